@@ -1,0 +1,392 @@
+import { z } from 'zod';
+import { idParams, idSchema, pageOf, pageQuery, versionBody, versionQuery } from './common.ts';
+import { importResultSchema, pieceDocumentSchema } from './document.ts';
+import { endpoint } from './endpoint.ts';
+import { judgementPutSchema, judgementSchema } from './judgement.ts';
+import { materialCreateSchema, materialSchema, materialUpdateSchema } from './material.ts';
+import {
+  actualUpdateSchema,
+  additionCreateSchema,
+  mixCreateSchema,
+  mixSchema,
+  mixUpdateSchema,
+} from './mix.ts';
+import { photoSchema } from './photo.ts';
+import {
+  pieceCreateSchema,
+  pieceListQuery,
+  piecePageSchema,
+  pieceSchema,
+  pieceUpdateSchema,
+} from './piece.ts';
+import { pourEventSchema } from './pour.ts';
+import { scaleInfoSchema, scaleReadingSchema, standInPourSchema } from './scale.ts';
+import { supportCreateSchema, supportSchema, supportUpdateSchema } from './support.ts';
+
+const pieceParams = z.object({ pieceId: idSchema });
+
+const materials = {
+  list: endpoint({
+    method: 'GET',
+    path: '/api/materials',
+    summary: 'Materials on the shelf, by kind and name',
+    tag: 'shelf',
+    query: z.object({ ...pageQuery, q: z.string().max(200).optional() }),
+    response: pageOf(materialSchema),
+  }),
+  create: endpoint({
+    method: 'POST',
+    path: '/api/materials',
+    summary: 'Put a material on the shelf',
+    tag: 'shelf',
+    body: materialCreateSchema,
+    response: materialSchema,
+    status: 201,
+  }),
+  update: endpoint({
+    method: 'PATCH',
+    path: '/api/materials/:id',
+    summary: 'Change a material; mixes made before keep what they were made from',
+    tag: 'shelf',
+    params: idParams,
+    body: materialUpdateSchema,
+    response: materialSchema,
+  }),
+  remove: endpoint({
+    method: 'DELETE',
+    path: '/api/materials/:id',
+    summary: 'Take a material off the shelf (can be undone)',
+    tag: 'shelf',
+    params: idParams,
+    query: versionQuery,
+    response: materialSchema,
+  }),
+  restore: endpoint({
+    method: 'POST',
+    path: '/api/materials/:id/restore',
+    summary: 'Put a material back on the shelf',
+    tag: 'shelf',
+    params: idParams,
+    body: versionBody,
+    response: materialSchema,
+  }),
+};
+
+const supports = {
+  list: endpoint({
+    method: 'GET',
+    path: '/api/supports',
+    summary: 'Supports on the shelf',
+    tag: 'shelf',
+    query: z.object(pageQuery),
+    response: pageOf(supportSchema),
+  }),
+  create: endpoint({
+    method: 'POST',
+    path: '/api/supports',
+    summary: 'Put a support on the shelf',
+    tag: 'shelf',
+    body: supportCreateSchema,
+    response: supportSchema,
+    status: 201,
+  }),
+  update: endpoint({
+    method: 'PATCH',
+    path: '/api/supports/:id',
+    summary: 'Change a support; pieces started before keep theirs',
+    tag: 'shelf',
+    params: idParams,
+    body: supportUpdateSchema,
+    response: supportSchema,
+  }),
+  remove: endpoint({
+    method: 'DELETE',
+    path: '/api/supports/:id',
+    summary: 'Take a support off the shelf (can be undone)',
+    tag: 'shelf',
+    params: idParams,
+    query: versionQuery,
+    response: supportSchema,
+  }),
+  restore: endpoint({
+    method: 'POST',
+    path: '/api/supports/:id/restore',
+    summary: 'Put a support back on the shelf',
+    tag: 'shelf',
+    params: idParams,
+    body: versionBody,
+    response: supportSchema,
+  }),
+};
+
+const pieces = {
+  list: endpoint({
+    method: 'GET',
+    path: '/api/pieces',
+    summary: 'Pieces with their mixes, passes and outcome in short',
+    tag: 'results',
+    query: pieceListQuery,
+    response: piecePageSchema,
+  }),
+  get: endpoint({
+    method: 'GET',
+    path: '/api/pieces/:id',
+    summary: 'One piece with everything that belongs to it',
+    tag: 'results',
+    params: idParams,
+    response: pieceSchema,
+  }),
+  create: endpoint({
+    method: 'POST',
+    path: '/api/pieces',
+    summary: 'Start a piece on a support',
+    tag: 'today',
+    body: pieceCreateSchema,
+    response: pieceSchema,
+    status: 201,
+  }),
+  update: endpoint({
+    method: 'PATCH',
+    path: '/api/pieces/:id',
+    summary: 'Rename a piece or change its note',
+    tag: 'today',
+    params: idParams,
+    body: pieceUpdateSchema,
+    response: pieceSchema,
+  }),
+  remove: endpoint({
+    method: 'DELETE',
+    path: '/api/pieces/:id',
+    summary: 'Delete a piece (can be undone)',
+    tag: 'results',
+    params: idParams,
+    query: versionQuery,
+    response: pieceSchema,
+  }),
+  restore: endpoint({
+    method: 'POST',
+    path: '/api/pieces/:id/restore',
+    summary: 'Bring a deleted piece back',
+    tag: 'results',
+    params: idParams,
+    body: versionBody,
+    response: pieceSchema,
+  }),
+  exportDocument: endpoint({
+    method: 'GET',
+    path: '/api/pieces/:id/export',
+    summary: 'The piece as one JSON document, photos included',
+    tag: 'results',
+    params: idParams,
+    response: pieceDocumentSchema,
+  }),
+  importDocument: endpoint({
+    method: 'POST',
+    path: '/api/pieces/import',
+    summary: 'Read a piece from its JSON document',
+    tag: 'results',
+    body: pieceDocumentSchema,
+    response: importResultSchema,
+    status: 201,
+  }),
+};
+
+const mixes = {
+  create: endpoint({
+    method: 'POST',
+    path: '/api/pieces/:pieceId/mixes',
+    summary: 'Plan a cup: a recipe, a paint and an amount',
+    tag: 'mix',
+    params: pieceParams,
+    body: mixCreateSchema,
+    response: mixSchema,
+    status: 201,
+  }),
+  update: endpoint({
+    method: 'PATCH',
+    path: '/api/mixes/:id',
+    summary: 'Rename a cup, or change its amount before anything is weighed in',
+    tag: 'mix',
+    params: idParams,
+    body: mixUpdateSchema,
+    response: mixSchema,
+  }),
+  remove: endpoint({
+    method: 'DELETE',
+    path: '/api/mixes/:id',
+    summary: 'Take a cup off the piece (can be undone)',
+    tag: 'mix',
+    params: idParams,
+    query: versionQuery,
+    response: mixSchema,
+  }),
+  restore: endpoint({
+    method: 'POST',
+    path: '/api/mixes/:id/restore',
+    summary: 'Bring a cup back',
+    tag: 'mix',
+    params: idParams,
+    body: versionBody,
+    response: mixSchema,
+  }),
+  add: endpoint({
+    method: 'POST',
+    path: '/api/mixes/:id/additions',
+    summary: 'Weigh something in; sending the same id again changes nothing',
+    tag: 'mix',
+    params: idParams,
+    body: additionCreateSchema,
+    response: mixSchema,
+    status: 201,
+  }),
+  takeBack: endpoint({
+    method: 'DELETE',
+    path: '/api/mixes/:id/additions/:additionId',
+    summary: 'Strike out an addition that was logged by mistake',
+    tag: 'mix',
+    params: z.object({ id: idSchema, additionId: idSchema }),
+    response: mixSchema,
+  }),
+  setActual: endpoint({
+    method: 'PUT',
+    path: '/api/mixes/:id/ingredients/:ingredientId/actual',
+    summary: 'Say what the scale showed for an ingredient in all',
+    tag: 'mix',
+    params: z.object({ id: idSchema, ingredientId: idSchema }),
+    body: actualUpdateSchema,
+    response: mixSchema,
+  }),
+};
+
+const pours = {
+  append: endpoint({
+    method: 'POST',
+    path: '/api/pieces/:pieceId/events',
+    summary: 'Log an event of the pour; sending the same id again changes nothing',
+    tag: 'pour',
+    params: pieceParams,
+    body: pourEventSchema,
+    response: z.object({ events: z.array(pourEventSchema) }),
+    status: 201,
+  }),
+};
+
+const photos = {
+  remove: endpoint({
+    method: 'DELETE',
+    path: '/api/photos/:id',
+    summary: 'Delete a photo (can be undone)',
+    tag: 'results',
+    params: idParams,
+    query: versionQuery,
+    response: photoSchema,
+  }),
+  restore: endpoint({
+    method: 'POST',
+    path: '/api/photos/:id/restore',
+    summary: 'Bring a photo back',
+    tag: 'results',
+    params: idParams,
+    body: versionBody,
+    response: photoSchema,
+  }),
+};
+
+const judgements = {
+  put: endpoint({
+    method: 'PUT',
+    path: '/api/pieces/:pieceId/judgement',
+    summary: 'Judge a piece',
+    tag: 'results',
+    params: pieceParams,
+    body: judgementPutSchema,
+    response: judgementSchema,
+  }),
+};
+
+const scale = {
+  info: endpoint({
+    method: 'GET',
+    path: '/api/scale',
+    summary: 'The scale that is plugged in',
+    tag: 'scale',
+    response: scaleInfoSchema,
+  }),
+  tare: endpoint({
+    method: 'POST',
+    path: '/api/scale/tare',
+    summary: 'Zero the display',
+    tag: 'scale',
+    response: scaleReadingSchema,
+  }),
+  pour: endpoint({
+    method: 'POST',
+    path: '/api/scale/stand-in/pour',
+    summary: 'Let the stand-in pour into the cup on it',
+    tag: 'scale',
+    body: standInPourSchema,
+    response: scaleReadingSchema,
+  }),
+  stop: endpoint({
+    method: 'POST',
+    path: '/api/scale/stand-in/stop',
+    summary: 'Stop pouring',
+    tag: 'scale',
+    response: scaleReadingSchema,
+  }),
+  newCup: endpoint({
+    method: 'POST',
+    path: '/api/scale/stand-in/new-cup',
+    summary: 'Put an empty cup on the stand-in and zero it',
+    tag: 'scale',
+    response: scaleReadingSchema,
+  }),
+};
+
+const calculations = {
+  list: endpoint({
+    method: 'GET',
+    path: '/api/calculations',
+    summary: 'What is computed here, by which law, from which source',
+    tag: 'calculations',
+    response: z.array(
+      z.object({
+        name: z.string(),
+        title: z.string(),
+        law: z.string(),
+        source: z.string(),
+        range: z.string(),
+      }),
+    ),
+  }),
+  run: endpoint({
+    method: 'POST',
+    path: '/api/calculations/:name',
+    summary: 'Run one calculation',
+    tag: 'calculations',
+    params: z.object({ name: z.string() }),
+    body: z.record(z.string(), z.unknown()),
+    response: z.record(z.string(), z.unknown()),
+  }),
+};
+
+const health = endpoint({
+  method: 'GET',
+  path: '/api/health',
+  summary: 'Whether the server is up',
+  tag: 'health',
+  response: z.object({ status: z.literal('ok'), version: z.string(), demo: z.boolean() }),
+});
+
+export const api = {
+  health,
+  materials,
+  supports,
+  pieces,
+  mixes,
+  pours,
+  photos,
+  judgements,
+  scale,
+  calculations,
+};

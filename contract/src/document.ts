@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { idSchema } from './common.ts';
+import { materialSchema } from './material.ts';
+import { pieceSchema } from './piece.ts';
+import { supportSchema } from './support.ts';
+
+export const DOCUMENT_FORMAT = 'icy-ribbon/piece';
+export const DOCUMENT_VERSION = 1;
+
+/** One piece and everything it refers to, photos included, as one JSON document. */
+export const pieceDocumentSchema = z.object({
+  format: z.literal(DOCUMENT_FORMAT, 'This is not an Icy Ribbon piece.'),
+  formatVersion: z.literal(
+    DOCUMENT_VERSION,
+    'This piece was written by another version of Icy Ribbon: update it and try again.',
+  ),
+  piece: pieceSchema,
+  materials: z.array(materialSchema),
+  support: supportSchema,
+  photoFiles: z.array(
+    z.object({
+      photoId: idSchema,
+      mediaType: z.literal('image/jpeg'),
+      base64: z.base64('The photo is damaged.'),
+    }),
+  ),
+});
+
+export const importResultSchema = z.object({
+  pieceId: idSchema,
+  /** True when a piece with this id was here already, so that the import became a copy of its own. */
+  copied: z.boolean(),
+});
+
+export type PieceDocument = z.output<typeof pieceDocumentSchema>;
+export type ImportResult = z.output<typeof importResultSchema>;

@@ -1,0 +1,14 @@
+export { api } from './api.ts';
+export * from './common.ts';
+export * from './document.ts';
+export { endpoint, hasPart, type Endpoint, type Method } from './endpoint.ts';
+export * from './judgement.ts';
+export * from './material.ts';
+export * from './mix.ts';
+export { allEndpoints, openApiDocument } from './openapi.ts';
+export * from './photo.ts';
+export * from './piece.ts';
+export * from './pour.ts';
+export * from './problem.ts';
+export * from './scale.ts';
+export * from './support.ts';

@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { api } from './api.ts';
+import { hasPart, type Endpoint } from './endpoint.ts';
+import { PROBLEM_MEDIA_TYPE, problemSchema } from './problem.ts';
+
+type Json = Record<string, unknown>;
+
+const jsonSchema = (schema: z.ZodType, io: 'input' | 'output'): Json =>
+  z.toJSONSchema(schema, { io, unrepresentable: 'any' }) as Json;
+
+function isEndpoint(value: unknown): value is Endpoint {
+  return typeof value === 'object' && value !== null && 'method' in value && 'path' in value;
+}
+
+/** Every call of the API, flat. */
+export function allEndpoints(): Endpoint[] {
+  return Object.values(api).flatMap((entry) =>
+    isEndpoint(entry) ? [entry] : (Object.values(entry) as Endpoint[]),
+  );
+}
+
+function parameters(schema: z.ZodType, location: 'path' | 'query'): Json[] {
+  if (!(schema instanceof z.ZodObject)) return [];
+  return Object.entries(schema.shape as Record<string, z.ZodType>).map(([name, field]) => ({
+    name,
+    in: location,
+    required: location === 'path' || !field.safeParse(undefined).success,
+    schema: jsonSchema(field, 'input'),
+  }));
+}
+
+function operation(endpoint: Endpoint): Json {
+  return {
+    summary: endpoint.summary,
+    tags: [endpoint.tag],
+    parameters: [...parameters(endpoint.params, 'path'), ...parameters(endpoint.query, 'query')],
+    ...(hasPart(endpoint.body) && {
+      requestBody: {
+        required: true,
+        content: { 'application/json': { schema: jsonSchema(endpoint.body, 'input') } },
+      },
+    }),
+    responses: {
+      [endpoint.status]: {
+        description: 'Done',
+        content: { 'application/json': { schema: jsonSchema(endpoint.response, 'output') } },
+      },
+      default: {
+        description: 'What went wrong',
+        content: { [PROBLEM_MEDIA_TYPE]: { schema: jsonSchema(problemSchema, 'output') } },
+      },
+    },
+  };
+}
+
+/** The API as an OpenAPI 3.1 document, written from the contract. */
+export function openApiDocument(version: string): Json {
+  const paths: Record<string, Json> = {};
+  for (const endpoint of allEndpoints()) {
+    const path = endpoint.path.replace(/:(\w+)/g, '{$1}');
+    paths[path] = { ...paths[path], [endpoint.method.toLowerCase()]: operation(endpoint) };
+  }
+  return {
+    openapi: '3.1.0',
+    info: { title: 'Icy Ribbon', version },
+    paths,
+  };
+}

@@ -1,0 +1,107 @@
+import { AIR_TOOL_NAMES } from '@icy-ribbon/core/air';
+import { PIECE_PHASES } from '@icy-ribbon/core/piece';
+import { CUP_ROLES, TECHNIQUES } from '@icy-ribbon/core/thickness';
+import { z } from 'zod';
+import {
+  hexColorSchema,
+  idSchema,
+  massMgSchema,
+  nameSchema,
+  noteSchema,
+  pageOf,
+  pageQuery,
+  recordFields,
+  timestampSchema,
+  versionSchema,
+} from './common.ts';
+import { judgementSchema } from './judgement.ts';
+import { mixSchema } from './mix.ts';
+import { photoSchema } from './photo.ts';
+import { pourEventSchema } from './pour.ts';
+import { supportSnapshotSchema } from './support.ts';
+
+const techniqueSchema = z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.');
+
+/** A piece with everything that belongs to it. */
+export const pieceSchema = z.object({
+  ...recordFields,
+  name: nameSchema,
+  technique: techniqueSchema,
+  note: noteSchema,
+  support: supportSnapshotSchema,
+  mixes: z.array(mixSchema),
+  events: z.array(pourEventSchema),
+  photos: z.array(photoSchema),
+  judgement: judgementSchema.nullable(),
+});
+
+export const pieceCreateSchema = z.object({
+  id: idSchema.optional(),
+  name: nameSchema,
+  technique: techniqueSchema,
+  supportId: idSchema,
+  note: noteSchema.default(''),
+});
+
+export const pieceUpdateSchema = z.object({
+  version: versionSchema,
+  name: nameSchema.optional(),
+  note: noteSchema.optional(),
+});
+
+export const pieceSummarySchema = z.object({
+  id: idSchema,
+  version: versionSchema,
+  name: nameSchema,
+  technique: techniqueSchema,
+  support: supportSnapshotSchema,
+  createdAt: timestampSchema,
+  updatedAt: timestampSchema,
+  pouredAt: timestampSchema.nullable(),
+  phase: z.enum(PIECE_PHASES),
+  station: z.enum(['mix', 'pour', 'results']),
+  next: z.string(),
+  mixes: z.array(
+    z.object({
+      id: idSchema,
+      name: nameSchema,
+      role: z.enum(CUP_ROLES),
+      colorHex: hexColorSchema,
+      phase: z.enum(['planned', 'weighing', 'mixed']),
+      viscosityPaS: z.number(),
+      spreadLn: z.number(),
+      actualMg: massMgSchema,
+      leftMg: massMgSchema,
+      laidMg: massMgSchema,
+      mixedAt: timestampSchema.nullable(),
+    }),
+  ),
+  passes: z.array(
+    z.object({
+      tool: z.enum(AIR_TOOL_NAMES),
+      distanceMm: z.number(),
+      slantDeg: z.number(),
+      seconds: z.number(),
+    }),
+  ),
+  photoId: idSchema.nullable(),
+  judgement: judgementSchema.nullable(),
+});
+
+export const PIECE_SORTS = ['newest', 'oldest', 'name', 'cells', 'lacing', 'petals', 'mud'] as const;
+
+export const pieceListQuery = z.object({
+  ...pageQuery,
+  technique: techniqueSchema.optional(),
+  q: z.string().max(200).optional(),
+  sort: z.enum(PIECE_SORTS).default('newest'),
+});
+
+export const piecePageSchema = pageOf(pieceSummarySchema);
+
+export type Piece = z.output<typeof pieceSchema>;
+export type PieceCreate = z.output<typeof pieceCreateSchema>;
+export type PieceUpdate = z.output<typeof pieceUpdateSchema>;
+export type PieceSummary = z.output<typeof pieceSummarySchema>;
+export type PieceListQuery = z.output<typeof pieceListQuery>;
+export type PieceSort = (typeof PIECE_SORTS)[number];

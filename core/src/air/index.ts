@@ -1,0 +1,2 @@
+export { bearingName, bearingOf, normalizeDeg } from './bearing.ts';
+export { AIR_TOOLS, AIR_TOOL_NAMES, airTool, type AirTool } from './tools.ts';

@@ -1,0 +1,19 @@
+export {
+  MATERIAL_KINDS,
+  isPaint,
+  materialKind,
+  type MaterialGroup,
+  type MaterialKind,
+  type MaterialKindDefinition,
+} from './kinds.ts';
+export {
+  FINISHES,
+  OPACITIES,
+  PIGMENTS,
+  pigmentDensity,
+  takesMetallicParts,
+  type Finish,
+  type Opacity,
+  type Pigment,
+} from './pigment.ts';
+export { TRUSTS, viscositySdLn, type Trust } from './trust.ts';

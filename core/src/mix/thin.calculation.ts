@@ -1,0 +1,20 @@
+import { z } from 'zod';
+import { defineCalculation } from '../calculation/define.ts';
+import { densityGPerMl, viscosityPaS } from '../calculation/fields.ts';
+import { mixPartsSchema } from './fields.ts';
+import { thin } from './thin.ts';
+
+export const thinCalculation = defineCalculation({
+  name: 'thin',
+  title: 'Grams of water or varnish to a target thickness, and the step to take now',
+  law: 'a = M (ln mu - ln target) / (ln target - ln mu_thinner); step = 80 % of it',
+  source: 'Log-additive mixing (Arrhenius 1887, from memory); 80 %: common practice',
+  range: 'Target between the thinner’s and the mix’s viscosity. Stir smooth and look before the next step.',
+  input: z.strictObject({
+    parts: mixPartsSchema,
+    targetPaS: viscosityPaS,
+    thinner: z.strictObject({ viscosityPaS, densityGPerMl }, 'Describe the thinner.'),
+  }),
+  output: z.object({ addG: z.number(), adviseG: z.number() }),
+  compute: ({ parts, targetPaS, thinner }) => thin(parts, targetPaS, thinner),
+});

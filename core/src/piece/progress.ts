@@ -1,0 +1,51 @@
+/**
+ * How far a piece has come, derived from its record and never stored: which cups are weighed in, whether
+ * it was poured, whether it was judged, and what comes next.
+ */
+export interface PieceFacts {
+  readonly cups: readonly { readonly phase: 'planned' | 'weighing' | 'mixed' }[];
+  readonly layers: number;
+  readonly passes: number;
+  readonly photos: number;
+  readonly judged: boolean;
+}
+
+export const PIECE_PHASES = ['started', 'mixing', 'mixed', 'pouring', 'poured', 'judged'] as const;
+export type PiecePhase = (typeof PIECE_PHASES)[number];
+
+export interface PieceProgress {
+  readonly phase: PiecePhase;
+  readonly station: 'mix' | 'pour' | 'results';
+  /** What to do next, as a sentence. */
+  readonly next: string;
+}
+
+export function pieceProgress(facts: PieceFacts): PieceProgress {
+  const toWeigh = facts.cups.filter((cup) => cup.phase !== 'mixed').length;
+  if (facts.judged) {
+    return {
+      phase: 'judged',
+      station: 'results',
+      next: facts.photos > 0 ? 'Compare it with the others.' : 'Attach a photo.',
+    };
+  }
+  if (facts.passes > 0) {
+    return {
+      phase: 'poured',
+      station: 'results',
+      next: facts.photos > 0 ? 'Judge it.' : 'Attach a photo and judge it.',
+    };
+  }
+  if (facts.layers > 0) {
+    return { phase: 'pouring', station: 'pour', next: 'Blow it out and log each pass.' };
+  }
+  if (facts.cups.length === 0) {
+    return { phase: 'started', station: 'mix', next: 'Choose a base and colors.' };
+  }
+  if (toWeigh === 0) return { phase: 'mixed', station: 'pour', next: 'Pour it.' };
+  return {
+    phase: facts.cups.some((cup) => cup.phase !== 'planned') ? 'mixing' : 'started',
+    station: 'mix',
+    next: toWeigh === 1 ? 'Weigh in 1 cup.' : `Weigh in ${toWeigh} cups.`,
+  };
+}

@@ -1,0 +1,1 @@
+export { laidMgOf, standing, type LoggedEvent } from './log.ts';

@@ -1,0 +1,43 @@
+/** The techniques a piece can be poured in, and the thickness each asks of its cups. */
+export const TECHNIQUES = ['dutch', 'bloom'] as const;
+export type Technique = (typeof TECHNIQUES)[number];
+
+export const CUP_ROLES = ['base', 'color', 'pillow', 'activator'] as const;
+export type CupRole = (typeof CUP_ROLES)[number];
+
+export interface ThicknessWindow {
+  readonly label: string;
+  readonly roles: readonly CupRole[];
+  readonly thinPaS: number;
+  readonly thickPaS: number;
+}
+
+/**
+ * Source: common practice, no published source. Dutch: base and colors alike, at the fading stage.
+ * Bloom: pillow and colors standing, the activator clearly thinner (fading to gone).
+ */
+const WINDOWS: Readonly<Record<Technique, readonly ThicknessWindow[]>> = {
+  dutch: [{ label: 'base and colors', roles: ['base', 'color'], thinPaS: 0.35, thickPaS: 0.9 }],
+  bloom: [
+    { label: 'pillow and colors', roles: ['pillow', 'color'], thinPaS: 1.6, thickPaS: 4.5 },
+    { label: 'activator', roles: ['activator'], thinPaS: 0.12, thickPaS: 0.9 },
+  ],
+};
+
+export function thicknessWindows(technique: Technique): readonly ThicknessWindow[] {
+  return WINDOWS[technique];
+}
+
+export function windowFor(technique: Technique, role: CupRole): ThicknessWindow | undefined {
+  return WINDOWS[technique].find((window) => window.roles.includes(role));
+}
+
+export type WindowFit = 'thin' | 'fits' | 'thick';
+
+/** Whether a cup's viscosity lies in its window; `undefined` when the technique asks nothing of its role. */
+export function windowFit(technique: Technique, role: CupRole, viscosityPaS: number): WindowFit | undefined {
+  const window = windowFor(technique, role);
+  if (!window) return undefined;
+  if (viscosityPaS < window.thinPaS) return 'thin';
+  return viscosityPaS > window.thickPaS ? 'thick' : 'fits';
+}

@@ -1,0 +1,24 @@
+/** Unit tests run as CommonJS; packages of ours are read from their sources. */
+module.exports = {
+  testEnvironment: 'node',
+  roots: [
+    '<rootDir>/core/src',
+    '<rootDir>/contract/src',
+    '<rootDir>/server/src',
+    '<rootDir>/web/src',
+    '<rootDir>/test',
+  ],
+  testMatch: ['**/*.test.ts'],
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
+    ],
+    '^.+\\.m?js$': ['@swc/jest', { jsc: { target: 'es2022' }, module: { type: 'commonjs' } }],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!(culori)/)'],
+  moduleNameMapper: {
+    '^@icy-ribbon/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
+    '^@icy-ribbon/contract$': '<rootDir>/contract/src/index.ts',
+  },
+};

@@ -1,0 +1,15 @@
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { ROOT } from './bootstrap.mjs';
+
+/** Runs the built server until it ends or this script is stopped. */
+export function serve(env) {
+  const server = spawn(process.execPath, [join(ROOT, 'server/dist/main.js')], {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
+  server.on('exit', (code) => process.exit(code ?? 0));
+  return server;
+}

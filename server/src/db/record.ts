@@ -1,0 +1,75 @@
+import type { Transaction } from 'kysely';
+import { notFound, stale } from '../http/problem.ts';
+import type { Db } from './open.ts';
+import type { Database, RecordColumns } from './schema.ts';
+
+/** Reading works on the database and inside a transaction alike. */
+export type Reader = Db | Transaction<Database>;
+export type Writer = Transaction<Database>;
+
+type RecordTable = 'material' | 'support' | 'piece' | 'mix';
+
+/** The time now, in the form every record carries. */
+export const timestamp = (): string => new Date().toISOString();
+
+export function newRecord(id: string, at: string): RecordColumns {
+  return { id, version: 1, createdAt: at, updatedAt: at, deletedAt: null };
+}
+
+/**
+ * Changes one versioned record, or refuses when it has moved on since `version` was read.
+ *
+ * SQL: UPDATE table SET ..., version = version + 1, updatedAt = ? WHERE id = ? AND version = ?
+ *
+ * @param readCurrent gives the record as the API shows it, for the 409 answer
+ * @throws HttpProblem 404 when it is not there, 409 with the current record when the version is stale
+ */
+export async function updateVersioned(
+  trx: Writer,
+  table: RecordTable,
+  key: { readonly id: string; readonly version: number },
+  changes: Record<string, unknown>,
+  readCurrent: () => Promise<unknown>,
+): Promise<void> {
+  const result = await trx
+    .updateTable(table)
+    .set({ ...changes, version: key.version + 1, updatedAt: timestamp() } as never)
+    .where('id', '=', key.id)
+    .where('version', '=', key.version)
+    .executeTakeFirst();
+  if (result.numUpdatedRows > 0n) return;
+  const current = await readCurrent();
+  if (current === undefined) throw notFound(table);
+  throw stale(current);
+}
+
+/** Columns without those that were left out of an update. */
+export function given<Changes extends object>(changes: Changes): Partial<Changes> {
+  return Object.fromEntries(
+    Object.entries(changes).filter(([, value]) => value !== undefined),
+  ) as Partial<Changes>;
+}
+
+/**
+ * Deletes a record softly, or brings it back (`deletedAt` null), and returns it as the API shows it.
+ *
+ * @throws HttpProblem 404 or 409 like `updateVersioned`
+ */
+export function setDeleted<Shown>(
+  db: Db,
+  table: RecordTable,
+  key: { readonly id: string; readonly version: number },
+  deletedAt: string | null,
+  read: (trx: Writer) => Promise<Shown | undefined>,
+): Promise<Shown> {
+  return db.transaction().execute(async (trx) => {
+    await updateVersioned(trx, table, key, { deletedAt }, () => read(trx));
+    return found(await read(trx), table);
+  });
+}
+
+/** @throws HttpProblem 404 when there is nothing. */
+export function found<Value>(value: Value | undefined, what: string): Value {
+  if (value === undefined) throw notFound(what);
+  return value;
+}

@@ -1,0 +1,118 @@
+import type { Generated } from 'kysely';
+
+/** The tables as they are now; migrations lead here. JSON columns hold text. */
+export interface Database {
+  material: MaterialTable;
+  support: SupportTable;
+  piece: PieceTable;
+  mix: MixTable;
+  mixIngredient: MixIngredientTable;
+  mixAddition: MixAdditionTable;
+  pourEvent: PourEventTable;
+  photo: PhotoTable;
+  judgement: JudgementTable;
+}
+
+export interface RecordColumns {
+  id: string;
+  version: number;
+  createdAt: string;
+  updatedAt: string;
+  deletedAt: string | null;
+}
+
+export interface MaterialTable extends RecordColumns {
+  name: string;
+  kind: string;
+  colorHex: string;
+  finish: string;
+  opacity: string;
+  pigment: string | null;
+  densityGPerMl: number;
+  densityTrust: string;
+  viscosityPaS: number;
+  viscosityTrust: string;
+  note: string;
+}
+
+export interface SupportTable extends RecordColumns {
+  name: string;
+  shape: string;
+  widthMm: number;
+  heightMm: number;
+  sideDepthMm: number;
+}
+
+export interface PieceTable extends RecordColumns {
+  name: string;
+  technique: string;
+  note: string;
+  supportId: string;
+  supportSnapshot: string;
+}
+
+export interface MixTable extends RecordColumns {
+  pieceId: string;
+  name: string;
+  role: string;
+  schoolId: string;
+  position: number;
+}
+
+export interface MixIngredientTable {
+  id: string;
+  mixId: string;
+  position: number;
+  role: string;
+  parts: number;
+  targetMg: number;
+  materialId: string;
+  materialSnapshot: string;
+}
+
+export interface MixAdditionTable {
+  /** Counts up, so that the order of weighing is kept. */
+  seq: Generated<number>;
+  id: string;
+  mixId: string;
+  ingredientId: string;
+  mg: number;
+  source: string;
+  at: string;
+  voidedAt: string | null;
+}
+
+export interface PourEventTable {
+  seq: Generated<number>;
+  id: string;
+  pieceId: string;
+  kind: string;
+  at: string;
+  data: string;
+}
+
+export interface PhotoTable {
+  id: string;
+  pieceId: string;
+  version: number;
+  state: string;
+  hash: string;
+  widthPx: number;
+  heightPx: number;
+  createdAt: string;
+  deletedAt: string | null;
+}
+
+export interface JudgementTable {
+  pieceId: string;
+  cells: number | null;
+  lacing: number | null;
+  petals: number | null;
+  mud: number | null;
+  cellSizeMm: number | null;
+  tryNext: string;
+  note: string;
+  version: number;
+  createdAt: string;
+  updatedAt: string;
+}

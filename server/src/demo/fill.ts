@@ -1,0 +1,69 @@
+import type { Material } from '@icy-ribbon/contract';
+import type { MaterialKind } from '@icy-ribbon/core/material';
+import { seededRandom, seededUuid } from '@icy-ribbon/core/random';
+import type { Db } from '../db/open.ts';
+import type { Writer } from '../db/record.ts';
+import { createMaterial, materialOfKind } from '../material/material.queries.ts';
+import { stockStarterShelf } from '../material/starter.ts';
+import type { PhotoFiles } from '../photo/files.ts';
+import { importPiece } from '../piece/document.ts';
+import { createSupport } from '../support/support.queries.ts';
+import { buildDemoPiece } from './build.ts';
+import { SCENARIO } from './scenario.ts';
+import { DEMO_PAINTS, DEMO_SUPPORTS, type DemoPaintName, type DemoSupportName } from './shelf.ts';
+
+const SEED = 20_260_301;
+const MEDIA: readonly MaterialKind[] = [
+  'flow-conditioner',
+  'cell-conditioner',
+  'untinted-base',
+  'varnish',
+  'water',
+];
+
+/**
+ * Readies a new database: the starter shelf always, and the invented studio's pieces when the demo is
+ * wanted and nothing is there yet.
+ */
+export async function fillDemo(
+  db: Db,
+  files: PhotoFiles,
+  options: { wanted: boolean; now: Date; say: (line: string) => void },
+): Promise<void> {
+  await stockStarterShelf(db);
+  if (!options.wanted) return;
+  const used = await db.selectFrom('piece').select('id').limit(1).executeTakeFirst();
+  if (used) return;
+  options.say('Making the demo studio (a few seconds) ...');
+  const random = seededRandom(SEED);
+  const makeId = () => seededUuid(random);
+  const stock = await db.transaction().execute((trx) => stockShelf(trx, makeId));
+  for (const told of SCENARIO) {
+    const support = stock.supports[told.support];
+    const document = await buildDemoPiece(told, { ...stock, support }, options.now, random);
+    await importPiece(db, files, document);
+  }
+}
+
+async function stockShelf(trx: Writer, makeId: () => string) {
+  const paints = {} as Record<DemoPaintName, Material>;
+  for (const name of Object.keys(DEMO_PAINTS) as DemoPaintName[]) {
+    const { hex, ...paint } = DEMO_PAINTS[name];
+    paints[name] = await createMaterial(trx, {
+      ...paint,
+      id: makeId(),
+      colorHex: hex,
+      note: '',
+    });
+  }
+  const supports = {} as Record<DemoSupportName, Awaited<ReturnType<typeof createSupport>>>;
+  for (const name of Object.keys(DEMO_SUPPORTS) as DemoSupportName[]) {
+    supports[name] = await createSupport(trx, { ...DEMO_SUPPORTS[name], id: makeId() });
+  }
+  const media = new Map<MaterialKind, Material>();
+  for (const kind of MEDIA) {
+    const material = await materialOfKind(trx, kind);
+    if (material) media.set(kind, material);
+  }
+  return { paints, supports, media };
+}

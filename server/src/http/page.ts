@@ -1,0 +1,63 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import express, { type RequestHandler, type Router } from 'express';
+import helmet from 'helmet';
+import { HttpProblem } from './problem.ts';
+
+/**
+ * Security headers with a content policy that allows nothing from outside. Styles made at run time carry
+ * a nonce that is new with every page.
+ */
+export function securityHeaders(): RequestHandler {
+  return (request, response, next) => {
+    const nonce = randomBytes(16).toString('base64');
+    response.locals.nonce = nonce;
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'none'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'", `'nonce-${nonce}'`],
+          imgSrc: ["'self'", 'blob:', 'data:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          manifestSrc: ["'self'"],
+          formAction: ["'self'"],
+          baseUri: ["'none'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      strictTransportSecurity: false,
+    })(request, response, next);
+  };
+}
+
+const ASSET_AGE_S = 31_536_000;
+
+/** Serves the built page: hashed assets for good, the page itself always fresh and with its nonce. */
+export function servePage(router: Router, webFolder: string): void {
+  const pageFile = join(webFolder, 'index.html');
+  router.use(
+    '/assets',
+    express.static(join(webFolder, 'assets'), {
+      immutable: true,
+      maxAge: ASSET_AGE_S * 1000,
+      fallthrough: false,
+    }),
+  );
+  router.use(express.static(webFolder, { index: false }));
+  router.get('/{*path}', (request, response) => {
+    if (request.path.startsWith('/api/')) {
+      throw new HttpProblem(404, 'Not found', 'There is no such address in the API.');
+    }
+    if (!existsSync(pageFile)) {
+      throw new HttpProblem(503, 'Not built', 'The pages are not built yet: run "npm run build".');
+    }
+    const page = readFileSync(pageFile, 'utf8').replaceAll('%NONCE%', String(response.locals.nonce));
+    response.setHeader('Cache-Control', 'no-store');
+    response.type('html').send(page);
+  });
+}

@@ -1,0 +1,64 @@
+import type { MaterialCreate, SupportCreate } from '@icy-ribbon/contract';
+import type { Finish, MaterialKind, Pigment } from '@icy-ribbon/core/material';
+import type { Db } from '../db/open.ts';
+import { createSupport } from '../support/support.queries.ts';
+import { createMaterial } from './material.queries.ts';
+
+type PaintLine = readonly [name: string, hex: string, kind: MaterialKind, pigment: Pigment, finish?: Finish];
+
+const PAINTS: readonly PaintLine[] = [
+  ['White', '#f3f2ec', 'artist-tube', 'titanium-white'],
+  ['Lamp black', '#1b1a1d', 'artist-tube', 'carbon-black'],
+  ['Deep blue', '#1d3f86', 'artist-tube', 'organic'],
+  ['Sea green', '#1f7f74', 'artist-tube', 'organic'],
+  ['Warm red', '#b8322c', 'artist-tube', 'organic'],
+  ['Ochre', '#c08a2e', 'artist-tube', 'earth'],
+  ['Copper', '#a8623a', 'artist-tube', 'metallic', 'metallic'],
+  ['Wall white', '#f5f4ef', 'wall-paint', 'titanium-white'],
+];
+
+const MEDIA: readonly (readonly [name: string, hex: string, kind: MaterialKind])[] = [
+  ['Flow conditioner', '#f1efe8', 'flow-conditioner'],
+  ['Cell-forming conditioner', '#efeee9', 'cell-conditioner'],
+  ['Untinted deep base', '#e9e7e0', 'untinted-base'],
+  ['Gloss varnish', '#f3f3f1', 'varnish'],
+  ['Water', '#d8e8ef', 'water'],
+];
+
+const SUPPORTS: readonly SupportCreate[] = [
+  { name: 'Canvas 25 x 25', shape: 'rectangle', widthMm: 250, heightMm: 250, sideDepthMm: 18 },
+  { name: 'Canvas 30 x 40', shape: 'rectangle', widthMm: 300, heightMm: 400, sideDepthMm: 18 },
+  { name: 'Panel 50 x 70', shape: 'rectangle', widthMm: 500, heightMm: 700, sideDepthMm: 38 },
+  { name: 'Round 30', shape: 'round', widthMm: 300, heightMm: 300, sideDepthMm: 18 },
+];
+
+const paint = ([name, colorHex, kind, pigment, finish = 'plain']: PaintLine): MaterialCreate => ({
+  name,
+  kind,
+  colorHex,
+  finish,
+  pigment,
+  opacity: 'opaque',
+  note: '',
+});
+
+/** Fills an empty shelf with the materials and supports that every recipe needs; never touches a used one. */
+export async function stockStarterShelf(db: Db): Promise<void> {
+  const used = await db.selectFrom('material').select('id').limit(1).executeTakeFirst();
+  if (used) return;
+  await db.transaction().execute(async (trx) => {
+    for (const line of PAINTS) await createMaterial(trx, paint(line));
+    for (const [name, colorHex, kind] of MEDIA) {
+      await createMaterial(trx, {
+        name,
+        colorHex,
+        kind,
+        finish: 'plain',
+        opacity: 'transparent',
+        pigment: null,
+        note: '',
+      });
+    }
+    for (const support of SUPPORTS) await createSupport(trx, support);
+  });
+}

@@ -1,0 +1,257 @@
+import { randomUUID } from 'node:crypto';
+import type {
+  ActualUpdate,
+  Addition,
+  AdditionCreate,
+  Material,
+  MaterialSnapshot,
+  Mix,
+  MixCreate,
+  MixUpdate,
+} from '@icy-ribbon/contract';
+import { isPaint, materialKind, type MaterialKind } from '@icy-ribbon/core/material';
+import { findSchool, partsFor, portion, schoolsFor, type SchoolPart } from '@icy-ribbon/core/mix';
+import type { Technique } from '@icy-ribbon/core/thickness';
+import {
+  found,
+  given,
+  newRecord,
+  timestamp,
+  updateVersioned,
+  type Reader,
+  type Writer,
+} from '../db/record.ts';
+import { unfit } from '../http/problem.ts';
+import { findMaterial, materialOfKind } from '../material/material.queries.ts';
+import { planIngredients } from './plan.ts';
+
+/** The mixes of some pieces with their ingredients and what was weighed in, in the order they were planned. */
+export async function mixesOf(db: Reader, pieceIds: readonly string[]): Promise<Mix[]> {
+  const rows = await db
+    .selectFrom('mix')
+    .selectAll()
+    .where('pieceId', 'in', pieceIds)
+    .where('deletedAt', 'is', null)
+    .orderBy('position')
+    .orderBy('createdAt')
+    .execute();
+  return assemble(db, rows);
+}
+
+/** One mix, deleted or not. */
+export async function findMix(db: Reader, id: string): Promise<Mix | undefined> {
+  const row = await db.selectFrom('mix').selectAll().where('id', '=', id).executeTakeFirst();
+  return row && (await assemble(db, [row]))[0];
+}
+
+async function assemble(db: Reader, rows: readonly { id: string }[]): Promise<Mix[]> {
+  if (rows.length === 0) return [];
+  const ids = rows.map((row) => row.id);
+  const ingredients = await db
+    .selectFrom('mixIngredient')
+    .selectAll()
+    .where('mixId', 'in', ids)
+    .orderBy('position')
+    .execute();
+  const additions = await db
+    .selectFrom('mixAddition')
+    .selectAll()
+    .where('mixId', 'in', ids)
+    .where('voidedAt', 'is', null)
+    .orderBy('seq')
+    .execute();
+  return rows.map(
+    (row) =>
+      ({
+        ...row,
+        ingredients: ingredients
+          .filter((each) => each.mixId === row.id)
+          .map(({ id, role, parts, targetMg, materialSnapshot }) => ({
+            id,
+            role,
+            parts,
+            targetMg,
+            material: JSON.parse(materialSnapshot) as MaterialSnapshot,
+          })),
+        additions: additions
+          .filter((each) => each.mixId === row.id)
+          .map(({ id, ingredientId, mg, source, at }) => ({ id, ingredientId, mg, source, at })),
+      }) as Mix,
+  );
+}
+
+/** Plans a cup: the recipe's parts, filled with what is on the shelf and weighed out to the milligram. */
+export async function createMix(trx: Writer, pieceId: string, input: MixCreate): Promise<Mix> {
+  const id = input.id ?? randomUUID();
+  const existing = await findMix(trx, id);
+  if (existing) return existing;
+  const piece = found(
+    await trx
+      .selectFrom('piece')
+      .select(['technique'])
+      .where('id', '=', pieceId)
+      .where('deletedAt', 'is', null)
+      .executeTakeFirst(),
+    'piece',
+  );
+  const school = found(findSchool(input.schoolId), 'recipe');
+  if (!schoolsFor(piece.technique as Technique, input.role).includes(school)) {
+    throw unfit('schoolId', `"${school.name}" does not make a ${input.role} for this technique.`);
+  }
+  const paint = await findMaterial(trx, input.paintId);
+  if (!paint || paint.deletedAt !== null) throw unfit('paintId', 'Choose a paint from the shelf.');
+  if (!isPaint(paint.kind)) {
+    throw unfit('paintId', `"${paint.name}" is no paint: choose a paint for the color.`);
+  }
+  const media = await mediaFor(trx, partsFor(school, paint.finish));
+  const ingredients = planIngredients(school, paint, media, input.totalMg, randomUUID);
+  const { last } = await trx
+    .selectFrom('mix')
+    .select(({ fn }) => fn.max('position').as('last'))
+    .where('pieceId', '=', pieceId)
+    .executeTakeFirstOrThrow();
+  const mix: Mix = {
+    ...newRecord(id, timestamp()),
+    pieceId,
+    name: input.name ?? paint.name,
+    role: input.role,
+    schoolId: school.id,
+    position: last === null ? 0 : Number(last) + 1,
+    ingredients,
+    additions: [],
+  };
+  await insertMix(trx, mix);
+  return mix;
+}
+
+/** The shelf's material for every part that is not the paint itself. */
+async function mediaFor(trx: Writer, parts: readonly SchoolPart[]): Promise<Map<MaterialKind, Material>> {
+  const media = new Map<MaterialKind, Material>();
+  for (const { kind } of parts) {
+    if (kind === null || media.has(kind)) continue;
+    const material = await materialOfKind(trx, kind);
+    if (!material) {
+      const label = materialKind(kind).label.toLowerCase();
+      throw unfit('schoolId', `This recipe needs ${label}, and there is none on the shelf. Add it first.`);
+    }
+    media.set(kind, material);
+  }
+  return media;
+}
+
+export async function insertMix(trx: Writer, mix: Mix): Promise<void> {
+  const { ingredients, additions, ...row } = mix;
+  await trx.insertInto('mix').values(row).execute();
+  for (const [position, { material, ...ingredient }] of ingredients.entries()) {
+    await trx
+      .insertInto('mixIngredient')
+      .values({
+        ...ingredient,
+        mixId: mix.id,
+        position,
+        materialId: material.materialId,
+        materialSnapshot: JSON.stringify(material),
+      })
+      .execute();
+  }
+  for (const addition of additions) await insertAddition(trx, mix.id, addition);
+}
+
+async function insertAddition(trx: Writer, mixId: string, addition: Addition): Promise<void> {
+  await trx
+    .insertInto('mixAddition')
+    .values({ ...addition, mixId, voidedAt: null })
+    .execute();
+}
+
+/** Renames a cup or changes its amount; the amount is fixed once something has been weighed in. */
+export async function updateMix(trx: Writer, id: string, input: MixUpdate): Promise<Mix> {
+  const mix = found(await findMix(trx, id), 'cup');
+  await updateVersioned(trx, 'mix', { id, version: input.version }, given({ name: input.name }), () =>
+    Promise.resolve(mix),
+  );
+  if (input.totalMg !== undefined) await resize(trx, mix, input.totalMg);
+  return found(await findMix(trx, id), 'cup');
+}
+
+async function resize(trx: Writer, mix: Mix, totalMg: number): Promise<void> {
+  if (mix.additions.length > 0) {
+    throw unfit('totalMg', 'Something has been weighed in: the amount of this cup is fixed.');
+  }
+  const targets = portion(mix.ingredients, totalMg);
+  for (const [index, ingredient] of mix.ingredients.entries()) {
+    await trx
+      .updateTable('mixIngredient')
+      .set({ targetMg: targets[index] ?? 0 })
+      .where('id', '=', ingredient.id)
+      .execute();
+  }
+}
+
+/** Logs something weighed in. The same addition sent again changes nothing. */
+export async function addToMix(trx: Writer, id: string, input: AdditionCreate): Promise<Mix> {
+  const mix = found(await findMix(trx, id), 'cup');
+  requireIngredient(mix, input.ingredientId);
+  const known = await trx
+    .selectFrom('mixAddition')
+    .select('mixId')
+    .where('id', '=', input.id)
+    .executeTakeFirst();
+  if (!known) {
+    await insertAddition(trx, id, { ...input, at: timestamp() });
+    await touch(trx, mix);
+  }
+  return found(await findMix(trx, id), 'cup');
+}
+
+/** Strikes out an addition; striking it out again changes nothing. */
+export async function takeBack(trx: Writer, id: string, additionId: string): Promise<Mix> {
+  const mix = found(await findMix(trx, id), 'cup');
+  const result = await trx
+    .updateTable('mixAddition')
+    .set({ voidedAt: timestamp() })
+    .where('id', '=', additionId)
+    .where('mixId', '=', id)
+    .where('voidedAt', 'is', null)
+    .executeTakeFirst();
+  if (result.numUpdatedRows > 0n) await touch(trx, mix);
+  return found(await findMix(trx, id), 'cup');
+}
+
+/** Replaces all additions of one ingredient by what the scale showed in all. */
+export async function setActual(
+  trx: Writer,
+  id: string,
+  ingredientId: string,
+  input: ActualUpdate,
+): Promise<Mix> {
+  const mix = found(await findMix(trx, id), 'cup');
+  requireIngredient(mix, ingredientId);
+  await updateVersioned(trx, 'mix', { id, version: input.version }, {}, () => Promise.resolve(mix));
+  await trx
+    .updateTable('mixAddition')
+    .set({ voidedAt: timestamp() })
+    .where('ingredientId', '=', ingredientId)
+    .where('voidedAt', 'is', null)
+    .execute();
+  if (input.mg > 0) {
+    await insertAddition(trx, id, {
+      id: randomUUID(),
+      ingredientId,
+      mg: input.mg,
+      source: input.source,
+      at: timestamp(),
+    });
+  }
+  return found(await findMix(trx, id), 'cup');
+}
+
+function requireIngredient(mix: Mix, ingredientId: string): void {
+  if (!mix.ingredients.some((each) => each.id === ingredientId)) {
+    throw unfit('ingredientId', 'This ingredient is not in the cup’s recipe.');
+  }
+}
+
+async function touch(trx: Writer, mix: Mix): Promise<void> {
+  await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
+}

@@ -1,0 +1,84 @@
+import { pieceListQuery, type PieceSummary } from '@icy-ribbon/contract';
+import { stageOf } from '@icy-ribbon/core/thickness';
+import { toG } from '@icy-ribbon/core/unit';
+import type { Router } from 'express';
+import Papa from 'papaparse';
+import type { Db } from '../db/open.ts';
+import { invalid } from '../http/problem.ts';
+import { listPieces } from './piece.queries.ts';
+
+const PAGE_SIZE = 200;
+
+/** GET /api/pieces.csv: the list of results as RFC 4180 text, filtered and sorted like the list itself. */
+export function csvRoute(router: Router, db: Db): void {
+  router.get('/api/pieces.csv', async (request, response) => {
+    const query = pieceListQuery.omit({ page: true, pageSize: true }).safeParse(request.query);
+    if (!query.success) throw invalid(query.error);
+    const rows: PieceSummary[] = [];
+    for (let page = 1; ; page += 1) {
+      const part = await listPieces(db, { ...query.data, page, pageSize: PAGE_SIZE });
+      rows.push(...part.items);
+      if (part.items.length < PAGE_SIZE) break;
+    }
+    response.setHeader('Content-Disposition', 'attachment; filename="icy-ribbon-results.csv"');
+    response.type('text/csv; charset=utf-8').send(toCsv(rows));
+  });
+}
+
+/** One row a piece; units stand in the column names, numbers are plain with a decimal point. */
+export function toCsv(pieces: readonly PieceSummary[]): string {
+  return Papa.unparse(pieces.map(toRow), {
+    columns: COLUMNS as unknown as string[],
+    newline: '\r\n',
+    escapeFormulae: true,
+  });
+}
+
+const COLUMNS = [
+  'piece',
+  'technique',
+  'phase',
+  'started',
+  'poured',
+  'support',
+  'width_mm',
+  'height_mm',
+  'mixes',
+  'laid_g',
+  'viscosity_pa_s',
+  'stages',
+  'passes',
+  'cells',
+  'lacing',
+  'petals',
+  'mud',
+  'cell_size_mm',
+  'try_next',
+] as const;
+
+function toRow(piece: PieceSummary): Record<(typeof COLUMNS)[number], string | number | null> {
+  const list = (values: readonly (string | number)[]) => values.join('; ');
+  return {
+    piece: piece.name,
+    technique: piece.technique,
+    phase: piece.phase,
+    started: piece.createdAt,
+    poured: piece.pouredAt,
+    support: piece.support.name,
+    width_mm: piece.support.widthMm,
+    height_mm: piece.support.heightMm,
+    mixes: list(piece.mixes.map((mix) => mix.name)),
+    laid_g: list(piece.mixes.map((mix) => toG(mix.laidMg))),
+    viscosity_pa_s: list(piece.mixes.map((mix) => mix.viscosityPaS.toFixed(3))),
+    stages: list(piece.mixes.map((mix) => stageOf(mix.viscosityPaS).name)),
+    passes: list(
+      piece.passes.map((pass) => `${pass.tool} ${pass.distanceMm} mm ${pass.slantDeg} deg ${pass.seconds} s`),
+    ),
+    cells: piece.judgement?.cells ?? null,
+    lacing: piece.judgement?.lacing ?? null,
+    petals: piece.judgement?.petals ?? null,
+    mud: piece.judgement?.mud ?? null,
+    cell_size_mm: piece.judgement?.cellSizeMm ?? null,
+    try_next: piece.judgement?.tryNext ?? '',
+  };
+}

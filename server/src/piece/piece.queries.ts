@@ -1,0 +1,147 @@
+import { randomUUID } from 'node:crypto';
+import type {
+  Piece,
+  PieceCreate,
+  PieceListQuery,
+  PieceSummary,
+  PieceUpdate,
+  SupportSnapshot,
+} from '@icy-ribbon/contract';
+import { sql, type Selectable } from 'kysely';
+import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
+import type { PieceTable } from '../db/schema.ts';
+import { unfit } from '../http/problem.ts';
+import { judgementsOf } from '../judgement/judgement.queries.ts';
+import { mixesOf } from '../mix/mix.queries.ts';
+import { photosOf } from '../photo/photo.queries.ts';
+import { eventsOf } from '../pour/pour.queries.ts';
+import { findSupport } from '../support/support.queries.ts';
+import { summarize } from './summary.ts';
+
+type PieceRow = Selectable<PieceTable>;
+
+/** Pieces with everything that belongs to them, read in five queries however many there are. */
+async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]> {
+  if (rows.length === 0) return [];
+  const ids = rows.map((row) => row.id);
+  const mixes = await mixesOf(db, ids);
+  const events = await eventsOf(db, ids);
+  const photos = await photosOf(db, ids);
+  const judgements = await judgementsOf(db, ids);
+  return rows.map(({ supportId, supportSnapshot, ...row }) => {
+    void supportId;
+    return {
+      ...row,
+      technique: row.technique as Piece['technique'],
+      support: JSON.parse(supportSnapshot) as SupportSnapshot,
+      mixes: mixes.filter((mix) => mix.pieceId === row.id),
+      events: events.filter((event) => event.pieceId === row.id),
+      photos: photos.filter((photo) => photo.pieceId === row.id),
+      judgement: judgements.get(row.id) ?? null,
+    };
+  });
+}
+
+/** One piece, deleted or not. */
+export async function findPiece(db: Reader, id: string): Promise<Piece | undefined> {
+  const row = await db.selectFrom('piece').selectAll().where('id', '=', id).executeTakeFirst();
+  return row && (await assemble(db, [row]))[0];
+}
+
+/** One page of pieces in short, filtered and sorted in SQL; unrated pieces come last. */
+export async function listPieces(
+  db: Reader,
+  query: PieceListQuery,
+): Promise<{ items: PieceSummary[]; total: number; page: number; pageSize: number }> {
+  let matching = db
+    .selectFrom('piece')
+    .leftJoin('judgement', 'judgement.pieceId', 'piece.id')
+    .where('piece.deletedAt', 'is', null);
+  if (query.technique) matching = matching.where('piece.technique', '=', query.technique);
+  if (query.q) {
+    const pattern = `%${query.q.replace(/[\\%_]/g, '\\$&')}%`;
+    matching = matching.where(
+      sql<boolean>`(piece.name LIKE ${pattern} ESCAPE '\\' OR piece.note LIKE ${pattern} ESCAPE '\\'
+        OR judgement.tryNext LIKE ${pattern} ESCAPE '\\')`,
+    );
+  }
+  const { total } = await matching
+    .select(({ fn }) => fn.countAll<number>().as('total'))
+    .executeTakeFirstOrThrow();
+  const rows = await matching
+    .selectAll('piece')
+    .orderBy(ORDER[query.sort])
+    .orderBy('piece.createdAt', 'desc')
+    .limit(query.pageSize)
+    .offset((query.page - 1) * query.pageSize)
+    .execute();
+  const pieces = await assemble(db, rows);
+  return {
+    items: pieces.map(summarize),
+    total,
+    page: query.page,
+    pageSize: query.pageSize,
+  };
+}
+
+const ORDER = {
+  newest: sql`piece.createdAt DESC`,
+  oldest: sql`piece.createdAt ASC`,
+  name: sql`piece.name COLLATE NOCASE ASC`,
+  cells: sql`judgement.cells DESC NULLS LAST`,
+  lacing: sql`judgement.lacing DESC NULLS LAST`,
+  petals: sql`judgement.petals DESC NULLS LAST`,
+  mud: sql`judgement.mud ASC NULLS LAST`,
+};
+
+/** Starts a piece; it keeps the support as it is now. */
+export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piece> {
+  const id = input.id ?? randomUUID();
+  const existing = await findPiece(trx, id);
+  if (existing) return existing;
+  const support = await findSupport(trx, input.supportId);
+  if (!support || support.deletedAt !== null) {
+    throw unfit('supportId', 'Choose a support from the shelf.');
+  }
+  const { name, shape, widthMm, heightMm, sideDepthMm } = support;
+  const piece: Piece = {
+    ...newRecord(id, timestamp()),
+    name: input.name,
+    technique: input.technique,
+    note: input.note,
+    support: { supportId: support.id, name, shape, widthMm, heightMm, sideDepthMm },
+    mixes: [],
+    events: [],
+    photos: [],
+    judgement: null,
+  };
+  await insertPieceRow(trx, piece);
+  return piece;
+}
+
+/** Writes a piece's own row; what belongs to it is written beside it by its own queries. */
+export async function insertPieceRow(trx: Writer, piece: Piece): Promise<void> {
+  await trx
+    .insertInto('piece')
+    .values({
+      id: piece.id,
+      version: piece.version,
+      createdAt: piece.createdAt,
+      updatedAt: piece.updatedAt,
+      deletedAt: piece.deletedAt,
+      name: piece.name,
+      technique: piece.technique,
+      note: piece.note,
+      supportId: piece.support.supportId,
+      supportSnapshot: JSON.stringify(piece.support),
+    })
+    .execute();
+}
+
+export async function updatePiece(
+  trx: Writer,
+  id: string,
+  { version, ...changes }: PieceUpdate,
+): Promise<void> {
+  await updateVersioned(trx, 'piece', { id, version }, given(changes), () => findPiece(trx, id));
+}

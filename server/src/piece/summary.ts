@@ -1,0 +1,57 @@
+import type { Piece, PieceSummary } from '@icy-ribbon/contract';
+import { isPaint } from '@icy-ribbon/core/material';
+import { cupState } from '@icy-ribbon/core/mix';
+import { pieceProgress } from '@icy-ribbon/core/piece';
+import { laidMgOf, standing } from '@icy-ribbon/core/pour';
+
+/** A piece in short, as lists and the page "Today" show it. */
+export function summarize(piece: Piece): PieceSummary {
+  const events = standing(piece.events);
+  const layers = events.filter((event) => event.kind === 'layer');
+  const passes = events.filter((event) => event.kind === 'pass');
+  const mixes = piece.mixes.map((mix) => {
+    const laidMg = laidMgOf(piece.events, mix.id);
+    const state = cupState(mix, laidMg);
+    const paint = mix.ingredients.find((each) => isPaint(each.material.kind));
+    return {
+      id: mix.id,
+      name: mix.name,
+      role: mix.role,
+      colorHex: (paint ?? mix.ingredients[0])?.material.colorHex ?? '#ffffff',
+      phase: state.phase,
+      viscosityPaS: state.properties.viscosityPaS,
+      spreadLn: state.spreadLn,
+      actualMg: state.actualMg,
+      leftMg: state.leftMg,
+      laidMg,
+      mixedAt: state.phase === 'mixed' ? (mix.additions.at(-1)?.at ?? null) : null,
+    };
+  });
+  const progress = pieceProgress({
+    cups: mixes,
+    layers: layers.length,
+    passes: passes.length,
+    photos: piece.photos.length,
+    judged: piece.judgement !== null,
+  });
+  return {
+    id: piece.id,
+    version: piece.version,
+    name: piece.name,
+    technique: piece.technique,
+    support: piece.support,
+    createdAt: piece.createdAt,
+    updatedAt: piece.updatedAt,
+    pouredAt: layers[0]?.at ?? null,
+    ...progress,
+    mixes,
+    passes: passes.map(({ data }) => ({
+      tool: data.tool,
+      distanceMm: data.distanceMm,
+      slantDeg: data.slantDeg,
+      seconds: data.seconds,
+    })),
+    photoId: piece.photos.at(-1)?.id ?? null,
+    judgement: piece.judgement,
+  };
+}

@@ -1,0 +1,98 @@
+import type { LayerEvent, PourEvent } from '@icy-ribbon/contract';
+import { cupState } from '@icy-ribbon/core/mix';
+import { laidMgOf, standing } from '@icy-ribbon/core/pour';
+import { toG } from '@icy-ribbon/core/unit';
+import { found, type Reader, type Writer } from '../db/record.ts';
+import { notFound, unfit } from '../http/problem.ts';
+import { findMix } from '../mix/mix.queries.ts';
+
+/** The whole logs of some pieces, in the order they were written, struck-out events included. */
+export async function eventsOf(
+  db: Reader,
+  pieceIds: readonly string[],
+): Promise<(PourEvent & { pieceId: string })[]> {
+  const rows = await db
+    .selectFrom('pourEvent')
+    .selectAll()
+    .where('pieceId', 'in', pieceIds)
+    .orderBy('seq')
+    .execute();
+  return rows.map(
+    ({ id, pieceId, kind, at, data }) =>
+      ({ id, pieceId, kind, at, data: JSON.parse(data) as unknown }) as PourEvent & {
+        pieceId: string;
+      },
+  );
+}
+
+/**
+ * Appends an event to a pour's log. An event whose id is there already changes nothing.
+ *
+ * @throws HttpProblem 404 without the piece, 422 when the event cannot have happened
+ */
+export async function appendEvent(
+  trx: Writer,
+  pieceId: string,
+  event: PourEvent,
+): Promise<{ events: PourEvent[] }> {
+  const piece = await trx
+    .selectFrom('piece')
+    .select('id')
+    .where('id', '=', pieceId)
+    .where('deletedAt', 'is', null)
+    .executeTakeFirst();
+  if (!piece) throw notFound('piece');
+  const log = await eventsOf(trx, [pieceId]);
+  if (!log.some((each) => each.id === event.id)) {
+    await requirePossible(trx, pieceId, event, log);
+    await insertEvent(trx, pieceId, event);
+  }
+  return { events: await eventsOf(trx, [pieceId]) };
+}
+
+export async function insertEvent(trx: Writer, pieceId: string, event: PourEvent): Promise<void> {
+  await trx
+    .insertInto('pourEvent')
+    .values({
+      id: event.id,
+      pieceId,
+      kind: event.kind,
+      at: event.at,
+      data: JSON.stringify(event.data),
+    })
+    .execute();
+}
+
+async function requirePossible(
+  trx: Writer,
+  pieceId: string,
+  event: PourEvent,
+  log: readonly PourEvent[],
+): Promise<void> {
+  if (event.kind === 'void') {
+    const target = standing(log).find((each) => each.id === event.data.eventId);
+    if (!target) throw unfit('data.eventId', 'This event is not in the log, or was taken back.');
+  }
+  if (event.kind === 'layer') await requireInCup(trx, pieceId, event, log);
+}
+
+async function requireInCup(
+  trx: Writer,
+  pieceId: string,
+  event: LayerEvent,
+  log: readonly PourEvent[],
+): Promise<void> {
+  const mix = found(await findMix(trx, event.data.mixId), 'cup');
+  if (mix.pieceId !== pieceId || mix.deletedAt !== null) {
+    throw unfit('data.mixId', 'This cup does not belong to the piece.');
+  }
+  const { leftMg } = cupState(mix, laidMgOf(log, mix.id));
+  if (event.data.mg > leftMg) {
+    throw unfit(
+      'data.mg',
+      leftMg === 0
+        ? `Nothing is left in "${mix.name}". Weigh it in first.`
+        : `"${mix.name}" holds ${toG(leftMg).toFixed(1)} g: lay down that much or less.`,
+    );
+  }
+}

@@ -1,0 +1,25 @@
+import { api } from '@icy-ribbon/contract';
+import type { Router } from 'express';
+import type { Db } from '../db/open.ts';
+import { found, setDeleted, timestamp } from '../db/record.ts';
+import { route } from '../http/route.ts';
+import { createSupport, findSupport, listSupports, updateSupport } from './support.queries.ts';
+
+export function supportRoutes(router: Router, db: Db): void {
+  route(router, api.supports.list, ({ query }) => listSupports(db, query));
+  route(router, api.supports.create, ({ body }) =>
+    db.transaction().execute((trx) => createSupport(trx, body)),
+  );
+  route(router, api.supports.update, ({ params: { id }, body }) =>
+    db.transaction().execute(async (trx) => {
+      await updateSupport(trx, id, body);
+      return found(await findSupport(trx, id), 'support');
+    }),
+  );
+  route(router, api.supports.remove, ({ params: { id }, query: { version } }) =>
+    setDeleted(db, 'support', { id, version }, timestamp(), (trx) => findSupport(trx, id)),
+  );
+  route(router, api.supports.restore, ({ params: { id }, body: { version } }) =>
+    setDeleted(db, 'support', { id, version }, null, (trx) => findSupport(trx, id)),
+  );
+}

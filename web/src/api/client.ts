@@ -1,0 +1,96 @@
+import { PROBLEM_MEDIA_TYPE, hasPart, problemSchema, type Endpoint } from '@icy-ribbon/contract';
+import type { z } from 'zod';
+import { ApiProblem } from './problem.ts';
+import { reportAway, reportBack } from './connection.ts';
+
+type Part<Name extends string, Schema extends z.ZodType> = Schema extends z.ZodUndefined
+  ? unknown
+  : { [Key in Name]: z.input<Schema> };
+
+type Arguments<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType> = Part<'params', P> &
+  Part<'query', Q> &
+  Part<'body', B>;
+
+const RETRY_MS = [300, 600, 1000, 2000, 2000, 3000, 3000, 4000, 5000];
+
+/**
+ * Calls one endpoint of the contract and checks the answer. While the server is away it keeps trying for
+ * about twenty seconds: every write carries an id or a version, so that sending it twice is harmless.
+ *
+ * @throws ApiProblem when the server answered with a problem
+ */
+export async function call<
+  P extends z.ZodType,
+  Q extends z.ZodType,
+  B extends z.ZodType,
+  R extends z.ZodType,
+>(
+  endpoint: Endpoint<P, Q, B, R>,
+  ...[given]: unknown extends Arguments<P, Q, B> ? [] : [Arguments<P, Q, B>]
+): Promise<z.output<R>> {
+  const parts = (given ?? {}) as { params?: object; query?: object; body?: unknown };
+  const response = await fetchPatiently(urlOf(endpoint.path, parts.params, parts.query), {
+    method: endpoint.method,
+    ...(hasPart(endpoint.body) && {
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify(parts.body),
+    }),
+  });
+  return endpoint.response.parse(await readAnswer(response));
+}
+
+/** Uploads a form (a photo); the same rules as `call`. */
+export async function upload<R extends z.ZodType>(
+  path: string,
+  form: FormData,
+  response: R,
+): Promise<z.output<R>> {
+  return response.parse(await readAnswer(await fetchPatiently(path, { method: 'POST', body: form })));
+}
+
+function urlOf(path: string, params: object = {}, query: object = {}): string {
+  const filled = Object.entries(params).reduce(
+    (url, [name, value]) => url.replace(`:${name}`, encodeURIComponent(String(value))),
+    path,
+  );
+  const search = new URLSearchParams(
+    Object.entries(query)
+      .filter(([, value]) => value !== undefined && value !== '')
+      .map(([name, value]): [string, string] => [name, String(value)]),
+  ).toString();
+  return search ? `${filled}?${search}` : filled;
+}
+
+async function fetchPatiently(url: string, init: RequestInit): Promise<Response> {
+  for (const waitMs of RETRY_MS) {
+    try {
+      const response = await fetch(url, init);
+      reportBack();
+      return response;
+    } catch {
+      reportAway();
+      await new Promise((resolve) => setTimeout(resolve, waitMs));
+    }
+  }
+  throw new ApiProblem({
+    type: 'about:blank',
+    title: 'The server is away',
+    status: 0,
+    detail: 'The server does not answer. Start it again, then repeat this step; nothing else was lost.',
+  });
+}
+
+async function readAnswer(response: Response): Promise<unknown> {
+  const answer: unknown = await response.json().catch(() => undefined);
+  if (response.ok) return answer;
+  const isProblem = response.headers.get('Content-Type')?.startsWith(PROBLEM_MEDIA_TYPE);
+  const problem = isProblem ? problemSchema.safeParse(answer).data : undefined;
+  throw new ApiProblem(
+    problem ?? {
+      type: 'about:blank',
+      title: 'Something broke',
+      status: response.status,
+      detail: `The server answered with ${response.status}.`,
+    },
+  );
+}

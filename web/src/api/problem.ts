@@ -1,0 +1,25 @@
+import type { FieldError, Problem } from '@icy-ribbon/contract';
+
+/** An answer of the server that was a problem, with its field errors at hand. */
+export class ApiProblem extends Error {
+  readonly problem: Problem;
+
+  constructor(problem: Problem) {
+    super(problem.detail ?? problem.title);
+    this.problem = problem;
+  }
+
+  get isStale(): boolean {
+    return this.problem.status === 409;
+  }
+
+  get fieldErrors(): readonly FieldError[] {
+    return this.problem.errors ?? [];
+  }
+}
+
+/** What to show at a field, if the problem is about it. */
+export function messageAt(error: unknown, path: string): string | undefined {
+  if (!(error instanceof ApiProblem)) return undefined;
+  return error.fieldErrors.find((each) => each.path === path)?.message;
+}

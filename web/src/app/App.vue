@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
+import { ConfigProvider } from 'ant-design-vue';
+import { computed, ref, watch } from 'vue';
+import { useRoute, useRouter } from 'vue-router';
+import { serverAway } from '../api/connection.ts';
+import RibbonBand, { type RibbonCup } from '../drawing/RibbonBand.vue';
+import NoticeStack from '../notice/NoticeStack.vue';
+import { sayProblem } from '../notice/notices.ts';
+import ShortcutHelp from '../shortcut/ShortcutHelp.vue';
+import { useShortcuts } from '../shortcut/shortcuts.ts';
+import { useAppearance } from '../store/appearance.ts';
+import { usePiece } from '../store/piece.ts';
+import { windowFit } from '@icy-ribbon/core/thickness';
+import AppRail from './AppRail.vue';
+import AppTop from './AppTop.vue';
+import ConflictDialog from './ConflictDialog.vue';
+import CupTray from './CupTray.vue';
+import { STATIONS } from './stations.ts';
+import { componentTheme } from './theme.ts';
+
+const appearance = useAppearance();
+const store = usePiece();
+const route = useRoute();
+const router = useRouter();
+const helpOpen = ref(false);
+
+const theme = computed(() => componentTheme(appearance.palette, appearance.dark));
+const routePieceId = computed(() => route.params.pieceId as string | undefined);
+
+/** The address says which piece is in hand; without one, the last piece stays in hand. */
+watch(
+  routePieceId,
+  async (id) => {
+    const wanted = id ?? store.inHandId;
+    if (!wanted || store.piece?.id === wanted) return;
+    try {
+      await store.open(wanted);
+    } catch (error) {
+      if (id) {
+        sayProblem(error);
+        await router.replace('/today');
+      }
+    }
+  },
+  { immediate: true },
+);
+
+/** Another tab or device may have gone on with the piece. */
+useEventListener(window, 'focus', () => {
+  store.reload().catch(sayProblem);
+});
+
+const ready = computed(() => !routePieceId.value || store.piece?.id === routePieceId.value);
+const showsRibbon = computed(() => Boolean(route.meta.ribbon && store.piece && ready.value));
+
+const ribbonCups = computed<RibbonCup[]>(() =>
+  store.cups.map(({ mix, state, colorHex }) => ({
+    id: mix.id,
+    name: mix.name,
+    colorHex,
+    viscosityPaS: state.properties.viscosityPaS,
+    spreadLn: state.spreadLn,
+    fit: store.piece ? windowFit(store.piece.technique, mix.role, state.properties.viscosityPaS) : undefined,
+  })),
+);
+
+function goAlong(step: number): void {
+  const open = STATIONS.filter((station) => !station.needsPiece || store.inHandId);
+  const here = open.findIndex((station) => station.name === route.meta.station);
+  const next = open[(here + step + open.length) % open.length];
+  if (!next) return;
+  void router.push(
+    next.needsPiece ? { name: next.name, params: { pieceId: store.inHandId ?? '' } } : { name: next.name },
+  );
+}
+
+useShortcuts('Everywhere', [
+  { keys: ['?'], shown: '?', does: 'Show the keys of this screen', run: () => (helpOpen.value = true) },
+  { keys: [']'], shown: ']', does: 'Next station', run: () => goAlong(1) },
+  { keys: ['['], shown: '[', does: 'Station before', run: () => goAlong(-1) },
+]);
+</script>
+
+<template>
+  <ConfigProvider :theme="theme">
+    <div class="frame">
+      <a class="skip" href="#bench">To the bench</a>
+      <AppRail class="rail" />
+      <AppTop class="top" @help="helpOpen = true" />
+      <p v-if="serverAway" class="away" role="alert">
+        The server does not answer. Trying again; what you enter is kept on this page.
+      </p>
+      <RibbonBand
+        v-if="showsRibbon && store.piece"
+        class="ribbon"
+        :cups="ribbonCups"
+        :technique="store.piece.technique"
+      />
+      <div id="bench" class="bench" tabindex="-1">
+        <RouterView v-if="ready" :key="routePieceId ?? 'none'" />
+      </div>
+      <CupTray class="tray" />
+    </div>
+    <ShortcutHelp v-model:open="helpOpen" />
+    <ConflictDialog />
+    <NoticeStack />
+  </ConfigProvider>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  height: 100%;
+  grid-template-columns: 84px minmax(0, 1fr) auto;
+  grid-template-rows: auto auto auto minmax(0, 1fr);
+  grid-template-areas:
+    'rail top top'
+    'rail away away'
+    'rail ribbon tray'
+    'rail bench tray';
+}
+
+.skip {
+  position: absolute;
+  left: -9999px;
+}
+
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  z-index: 10;
+  padding: 8px 16px;
+  background: var(--bench);
+}
+
+.rail {
+  grid-area: rail;
+}
+
+.top {
+  grid-area: top;
+}
+
+.away {
+  grid-area: away;
+  padding: 8px 24px;
+  color: var(--bench);
+  background: var(--alarm);
+}
+
+.ribbon {
+  grid-area: ribbon;
+  padding: 0 16px;
+  border-bottom: 1px solid var(--rule);
+  background: var(--bench);
+}
+
+.bench {
+  grid-area: bench;
+  overflow: auto;
+  background: var(--bench);
+}
+
+.bench:focus {
+  outline: none;
+}
+
+.tray {
+  grid-area: tray;
+}
+
+@media (width < 900px) {
+  .frame {
+    grid-template-columns: 68px minmax(0, 1fr) auto;
+  }
+}
+</style>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { Button } from 'ant-design-vue';
+import { computed } from 'vue';
+import { TECHNIQUE_LABELS } from '../station/words.ts';
+import { useAppearance } from '../store/appearance.ts';
+import { usePiece } from '../store/piece.ts';
+import { useUnits } from '../store/units.ts';
+import UnitSwitch from './UnitSwitch.vue';
+
+const emit = defineEmits<{ help: [] }>();
+const store = usePiece();
+const units = useUnits();
+const appearance = useAppearance();
+
+const size = computed(() => {
+  const support = store.piece?.support;
+  if (!support) return '';
+  const width = units.showNumber('length', support.widthMm);
+  return support.shape === 'round'
+    ? `round, ${units.show('length', support.widthMm)} across`
+    : `${width} × ${units.show('length', support.heightMm)}`;
+});
+</script>
+
+<template>
+  <header>
+    <p v-if="store.piece" class="piece">
+      <RouterLink :to="{ name: 'result', params: { pieceId: store.piece.id } }" class="name">
+        {{ store.piece.name }}
+      </RouterLink>
+      <span class="soft">{{ TECHNIQUE_LABELS[store.piece.technique] }}, {{ size }}</span>
+      <span class="next">{{ store.progress.next }}</span>
+    </p>
+    <p v-else class="piece soft">No piece in hand. Start one at Today.</p>
+    <UnitSwitch />
+    <Button type="text" :aria-pressed="appearance.dark" @click="appearance.toggle()">
+      {{ appearance.dark ? 'Light' : 'Dark' }}
+    </Button>
+    <Button type="text" aria-label="Keys of this screen" @click="emit('help')">Keys ?</Button>
+  </header>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  padding: 4px 12px 4px 24px;
+  min-height: 52px;
+  background: var(--paper);
+  border-bottom: 1px solid var(--rule);
+}
+
+.piece {
+  flex: 1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 2px 16px;
+  min-width: 0;
+}
+
+.name {
+  font-size: 18px;
+  font-weight: 600;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+.next {
+  color: var(--brass-ink);
+}
+</style>

@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { stageOf, windowFit } from '@icy-ribbon/core/thickness';
+import { useStorage } from '@vueuse/core';
+import { computed } from 'vue';
+import { ageWords } from '../station/words.ts';
+import { usePiece } from '../store/piece.ts';
+import { useUnits } from '../store/units.ts';
+
+const store = usePiece();
+const units = useUnits();
+const open = useStorage('icy-ribbon.tray', true);
+
+const rows = computed(() =>
+  store.cups.map(({ mix, state, colorHex }) => {
+    const { viscosityPaS } = state.properties;
+    const fit = store.piece && windowFit(store.piece.technique, mix.role, viscosityPaS);
+    const lastAt = mix.additions.at(-1)?.at;
+    return {
+      id: mix.id,
+      name: mix.name,
+      colorHex,
+      fill: state.actualMg === 0 ? 0 : state.leftMg / Math.max(state.targetMg, state.actualMg),
+      left: state.phase === 'planned' ? 'to be weighed in' : `${units.show('mass', state.leftMg)} left`,
+      stage: stageOf(viscosityPaS).name,
+      age: lastAt ? ageWords(lastAt) : '',
+      wrong: [
+        fit === 'thin' ? 'too thin' : fit === 'thick' ? 'too thick' : '',
+        state.water.level === 'fine' ? '' : 'much water',
+        state.phase === 'weighing' ? 'unfinished' : '',
+      ].filter(Boolean),
+    };
+  }),
+);
+</script>
+
+<template>
+  <aside class="tray" :class="{ closed: !open }" aria-label="Tray">
+    <button class="plain-button handle" :aria-expanded="open" @click="open = !open">
+      <span>Tray</span>
+      <span class="soft">{{ rows.length }}</span>
+    </button>
+    <ul v-if="open">
+      <li v-for="row in rows" :key="row.id">
+        <svg width="26" height="34" viewBox="0 0 26 34" aria-hidden="true">
+          <path d="M1 1L5 33L21 33L25 1" class="cup" />
+          <path
+            v-if="row.fill > 0"
+            :d="`M${5 - 4 * row.fill} ${33 - 30 * row.fill}L5 33L21 33L${21 + 4 * row.fill} ${33 - 30 * row.fill}Z`"
+            :fill="row.colorHex"
+            class="fill"
+          />
+        </svg>
+        <div>
+          <p class="name">{{ row.name }}</p>
+          <p class="soft small">{{ row.left }}</p>
+          <p class="soft small">
+            {{ row.stage }}<template v-if="row.age">, {{ row.age }}</template>
+          </p>
+          <p v-for="word in row.wrong" :key="word" class="look small">{{ word }}</p>
+        </div>
+      </li>
+    </ul>
+    <p v-if="open && rows.length === 0" class="soft empty">The cups of the piece in hand stand here.</p>
+  </aside>
+</template>
+
+<style scoped>
+.tray {
+  width: 190px;
+  overflow: auto;
+  background: var(--paper);
+  border-left: 1px solid var(--rule);
+}
+
+.tray.closed {
+  width: 48px;
+}
+
+.handle {
+  display: flex;
+  justify-content: space-between;
+  width: 100%;
+  padding: 14px 16px;
+  font-weight: 600;
+}
+
+.closed .handle {
+  padding: 14px 0;
+  flex-direction: column;
+  align-items: center;
+  gap: 8px;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  gap: 12px;
+  padding: 10px 16px;
+  border-top: 1px solid var(--rule);
+}
+
+li svg {
+  flex: none;
+  margin-top: 3px;
+}
+
+.cup {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-width: 1.25;
+}
+
+.fill {
+  stroke: var(--ink-soft);
+  stroke-width: 0.5;
+}
+
+.name {
+  font-weight: 500;
+}
+
+.small {
+  font-size: 13px;
+  line-height: 1.35;
+}
+
+.look.small {
+  font-weight: 600;
+}
+
+.empty {
+  padding: 0 16px;
+  font-size: 14px;
+}
+
+@media (width < 900px) {
+  .tray:not(.closed) {
+    position: absolute;
+    right: 0;
+    top: 52px;
+    bottom: 0;
+    z-index: 5;
+  }
+}
+</style>

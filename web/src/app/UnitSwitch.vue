@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { Button, Popover, RadioButton, RadioGroup } from 'ant-design-vue';
+import { computed } from 'vue';
+import { useUnits } from '../store/units.ts';
+import { CHOICES, type ShownQuantity } from '../store/unitChoices.ts';
+
+const units = useUnits();
+const quantities = Object.keys(CHOICES) as ShownQuantity[];
+const summary = computed(() => quantities.map((quantity) => units.unitLabel(quantity)).join(' · '));
+</script>
+
+<template>
+  <Popover trigger="click" placement="bottomRight" title="Units">
+    <template #content>
+      <div class="grid">
+        <template v-for="quantity in quantities" :key="quantity">
+          <span :id="`unit-${quantity}`">{{ CHOICES[quantity].label }}</span>
+          <RadioGroup
+            v-model:value="units.chosen[quantity]"
+            size="small"
+            :name="`unit-${quantity}`"
+            :aria-labelledby="`unit-${quantity}`"
+          >
+            <RadioButton v-for="unit in CHOICES[quantity].units" :key="unit" :value="unit">
+              {{ quantity === 'temperature' ? `°${unit}` : unit }}
+            </RadioButton>
+          </RadioGroup>
+        </template>
+      </div>
+    </template>
+    <Button type="text" aria-label="Units">{{ summary }}</Button>
+  </Popover>
+</template>
+
+<style scoped>
+.grid {
+  display: grid;
+  grid-template-columns: auto auto;
+  align-items: center;
+  gap: 8px 24px;
+}
+</style>

@@ -1,0 +1,64 @@
+import { createRouter, createWebHistory } from 'vue-router';
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', redirect: '/today' },
+    {
+      path: '/today',
+      name: 'today',
+      component: () => import('../station/today/TodayStation.vue'),
+      meta: { station: 'today', title: 'Today' },
+    },
+    {
+      path: '/shelf',
+      name: 'shelf',
+      component: () => import('../station/shelf/ShelfStation.vue'),
+      meta: { station: 'shelf', title: 'Shelf' },
+    },
+    {
+      path: '/mix/:pieceId',
+      name: 'mix',
+      component: () => import('../station/mix/MixStation.vue'),
+      props: true,
+      meta: { station: 'mix', ribbon: true, title: 'Mix' },
+    },
+    {
+      path: '/mix/:pieceId/scale/:mixId',
+      name: 'scale',
+      component: () => import('../station/mix/AtTheScale.vue'),
+      props: true,
+      meta: { station: 'mix', title: 'At the scale' },
+    },
+    {
+      path: '/pour/:pieceId',
+      name: 'pour',
+      component: () => import('../station/pour/PourStation.vue'),
+      props: true,
+      meta: { station: 'pour', ribbon: true, title: 'Pour' },
+    },
+    {
+      path: '/results',
+      name: 'results',
+      component: () => import('../station/results/ResultsStation.vue'),
+      meta: { station: 'results', title: 'Results' },
+    },
+    {
+      path: '/results/:pieceId',
+      name: 'result',
+      component: () => import('../station/results/OnePiece.vue'),
+      props: true,
+      meta: { station: 'results', title: 'Result' },
+    },
+    {
+      path: '/:rest(.*)*',
+      name: 'nowhere',
+      component: () => import('./NoSuchPage.vue'),
+      meta: { title: 'No such page' },
+    },
+  ],
+});
+
+router.afterEach((to) => {
+  document.title = `${to.meta.title as string} · Icy Ribbon`;
+});

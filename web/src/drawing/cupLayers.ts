@@ -1,0 +1,41 @@
+import type { Mix } from '@icy-ribbon/contract';
+import { toG } from '@icy-ribbon/core/unit';
+import type { Cup } from '../store/piece.ts';
+import { cupFor, type CupLayer, type CupShape } from './cup.ts';
+
+/** The cup a mix is drawn in: large enough for its plan, or for what is in it if that is more. */
+export function shapeOf({ mix, state }: Cup): CupShape {
+  const plannedMl = volumeMl(mix, (index) => mix.ingredients[index]?.targetMg ?? 0);
+  const actualMl = volumeMl(mix, (index) => state.actualIngredientMg[index] ?? 0);
+  return cupFor(Math.max(plannedMl, actualMl));
+}
+
+function volumeMl(mix: Mix, mgOf: (index: number) => number): number {
+  return mix.ingredients.reduce(
+    (sum, each, index) => sum + toG(mgOf(index)) / each.material.densityGPerMl,
+    0,
+  );
+}
+
+/** What is weighed in from the bottom up, and on top of it what is still to come. */
+export function layersOf({ mix, state }: Cup): CupLayer[] {
+  const layer = (index: number, mg: number, place: CupLayer['state']): CupLayer => {
+    const { id, material } = mix.ingredients[index]!;
+    return {
+      id,
+      label: material.name,
+      colorHex: material.colorHex,
+      mg,
+      volumeMl: toG(mg) / material.densityGPerMl,
+      state: place,
+    };
+  };
+  const inCup = state.actualIngredientMg.map((mg, index) => layer(index, mg, 'in'));
+  const toCome =
+    state.phase === 'mixed'
+      ? []
+      : mix.ingredients.map((each, index) =>
+          layer(index, each.targetMg - (state.actualIngredientMg[index] ?? 0), 'toCome'),
+        );
+  return [...inCup, ...toCome].filter((each) => each.mg > 0);
+}

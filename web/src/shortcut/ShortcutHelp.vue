@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { Modal } from 'ant-design-vue';
+import { shortcutGroups } from './shortcuts.ts';
+
+const open = defineModel<boolean>('open', { required: true });
+</script>
+
+<template>
+  <Modal v-model:open="open" title="Keys of this screen" :footer="null" :width="520">
+    <section v-for="group in shortcutGroups" :key="group.screen">
+      <h3>{{ group.screen }}</h3>
+      <dl>
+        <template v-for="shortcut in group.shortcuts" :key="shortcut.shown">
+          <dt>
+            <kbd>{{ shortcut.shown }}</kbd>
+          </dt>
+          <dd>{{ shortcut.does }}</dd>
+        </template>
+      </dl>
+    </section>
+  </Modal>
+</template>
+
+<style scoped>
+section + section {
+  margin-top: 16px;
+  padding-top: 16px;
+  border-top: 1px solid var(--rule);
+}
+
+dl {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 8px 16px;
+  margin: 8px 0 0;
+}
+
+dd {
+  margin: 0;
+}
+
+kbd {
+  padding: 1px 8px;
+  font-family: inherit;
+  background: var(--ice);
+  border-bottom: 2px solid var(--ice-deep);
+}
+</style>

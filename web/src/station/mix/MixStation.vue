@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
+import { useStorage } from '@vueuse/core';
+import { computed, onMounted } from 'vue';
+import { useRouter } from 'vue-router';
+import { sayProblem } from '../../notice/notices.ts';
+import { useShortcuts } from '../../shortcut/shortcuts.ts';
+import { usePiece } from '../../store/piece.ts';
+import { useShelf } from '../../store/shelf.ts';
+import { useUnits } from '../../store/units.ts';
+import AddCup from './AddCup.vue';
+import CupRow from './CupRow.vue';
+import CupTable from './CupTable.vue';
+
+defineProps<{ pieceId: string }>();
+
+const store = usePiece();
+const shelf = useShelf();
+const units = useUnits();
+const router = useRouter();
+const view = useStorage<'cups' | 'table'>('icy-ribbon.mix-view', 'cups');
+
+onMounted(() => shelf.ensure().catch(sayProblem));
+
+const totalMg = computed(() => store.cups.reduce((sum, cup) => sum + cup.state.targetMg, 0));
+const toWeigh = computed(() => store.cups.filter((cup) => cup.state.phase !== 'mixed'));
+const summary = computed(() => {
+  const count = store.cups.length;
+  if (count === 0) return 'No cups yet';
+  const cups = count === 1 ? '1 cup' : `${count} cups`;
+  return `${cups}, ${count - toWeigh.value.length} weighed in, ${units.show('mass', totalMg.value)} in all`;
+});
+
+function goOn(): void {
+  const next = toWeigh.value[0];
+  if (next) {
+    void router.push({ name: 'scale', params: { pieceId: next.mix.pieceId, mixId: next.mix.id } });
+  } else if (store.cups.length > 0 && store.piece) {
+    void router.push({ name: 'pour', params: { pieceId: store.piece.id } });
+  }
+}
+
+useShortcuts('Mix', [
+  { keys: ['w'], shown: 'W', does: 'Weigh in the next cup, or pour when all are mixed', run: goOn },
+  {
+    keys: ['v'],
+    shown: 'V',
+    does: 'Cups or table',
+    run: () => (view.value = view.value === 'cups' ? 'table' : 'cups'),
+  },
+]);
+</script>
+
+<template>
+  <main>
+    <header>
+      <h1>Mix</h1>
+      <p class="soft">{{ summary }}</p>
+      <RadioGroup v-model:value="view" name="mix-view" size="small" aria-label="Shown as">
+        <RadioButton value="cups">Cups</RadioButton>
+        <RadioButton value="table">Table</RadioButton>
+      </RadioGroup>
+      <Button v-if="store.cups.length > 0" type="primary" @click="goOn">
+        {{ toWeigh.length > 0 ? `Weigh in ${toWeigh[0]?.mix.name}` : 'Pour it' }}
+      </Button>
+    </header>
+    <CupRow v-if="view === 'cups'" :cups="store.cups" />
+    <CupTable v-else :cups="store.cups" />
+    <AddCup v-if="store.piece" :technique="store.piece.technique" :cups="store.cups" />
+  </main>
+</template>
+
+<style scoped>
+main {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  height: 100%;
+}
+
+header {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 12px 24px;
+}
+
+header p {
+  flex: 1;
+}
+</style>

@@ -1,0 +1,21 @@
+import type { Mix } from '@icy-ribbon/contract';
+import type { WeighingStep } from '@icy-ribbon/core/mix';
+
+/** One step at the scale as a sentence in the trade's words. */
+export function stepWords(step: WeighingStep, mix: Mix, show: (mg: number) => string): string {
+  const ingredient = mix.ingredients.find((each) => each.id === step.ingredientId);
+  const name = ingredient?.material.name ?? 'it';
+  const amount = show(step.mg);
+  switch (step.portion) {
+    case 'half':
+      return `Pour ${amount} ${name}: half of it first, so that paint does not stick to the cup.`;
+    case 'rest':
+      return `Pour the other ${amount} ${name} and stir.`;
+    case 'step':
+      return `Stir in ${amount} ${name}, a little at a time, until smooth.`;
+    case 'all':
+      return ingredient?.role === 'paint'
+        ? `Add ${amount} ${name} and stir it smooth against the side.`
+        : `Stir in ${amount} ${name} until smooth.`;
+  }
+}

@@ -1,0 +1,193 @@
+<script setup lang="ts">
+import { AIR_TOOLS, airTool, bearingName, type AirTool } from '@icy-ribbon/core/air';
+import { CAUTIONS } from '@icy-ribbon/core/caution';
+import { AutoComplete, Button, Select } from 'ant-design-vue';
+import { computed, ref } from 'vue';
+import { messageAt } from '../../api/problem.ts';
+import FieldRow from '../../field/FieldRow.vue';
+import NumberField from '../../field/NumberField.vue';
+import QuantityField from '../../field/QuantityField.vue';
+import { sayProblem } from '../../notice/notices.ts';
+import { useShortcuts } from '../../shortcut/shortcuts.ts';
+import { usePiece } from '../../store/piece.ts';
+import DirectionDial from './DirectionDial.vue';
+import { withTool, type PassDraft } from './passDraft.ts';
+import { useHoldTimer } from './holdTimer.ts';
+
+const draft = defineModel<PassDraft>({ required: true });
+
+const store = usePiece();
+const problem = ref<unknown>(null);
+const busy = ref(false);
+
+const change = (changes: Partial<PassDraft>) => {
+  draft.value = { ...draft.value, ...changes };
+};
+
+const toolOptions = AIR_TOOLS.map(({ tool, label }) => ({ value: tool, label }));
+const settingOptions = computed(() => airTool(draft.value.tool).settings.map((value) => ({ value })));
+const isMains = computed(() =>
+  ['hair-dryer', 'fan-blower', 'leaf-blower', 'compressor', 'mini-blower'].includes(draft.value.tool),
+);
+const hold = useHoldTimer((seconds) => change({ seconds }));
+
+async function log(): Promise<void> {
+  if (busy.value) return;
+  busy.value = true;
+  problem.value = null;
+  try {
+    await store.logPass(draft.value as never);
+    change({ from: null });
+  } catch (error) {
+    problem.value = error;
+    if (!messageAt(error, 'data.setting')) sayProblem(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+useShortcuts('Blow', [
+  { keys: [' ', 'Enter', 'PageDown'], shown: 'Space, Enter', does: 'Log the pass', run: () => void log() },
+]);
+</script>
+
+<template>
+  <form class="blow" @submit.prevent="log">
+    <p class="now">
+      Blow {{ draft.directionDeg === null ? '' : bearingName(draft.directionDeg) }}
+      <span class="soft">pass {{ store.passes.length + 1 }}</span>
+    </p>
+    <div class="grid">
+      <FieldRow label="Tool" for="pass-tool">
+        <Select
+          id="pass-tool"
+          :value="draft.tool"
+          :options="toolOptions"
+          @update:value="change(withTool($event as AirTool))"
+        />
+      </FieldRow>
+      <FieldRow label="Setting" for="pass-setting" :error="messageAt(problem, 'data.setting')">
+        <AutoComplete
+          id="pass-setting"
+          :value="draft.setting"
+          :options="settingOptions"
+          @update:value="change({ setting: String($event ?? '') })"
+        />
+      </FieldRow>
+      <DirectionDial
+        class="dial"
+        :model-value="draft.directionDeg ?? 0"
+        @update:model-value="change({ directionDeg: $event })"
+      />
+      <QuantityField
+        :model-value="draft.distanceMm"
+        label="Distance"
+        quantity="length"
+        :error="messageAt(problem, 'data.distanceMm')"
+        @update:model-value="change({ distanceMm: $event })"
+      />
+      <NumberField
+        :model-value="draft.slantDeg"
+        label="Slant, 90 is straight down"
+        unit="°"
+        :digits="0"
+        :error="messageAt(problem, 'data.slantDeg')"
+        @update:model-value="change({ slantDeg: $event })"
+      />
+      <NumberField
+        :model-value="draft.directionDeg"
+        label="Direction, 0 is to the top"
+        unit="°"
+        :digits="0"
+        :error="messageAt(problem, 'data.directionDeg')"
+        @update:model-value="change({ directionDeg: $event })"
+      />
+      <div class="seconds">
+        <NumberField
+          :model-value="draft.seconds"
+          label="Seconds"
+          unit="s"
+          :digits="1"
+          :error="messageAt(problem, 'data.seconds')"
+          @update:model-value="change({ seconds: $event })"
+        />
+        <Button
+          :type="hold.running.value ? 'primary' : 'default'"
+          @pointerdown="hold.press"
+          @pointerup="hold.release"
+          @pointercancel="hold.release"
+          @keydown.space.prevent.stop="hold.press"
+          @keyup.space.prevent.stop="hold.release"
+        >
+          {{ hold.running.value ? 'Blowing …' : 'Hold' }}
+        </Button>
+      </div>
+    </div>
+    <div class="row">
+      <Button type="primary" size="large" html-type="submit" :loading="busy">Log the pass</Button>
+      <p class="soft caution">
+        {{ CAUTIONS.blowing }} <template v-if="isMains">{{ CAUTIONS.mains }}</template>
+        {{ CAUTIONS.deferral }}
+      </p>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.blow {
+  display: grid;
+  gap: 8px;
+  margin-top: 12px;
+}
+
+.now {
+  font-size: 26px;
+  font-weight: 600;
+  line-height: 1.2;
+}
+
+.now .soft {
+  font-size: 16px;
+  font-weight: 400;
+}
+
+.grid {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 118px;
+  gap: 8px 16px;
+}
+
+.dial {
+  grid-column: 3;
+  grid-row: 1 / span 2;
+  align-self: center;
+}
+
+.seconds {
+  grid-column: 2 / -1;
+  display: flex;
+  align-items: flex-start;
+  gap: 8px;
+}
+
+.seconds .ant-btn {
+  margin-top: 24px;
+  touch-action: none;
+}
+
+.row {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+}
+
+.row .ant-btn {
+  flex: none;
+  min-width: 150px;
+}
+
+.caution {
+  font-size: 13px;
+  line-height: 1.3;
+}
+</style>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import { Button, Popover } from 'ant-design-vue';
+import { ref } from 'vue';
+import { messageAt } from '../../api/problem.ts';
+import NumberField from '../../field/NumberField.vue';
+import QuantityField from '../../field/QuantityField.vue';
+import { sayProblem } from '../../notice/notices.ts';
+import { usePiece } from '../../store/piece.ts';
+import { useUnits } from '../../store/units.ts';
+
+const USUAL_C = 21;
+
+const store = usePiece();
+const units = useUnits();
+const open = ref(false);
+const temperatureC = ref<number | null>(store.room?.data.temperatureC ?? USUAL_C);
+const humidityPercent = ref<number | null>(store.room?.data.humidityPercent ?? null);
+const problem = ref<unknown>(null);
+
+async function keep(): Promise<void> {
+  problem.value = null;
+  try {
+    await store.logRoom({
+      temperatureC: temperatureC.value as number,
+      humidityPercent: humidityPercent.value,
+    });
+    open.value = false;
+  } catch (error) {
+    problem.value = error;
+    if (!messageAt(error, 'data.temperatureC') && !messageAt(error, 'data.humidityPercent')) {
+      sayProblem(error);
+    }
+  }
+}
+</script>
+
+<template>
+  <Popover v-model:open="open" trigger="click" placement="bottomRight" title="Room">
+    <template #content>
+      <form class="room" @submit.prevent="keep">
+        <QuantityField
+          v-model="temperatureC"
+          label="Temperature"
+          quantity="temperature"
+          :error="messageAt(problem, 'data.temperatureC')"
+        />
+        <NumberField
+          v-model="humidityPercent"
+          label="Humidity"
+          unit="%"
+          :digits="0"
+          :error="messageAt(problem, 'data.humidityPercent')"
+        />
+        <Button type="primary" html-type="submit">Note it</Button>
+      </form>
+    </template>
+    <Button type="text">
+      <template v-if="store.room">
+        Room {{ units.show('temperature', store.room.data.temperatureC)
+        }}<template v-if="store.room.data.humidityPercent !== null"
+          >, {{ store.room.data.humidityPercent }} %</template
+        >
+      </template>
+      <template v-else>Note the room</template>
+    </Button>
+  </Popover>
+</template>
+
+<style scoped>
+.room {
+  display: grid;
+  gap: 12px;
+  width: 180px;
+}
+</style>

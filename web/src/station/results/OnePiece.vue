@@ -1,0 +1,130 @@
+<script setup lang="ts">
+import { Button, Input } from 'ant-design-vue';
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { say, sayProblem } from '../../notice/notices.ts';
+import { usePiece } from '../../store/piece.ts';
+import { usePieces } from '../../store/pieces.ts';
+import { dateWords } from '../words.ts';
+import JudgePanel from './JudgePanel.vue';
+import PhotoPanel from './PhotoPanel.vue';
+import PourRecord from './PourRecord.vue';
+
+defineProps<{ pieceId: string }>();
+
+const store = usePiece();
+const pieces = usePieces();
+const router = useRouter();
+const renaming = ref(false);
+const name = ref('');
+
+const pouredAt = computed(() => store.layers[0]?.at);
+
+function startRename(): void {
+  name.value = store.piece?.name ?? '';
+  renaming.value = true;
+}
+
+async function rename(): Promise<void> {
+  try {
+    await store.rename(name.value);
+    renaming.value = false;
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+async function remove(): Promise<void> {
+  if (!store.piece) return;
+  try {
+    const removed = await pieces.remove(store.piece);
+    store.letGo();
+    await router.push({ name: 'results' });
+    say(`"${removed.name}" is deleted.`, () => pieces.restore(removed).catch(sayProblem));
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+</script>
+
+<template>
+  <main v-if="store.piece" class="one">
+    <PhotoPanel class="photos" />
+    <div class="recipe">
+      <header>
+        <form v-if="renaming" class="rename" @submit.prevent="rename">
+          <Input v-model:value="name" aria-label="Name of the piece" />
+          <Button type="primary" html-type="submit">Keep it</Button>
+        </form>
+        <h1 v-else>{{ store.piece.name }}</h1>
+        <p class="soft">
+          {{ store.piece.support.name }},
+          {{ pouredAt ? `poured ${dateWords(pouredAt)}` : `started ${dateWords(store.piece.createdAt)}` }}
+        </p>
+        <div class="actions">
+          <Button v-if="!renaming" type="link" size="small" @click="startRename">Rename</Button>
+          <Button
+            type="link"
+            size="small"
+            :href="`/api/pieces/${store.piece.id}/export`"
+            :download="`${store.piece.name}.json`"
+          >
+            Export as JSON
+          </Button>
+          <Button type="link" size="small" @click="remove">Delete</Button>
+        </div>
+        <p v-if="store.piece.note">{{ store.piece.note }}</p>
+      </header>
+      <JudgePanel />
+      <PourRecord />
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.one {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 440px;
+  height: 100%;
+}
+
+.photos {
+  min-height: 0;
+}
+
+.recipe {
+  display: grid;
+  gap: 16px;
+  align-content: start;
+  padding: 16px 24px;
+  overflow: auto;
+  border-left: 1px solid var(--rule);
+}
+
+.actions {
+  display: flex;
+  gap: 4px;
+  margin-left: -8px;
+}
+
+.rename {
+  display: flex;
+  gap: 8px;
+}
+
+@media (width < 1000px) {
+  .one {
+    grid-template-columns: 1fr;
+    height: auto;
+  }
+
+  .photos {
+    height: 60vh;
+  }
+
+  .recipe {
+    border-left: 0;
+    border-top: 1px solid var(--rule);
+  }
+}
+</style>

@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { airTool, bearingName } from '@icy-ribbon/core/air';
+import { stageOf } from '@icy-ribbon/core/thickness';
+import { computed } from 'vue';
+import ComputedFrom from '../../field/ComputedFrom.vue';
+import { usePiece } from '../../store/piece.ts';
+import { useUnits } from '../../store/units.ts';
+import { partsWords } from '../words.ts';
+
+const store = usePiece();
+const units = useUnits();
+
+/** Each cup with the order in which it went on and how much of it. */
+const cups = computed(() =>
+  store.cups.map((cup) => {
+    const own = store.layers.filter((layer) => layer.data.mixId === cup.mix.id);
+    const order = store.layers.findIndex((layer) => layer.data.mixId === cup.mix.id);
+    return {
+      ...cup,
+      order: order < 0 ? null : order + 1,
+      laidMg: own.reduce((sum, layer) => sum + layer.data.mg, 0),
+    };
+  }),
+);
+</script>
+
+<template>
+  <section aria-labelledby="mixes">
+    <h2 id="mixes">Mixes</h2>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">On as</th>
+          <th scope="col">Cup</th>
+          <th scope="col">Parts</th>
+          <th scope="col">Thickness <ComputedFrom calculation="mix" /></th>
+          <th scope="col" class="number">Laid</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="cup in cups" :key="cup.mix.id">
+          <td class="soft">{{ cup.order ?? '' }}</td>
+          <th scope="row">
+            <span class="swatch" :style="{ background: cup.colorHex }"></span>{{ cup.mix.name }}
+          </th>
+          <td>{{ partsWords(cup.state.parts) }}</td>
+          <td>
+            {{ stageOf(cup.state.properties.viscosityPaS).name }},
+            {{ cup.state.properties.viscosityPaS.toPrecision(2) }}
+          </td>
+          <td class="number">{{ cup.laidMg > 0 ? units.show('mass', cup.laidMg) : '' }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="cups.length === 0" class="soft">No cups.</p>
+  </section>
+  <section aria-labelledby="passes">
+    <h2 id="passes">Air</h2>
+    <ol>
+      <li v-for="pass in store.passes" :key="pass.id">
+        <strong>{{ airTool(pass.data.tool).label }}</strong>, {{ pass.data.setting }},
+        {{ units.show('length', pass.data.distanceMm) }}, {{ pass.data.slantDeg }}°,
+        {{ bearingName(pass.data.directionDeg) }}, {{ pass.data.seconds }} s
+      </li>
+    </ol>
+    <p v-if="store.passes.length === 0" class="soft">Not blown yet.</p>
+    <p v-if="store.room" class="soft">
+      Room {{ units.show('temperature', store.room.data.temperatureC)
+      }}<template v-if="store.room.data.humidityPercent !== null"
+        >, {{ store.room.data.humidityPercent }} % humidity</template
+      >
+    </p>
+  </section>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 14px;
+}
+
+th,
+td {
+  padding: 5px 10px 5px 0;
+  text-align: left;
+  border-bottom: 1px solid var(--rule);
+}
+
+thead th {
+  font-weight: 500;
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+
+tbody th {
+  font-weight: 500;
+}
+
+.number {
+  text-align: right;
+  padding-right: 0;
+}
+
+.swatch {
+  display: inline-block;
+  width: 16px;
+  height: 12px;
+  margin-right: 6px;
+  border: 1px solid var(--ice-deep);
+}
+
+ol {
+  margin: 4px 0 0;
+  padding: 0 0 0 22px;
+  font-size: 14px;
+}
+
+li {
+  padding: 2px 0;
+}
+</style>

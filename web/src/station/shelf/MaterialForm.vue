@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import {
+  FINISHES,
+  MATERIAL_KINDS,
+  OPACITIES,
+  PIGMENTS,
+  isPaint,
+  materialKind,
+  type MaterialKind,
+} from '@icy-ribbon/core/material';
+import { stageOf } from '@icy-ribbon/core/thickness';
+import { Input, Select, Textarea } from 'ant-design-vue';
+import { computed } from 'vue';
+import { messageAt } from '../../api/problem.ts';
+import FieldRow from '../../field/FieldRow.vue';
+import NumberField from '../../field/NumberField.vue';
+import { typicalOf, type MaterialDraft } from './drafts.ts';
+
+defineProps<{ problem: unknown; kindFixed: boolean }>();
+const draft = defineModel<MaterialDraft>({ required: true });
+
+const change = (changes: Partial<MaterialDraft>) => {
+  draft.value = { ...draft.value, ...changes };
+};
+
+const kindOptions = MATERIAL_KINDS.map(({ kind, label }) => ({ value: kind, label }));
+const asOptions = (values: readonly string[]) => values.map((value) => ({ value, label: value }));
+const pigmentOptions = [
+  { value: '', label: 'not known' },
+  ...PIGMENTS.map(({ pigment, label }) => ({ value: pigment, label })),
+];
+
+const paint = computed(() => isPaint(draft.value.kind));
+const typical = computed(() => typicalOf(draft.value));
+</script>
+
+<template>
+  <div class="material-form">
+    <FieldRow label="Name" for="material-name" :error="messageAt(problem, 'name')">
+      <Input
+        id="material-name"
+        :value="draft.name"
+        placeholder="Slate ink"
+        autocomplete="off"
+        @update:value="change({ name: $event })"
+      />
+    </FieldRow>
+    <FieldRow
+      label="Kind"
+      for="material-kind"
+      :error="messageAt(problem, 'kind')"
+      :hint="materialKind(draft.kind).note"
+    >
+      <Select
+        id="material-kind"
+        :value="draft.kind"
+        :options="kindOptions"
+        :disabled="kindFixed"
+        show-search
+        option-filter-prop="label"
+        @update:value="change({ kind: $event as MaterialKind })"
+      />
+    </FieldRow>
+    <FieldRow label="Color when wet" for="material-color" :error="messageAt(problem, 'colorHex')">
+      <div class="color">
+        <input
+          id="material-color"
+          type="color"
+          :value="draft.colorHex"
+          @input="change({ colorHex: ($event.target as HTMLInputElement).value })"
+        />
+        <Input
+          :value="draft.colorHex"
+          aria-label="Color as a number, like #26333f"
+          @update:value="change({ colorHex: $event })"
+        />
+      </div>
+    </FieldRow>
+    <template v-if="paint">
+      <div class="row">
+        <FieldRow label="Finish" for="material-finish">
+          <Select
+            id="material-finish"
+            :value="draft.finish"
+            :options="asOptions(FINISHES)"
+            @update:value="change({ finish: $event as MaterialDraft['finish'] })"
+          />
+        </FieldRow>
+        <FieldRow label="Opacity" for="material-opacity">
+          <Select
+            id="material-opacity"
+            :value="draft.opacity"
+            :options="asOptions(OPACITIES)"
+            @update:value="change({ opacity: $event as MaterialDraft['opacity'] })"
+          />
+        </FieldRow>
+      </div>
+      <FieldRow label="Pigment" for="material-pigment" hint="Sets the typical density.">
+        <Select
+          id="material-pigment"
+          :value="draft.pigment ?? ''"
+          :options="pigmentOptions"
+          @update:value="change({ pigment: ($event || null) as MaterialDraft['pigment'] })"
+        />
+      </FieldRow>
+    </template>
+    <NumberField
+      :model-value="draft.densityGPerMl"
+      label="Density, if you measured it"
+      unit="g/ml"
+      :digits="3"
+      :error="messageAt(problem, 'densityGPerMl')"
+      :hint="`Left empty: ${typical.densityGPerMl} g/ml, typical of the kind.`"
+      @update:model-value="change({ densityGPerMl: $event })"
+    />
+    <NumberField
+      :model-value="draft.viscosityPaS"
+      label="Thickness, if you measured it"
+      unit="Pa·s"
+      :digits="4"
+      :error="messageAt(problem, 'viscosityPaS')"
+      :hint="`Left empty: ${typical.viscosityPaS} Pa·s, typical (${stageOf(typical.viscosityPaS).name}).`"
+      @update:model-value="change({ viscosityPaS: $event })"
+    />
+    <FieldRow label="Note" for="material-note" :error="messageAt(problem, 'note')">
+      <Textarea id="material-note" :value="draft.note" :rows="2" @update:value="change({ note: $event })" />
+    </FieldRow>
+  </div>
+</template>
+
+<style scoped>
+.material-form {
+  display: grid;
+  gap: 14px;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+
+.color {
+  display: grid;
+  grid-template-columns: 64px 1fr;
+  gap: 8px;
+}
+
+input[type='color'] {
+  width: 100%;
+  height: 40px;
+  padding: 2px;
+  background: transparent;
+  border: 1px solid var(--ice-deep);
+}
+</style>

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { RadioButton, RadioGroup } from 'ant-design-vue';
+import { onMounted, ref } from 'vue';
+import { sayProblem } from '../../notice/notices.ts';
+import { useShelf } from '../../store/shelf.ts';
+import MaterialTable from './MaterialTable.vue';
+import SupportTable from './SupportTable.vue';
+
+const shelf = useShelf();
+const part = ref<'materials' | 'supports'>('materials');
+
+onMounted(() => shelf.load().catch(sayProblem));
+</script>
+
+<template>
+  <main>
+    <RadioGroup v-model:value="part" name="shelf-part" aria-label="Part of the shelf">
+      <RadioButton value="materials">Paints and media</RadioButton>
+      <RadioButton value="supports">Supports</RadioButton>
+    </RadioGroup>
+    <MaterialTable v-if="part === 'materials'" />
+    <SupportTable v-else />
+  </main>
+</template>
+
+<style scoped>
+main {
+  display: grid;
+  gap: 16px;
+  align-content: start;
+  padding: 20px 24px;
+}
+</style>

@@ -1,0 +1,66 @@
+import type { Material, MaterialCreate } from '@icy-ribbon/contract';
+import { isPaint, materialKind, pigmentDensity } from '@icy-ribbon/core/material';
+import type { SupportShape } from '@icy-ribbon/core/support';
+
+/** A support while it is being entered; numbers may still be missing. */
+export interface SupportDraft {
+  name: string;
+  shape: SupportShape;
+  widthMm: number | null;
+  heightMm: number | null;
+  sideDepthMm: number | null;
+}
+
+export const emptySupport = (): SupportDraft => ({
+  name: '',
+  shape: 'rectangle',
+  widthMm: 300,
+  heightMm: 400,
+  sideDepthMm: 18,
+});
+
+/** A material while it is being entered; `null` numbers mean the typical value of its kind. */
+export interface MaterialDraft {
+  name: string;
+  kind: MaterialCreate['kind'];
+  colorHex: string;
+  finish: MaterialCreate['finish'];
+  opacity: MaterialCreate['opacity'];
+  pigment: MaterialCreate['pigment'];
+  densityGPerMl: number | null;
+  viscosityPaS: number | null;
+  note: string;
+}
+
+export const emptyMaterial = (): MaterialDraft => ({
+  name: '',
+  kind: 'artist-tube',
+  colorHex: '#5f7f95',
+  finish: 'plain',
+  opacity: 'semi-opaque',
+  pigment: 'organic',
+  densityGPerMl: null,
+  viscosityPaS: null,
+  note: '',
+});
+
+export const draftOf = (material: Material): MaterialDraft => ({
+  name: material.name,
+  kind: material.kind,
+  colorHex: material.colorHex,
+  finish: material.finish,
+  opacity: material.opacity,
+  pigment: material.pigment,
+  densityGPerMl: material.densityTrust === 'measured' ? material.densityGPerMl : null,
+  viscosityPaS: material.viscosityTrust === 'measured' ? material.viscosityPaS : null,
+  note: material.note,
+});
+
+/** The values a draft falls back on where nothing was measured. */
+export function typicalOf(draft: MaterialDraft): { densityGPerMl: number; viscosityPaS: number } {
+  const kind = materialKind(draft.kind);
+  return {
+    densityGPerMl: (isPaint(draft.kind) ? pigmentDensity(draft.pigment) : undefined) ?? kind.densityGPerMl,
+    viscosityPaS: kind.viscosityPaS,
+  };
+}

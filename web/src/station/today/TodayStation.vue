@@ -1,0 +1,101 @@
+<script setup lang="ts">
+import type { PieceSummary } from '@icy-ribbon/contract';
+import { computed, onMounted, ref } from 'vue';
+import { sayProblem } from '../../notice/notices.ts';
+import { usePieces } from '../../store/pieces.ts';
+import { useShelf } from '../../store/shelf.ts';
+import { dueFrom } from './due.ts';
+import LastResults from './LastResults.vue';
+import PiecesInHand from './PiecesInHand.vue';
+import StartPiece from './StartPiece.vue';
+
+const RECENT = 100;
+
+const pieces = usePieces();
+const shelf = useShelf();
+const recent = ref<PieceSummary[]>([]);
+const loaded = ref(false);
+
+onMounted(async () => {
+  try {
+    await shelf.ensure();
+    recent.value = await pieces.newest(RECENT);
+    loaded.value = true;
+  } catch (error) {
+    sayProblem(error);
+  }
+});
+
+const open = computed(() => recent.value.filter((piece) => piece.phase !== 'judged'));
+const judged = computed(() => recent.value.filter((piece) => piece.phase === 'judged' && piece.photoId));
+const due = computed(() => dueFrom(recent.value, Date.now()));
+</script>
+
+<template>
+  <main class="today">
+    <div class="left">
+      <section v-if="due.length > 0" aria-labelledby="due">
+        <h2 id="due">Due</h2>
+        <ul class="due">
+          <li v-for="item in due" :key="item.id + item.what">
+            <RouterLink :to="item.to">{{ item.name }}</RouterLink>
+            <span>{{ item.what }}</span>
+          </li>
+        </ul>
+      </section>
+      <PiecesInHand :pieces="open" :loaded="loaded" />
+      <LastResults v-if="judged.length > 0" :pieces="judged.slice(0, 6)" />
+    </div>
+    <StartPiece class="start" />
+  </main>
+</template>
+
+<style scoped>
+.today {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  min-height: 100%;
+}
+
+.left {
+  display: grid;
+  gap: 24px;
+  align-content: start;
+  padding: 20px 24px;
+}
+
+.start {
+  padding: 20px 24px;
+  border-left: 1px solid var(--rule);
+  background: var(--paper);
+}
+
+.due {
+  margin: 8px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
+.due li {
+  display: flex;
+  gap: 12px;
+  padding: 6px 0 6px 12px;
+  border-left: 4px solid var(--brass);
+}
+
+.due a {
+  font-weight: 600;
+  color: var(--ink);
+}
+
+@media (width < 900px) {
+  .today {
+    grid-template-columns: 1fr;
+  }
+
+  .start {
+    border-left: 0;
+    border-top: 1px solid var(--rule);
+  }
+}
+</style>

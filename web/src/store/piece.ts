@@ -1,0 +1,229 @@
+import {
+  api,
+  photoSchema,
+  type JudgementPut,
+  type Mix,
+  type PassData,
+  type PassEvent,
+  type Photo,
+  type PhotoState,
+  type Piece,
+  type PourEvent,
+  type RoomEvent,
+} from '@icy-ribbon/contract';
+import { isPaint } from '@icy-ribbon/core/material';
+import { cupState, type CupState } from '@icy-ribbon/core/mix';
+import { pieceProgress } from '@icy-ribbon/core/piece';
+import { laidMgOf, standing } from '@icy-ribbon/core/pour';
+import { useStorage } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import type { z } from 'zod';
+import { call, upload } from '../api/client.ts';
+import { ApiProblem } from '../api/problem.ts';
+import { sendVersioned } from './versioned.ts';
+
+type MixInput = z.input<typeof api.mixes.create.body>;
+
+/** A cup of the piece in hand with all that is computed of it. */
+export interface Cup {
+  readonly mix: Mix;
+  readonly state: CupState;
+  readonly colorHex: string;
+}
+
+/** The piece in hand: its record from the server, and everything derived from it by core. */
+export const usePiece = defineStore('piece', () => {
+  const inHandId = useStorage<string | null>('icy-ribbon.piece', null);
+  const piece = ref<Piece | null>(null);
+
+  const cups = computed<Cup[]>(() =>
+    (piece.value?.mixes ?? []).map((mix) => ({
+      mix,
+      state: cupState(mix, laidMgOf(piece.value?.events ?? [], mix.id)),
+      colorHex: colorOf(mix),
+    })),
+  );
+  const events = computed(() => standing(piece.value?.events ?? []));
+  const layers = computed(() => events.value.filter((event) => event.kind === 'layer'));
+  const passes = computed(() => events.value.filter((event): event is PassEvent => event.kind === 'pass'));
+  const room = computed(() =>
+    events.value.filter((event): event is RoomEvent => event.kind === 'room').at(-1),
+  );
+  const progress = computed(() =>
+    pieceProgress({
+      cups: cups.value.map((cup) => cup.state),
+      layers: layers.value.length,
+      passes: passes.value.length,
+      photos: piece.value?.photos.length ?? 0,
+      judged: Boolean(piece.value?.judgement),
+    }),
+  );
+
+  /** Takes a piece in hand; a piece that is gone is let go of. */
+  async function open(id: string): Promise<void> {
+    inHandId.value = id;
+    try {
+      piece.value = await call(api.pieces.get, { params: { id } });
+    } catch (error) {
+      if (error instanceof ApiProblem && error.problem.status === 404) letGo();
+      throw error;
+    }
+  }
+
+  async function reload(): Promise<void> {
+    if (inHandId.value) await open(inHandId.value);
+  }
+
+  function letGo(): void {
+    inHandId.value = null;
+    piece.value = null;
+  }
+
+  function current(): Piece {
+    if (!piece.value) throw new Error('no piece in hand');
+    return piece.value;
+  }
+
+  function replaceMix(mix: Mix): void {
+    const found = current();
+    const mixes = found.mixes.some((each) => each.id === mix.id)
+      ? found.mixes.map((each) => (each.id === mix.id ? mix : each))
+      : [...found.mixes, mix];
+    piece.value = { ...found, mixes: mixes.filter((each) => each.deletedAt === null) };
+  }
+
+  async function addCup(input: MixInput): Promise<void> {
+    const body = { id: crypto.randomUUID(), ...input };
+    replaceMix(await call(api.mixes.create, { params: { pieceId: current().id }, body }));
+  }
+
+  async function changeCup(mix: Mix, changes: { name?: string; totalMg?: number }): Promise<void> {
+    const changed = await sendVersioned(mix.version, changes, (version) =>
+      call(api.mixes.update, { params: { id: mix.id }, body: { ...changes, version } }),
+    );
+    if (changed) replaceMix(changed);
+    else await reload();
+  }
+
+  async function removeCup({ id, version }: Mix): Promise<Mix> {
+    const removed = await call(api.mixes.remove, { params: { id }, query: { version } });
+    replaceMix(removed);
+    return removed;
+  }
+
+  async function restoreCup({ id, version }: Mix): Promise<void> {
+    await call(api.mixes.restore, { params: { id }, body: { version } });
+    await reload();
+  }
+
+  async function weighIn(
+    mixId: string,
+    ingredientId: string,
+    mg: number,
+    source: 'typed' | 'scale',
+  ): Promise<void> {
+    const body = { id: crypto.randomUUID(), ingredientId, mg, source };
+    replaceMix(await call(api.mixes.add, { params: { id: mixId }, body }));
+  }
+
+  async function takeBackAddition(mixId: string, additionId: string): Promise<void> {
+    replaceMix(await call(api.mixes.takeBack, { params: { id: mixId, additionId } }));
+  }
+
+  async function setActual(mix: Mix, ingredientId: string, mg: number): Promise<void> {
+    const changed = await sendVersioned(mix.version, { mg }, (version) =>
+      call(api.mixes.setActual, {
+        params: { id: mix.id, ingredientId },
+        body: { version, mg, source: 'typed' },
+      }),
+    );
+    if (changed) replaceMix(changed);
+    else await reload();
+  }
+
+  async function log(event: PourEvent): Promise<void> {
+    const found = current();
+    const answer = await call(api.pours.append, { params: { pieceId: found.id }, body: event });
+    piece.value = { ...found, events: answer.events };
+  }
+
+  const stamp = () => ({ id: crypto.randomUUID(), at: new Date().toISOString() });
+  const layDown = (mixId: string, mg: number) => log({ ...stamp(), kind: 'layer', data: { mixId, mg } });
+  const logPass = (data: PassData) => log({ ...stamp(), kind: 'pass', data });
+  const logRoom = (data: RoomEvent['data']) => log({ ...stamp(), kind: 'room', data });
+  const takeBackEvent = (eventId: string) => log({ ...stamp(), kind: 'void', data: { eventId } });
+
+  async function attachPhoto(file: Blob, state: PhotoState): Promise<void> {
+    const found = current();
+    const form = new FormData();
+    form.set('id', crypto.randomUUID());
+    form.set('state', state);
+    form.set('photo', file);
+    const photo = await upload(`/api/pieces/${found.id}/photos`, form, photoSchema);
+    piece.value = { ...current(), photos: [...current().photos, photo] };
+  }
+
+  async function removePhoto({ id, version }: Photo): Promise<Photo> {
+    const removed = await call(api.photos.remove, { params: { id }, query: { version } });
+    piece.value = { ...current(), photos: current().photos.filter((photo) => photo.id !== id) };
+    return removed;
+  }
+
+  async function restorePhoto({ id, version }: Photo): Promise<void> {
+    await call(api.photos.restore, { params: { id }, body: { version } });
+    await reload();
+  }
+
+  async function judge(judged: Omit<JudgementPut, 'version'>): Promise<void> {
+    const found = current();
+    const judgement = await sendVersioned(found.judgement?.version ?? 0, judged, (version) =>
+      call(api.judgements.put, { params: { pieceId: found.id }, body: { ...judged, version } }),
+    );
+    if (judgement) piece.value = { ...current(), judgement };
+    else await reload();
+  }
+
+  async function rename(name: string): Promise<void> {
+    const { id, version } = current();
+    await sendVersioned(version, { name }, (now) =>
+      call(api.pieces.update, { params: { id }, body: { version: now, name } }),
+    );
+    await reload();
+  }
+
+  return {
+    inHandId,
+    piece,
+    cups,
+    events,
+    layers,
+    passes,
+    room,
+    progress,
+    open,
+    reload,
+    letGo,
+    addCup,
+    changeCup,
+    removeCup,
+    restoreCup,
+    weighIn,
+    takeBackAddition,
+    setActual,
+    layDown,
+    logPass,
+    logRoom,
+    takeBackEvent,
+    attachPhoto,
+    removePhoto,
+    restorePhoto,
+    judge,
+    rename,
+  };
+});
+
+function colorOf(mix: Mix): string {
+  const paint = mix.ingredients.find((each) => isPaint(each.material.kind));
+  return (paint ?? mix.ingredients[0])?.material.colorHex ?? '#ffffff';
+}

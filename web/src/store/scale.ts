@@ -1,0 +1,32 @@
+import { api, scaleReadingSchema, type ScaleInfo, type ScaleReading } from '@icy-ribbon/contract';
+import { onBeforeUnmount, onMounted, ref } from 'vue';
+import { call } from '../api/client.ts';
+
+/** Listens to the scale for as long as the component is there. */
+export function useScale() {
+  const info = ref<ScaleInfo | null>(null);
+  const reading = ref<ScaleReading | null>(null);
+  let source: EventSource | undefined;
+
+  onMounted(async () => {
+    info.value = await call(api.scale.info);
+    source = new EventSource('/api/scale/readings');
+    source.addEventListener('message', (event: MessageEvent<string>) => {
+      const checked = scaleReadingSchema.safeParse(JSON.parse(event.data));
+      if (checked.success) reading.value = checked.data;
+    });
+    source.addEventListener('error', () => {
+      reading.value = null;
+    });
+  });
+  onBeforeUnmount(() => source?.close());
+
+  return {
+    info,
+    reading,
+    tare: () => call(api.scale.tare),
+    pour: (mg: number) => call(api.scale.pour, { body: { mg } }),
+    stop: () => call(api.scale.stop),
+    newCup: () => call(api.scale.newCup),
+  };
+}

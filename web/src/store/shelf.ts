@@ -1,0 +1,115 @@
+import {
+  api,
+  type Material,
+  type MaterialUpdate,
+  type Support,
+  type SupportUpdate,
+} from '@icy-ribbon/contract';
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+import type { z } from 'zod';
+import { call } from '../api/client.ts';
+import { sendVersioned } from './versioned.ts';
+
+type MaterialInput = z.input<typeof api.materials.create.body>;
+type SupportInput = z.input<typeof api.supports.create.body>;
+
+const PAGE_SIZE = 200;
+
+/** Materials and supports on the shelf. */
+export const useShelf = defineStore('shelf', () => {
+  const materials = ref<Material[]>([]);
+  const supports = ref<Support[]>([]);
+  const loaded = ref(false);
+
+  async function load(): Promise<void> {
+    const [materialPage, supportPage] = await Promise.all([
+      call(api.materials.list, { query: { pageSize: PAGE_SIZE } }),
+      call(api.supports.list, { query: { pageSize: PAGE_SIZE } }),
+    ]);
+    materials.value = materialPage.items;
+    supports.value = supportPage.items;
+    loaded.value = true;
+  }
+
+  async function ensure(): Promise<void> {
+    if (!loaded.value) await load();
+  }
+
+  async function addMaterial(input: MaterialInput): Promise<Material> {
+    const body = { id: crypto.randomUUID(), ...input };
+    const material = await call(api.materials.create, { body });
+    await load();
+    return material;
+  }
+
+  /** @returns false when the artist kept what was changed elsewhere */
+  async function changeMaterial(
+    id: string,
+    version: number,
+    changes: Omit<MaterialUpdate, 'version'>,
+  ): Promise<boolean> {
+    const done = await sendVersioned(version, changes, (current) =>
+      call(api.materials.update, { params: { id }, body: { ...changes, version: current } }),
+    );
+    await load();
+    return done !== undefined;
+  }
+
+  async function removeMaterial({ id, version }: Material): Promise<Material> {
+    const removed = await call(api.materials.remove, { params: { id }, query: { version } });
+    await load();
+    return removed;
+  }
+
+  async function restoreMaterial({ id, version }: Material): Promise<void> {
+    await call(api.materials.restore, { params: { id }, body: { version } });
+    await load();
+  }
+
+  async function addSupport(input: SupportInput): Promise<Support> {
+    const body = { id: crypto.randomUUID(), ...input };
+    const support = await call(api.supports.create, { body });
+    await load();
+    return support;
+  }
+
+  async function changeSupport(
+    id: string,
+    version: number,
+    changes: Omit<SupportUpdate, 'version'>,
+  ): Promise<boolean> {
+    const done = await sendVersioned(version, changes, (current) =>
+      call(api.supports.update, { params: { id }, body: { ...changes, version: current } }),
+    );
+    await load();
+    return done !== undefined;
+  }
+
+  async function removeSupport({ id, version }: Support): Promise<Support> {
+    const removed = await call(api.supports.remove, { params: { id }, query: { version } });
+    await load();
+    return removed;
+  }
+
+  async function restoreSupport({ id, version }: Support): Promise<void> {
+    await call(api.supports.restore, { params: { id }, body: { version } });
+    await load();
+  }
+
+  return {
+    materials,
+    supports,
+    loaded,
+    load,
+    ensure,
+    addMaterial,
+    changeMaterial,
+    removeMaterial,
+    restoreMaterial,
+    addSupport,
+    changeSupport,
+    removeSupport,
+    restoreSupport,
+  };
+});

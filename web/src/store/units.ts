@@ -1,0 +1,51 @@
+import { convert } from '@icy-ribbon/core/unit';
+import { useStorage } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed } from 'vue';
+import { CHOICES, DIGITS, type ChosenUnits, type ShownQuantity } from './unitChoices.ts';
+
+/** The units the artist reads and types; everything inside stays in mg, ml, mm and °C. */
+export const useUnits = defineStore('units', () => {
+  const chosen = useStorage<ChosenUnits>('icy-ribbon.units', {
+    mass: 'g',
+    volume: 'ml',
+    length: 'cm',
+    temperature: 'C',
+  });
+
+  const unitOf = computed(
+    () =>
+      (quantity: ShownQuantity): string =>
+        chosen.value[quantity],
+  );
+
+  /** A stored value (mg, ml, mm, °C) in the chosen unit. */
+  function fromBase(quantity: ShownQuantity, value: number): number {
+    return convert(value, CHOICES[quantity].base, chosen.value[quantity]);
+  }
+
+  function toBase(quantity: ShownQuantity, value: number): number {
+    return convert(value, chosen.value[quantity], CHOICES[quantity].base);
+  }
+
+  function digits(quantity: ShownQuantity, fine = false): number {
+    const [coarse, exact] = DIGITS[chosen.value[quantity]];
+    return fine ? exact : coarse;
+  }
+
+  /** "30.0 g": number and unit; `fine` adds the digits that matter at the scale. */
+  function show(quantity: ShownQuantity, value: number, fine = false): string {
+    return `${showNumber(quantity, value, fine)} ${unitLabel(quantity)}`;
+  }
+
+  function showNumber(quantity: ShownQuantity, value: number, fine = false): string {
+    return fromBase(quantity, value).toFixed(digits(quantity, fine));
+  }
+
+  function unitLabel(quantity: ShownQuantity): string {
+    const unit = chosen.value[quantity];
+    return quantity === 'temperature' ? `°${unit}` : unit;
+  }
+
+  return { chosen, unitOf, fromBase, toBase, digits, show, showNumber, unitLabel };
+});
