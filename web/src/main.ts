@@ -2,11 +2,14 @@ import '@fontsource-variable/figtree/index.css';
 import './app/theme.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
+import { z } from 'zod';
 import App from './app/App.vue';
 import { carryNonce } from './app/nonce.ts';
 import { router } from './app/router.ts';
 import { sayProblem } from './notice/notices.ts';
 
+/** The content policy allows no code made from text, so Zod must not try. */
+z.config({ jitless: true });
 carryNonce();
 
 const app = createApp(App);

@@ -256,7 +256,7 @@ function judge(truth: SceneTruth, told: DemoPiece): Omit<JudgementPut, 'version'
   const share = (label: string) => truth.shares[label] ?? 0;
   const colored = 1 - share('base');
   return {
-    cells: degree(truth.cells.count, [15, 80, 250, 600]),
+    cells: degree(truth.cells.perCm2, [0.3, 0.9, 1.5, 2.4]),
     lacing: degree(share('activator') / Math.max(0.01, colored), [0.03, 0.08, 0.14, 0.22]),
     petals: degree(colored, [0.08, 0.2, 0.35, 0.6]),
     mud: degree(share('mud') / Math.max(0.01, colored), [0.01, 0.05, 0.12, 0.25]),

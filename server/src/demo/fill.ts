@@ -7,7 +7,7 @@ import { createMaterial, materialOfKind } from '../material/material.queries.ts'
 import { stockStarterShelf } from '../material/starter.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 import { importPiece } from '../piece/document.ts';
-import { createSupport } from '../support/support.queries.ts';
+import { createSupport, listSupports } from '../support/support.queries.ts';
 import { buildDemoPiece } from './build.ts';
 import { SCENARIO } from './scenario.ts';
 import { DEMO_PAINTS, DEMO_SUPPORTS, type DemoPaintName, type DemoSupportName } from './shelf.ts';
@@ -56,9 +56,13 @@ async function stockShelf(trx: Writer, makeId: () => string) {
       note: '',
     });
   }
+  const { items: shelf } = await listSupports(trx, { page: 1, pageSize: 200 });
   const supports = {} as Record<DemoSupportName, Awaited<ReturnType<typeof createSupport>>>;
   for (const name of Object.keys(DEMO_SUPPORTS) as DemoSupportName[]) {
-    supports[name] = await createSupport(trx, { ...DEMO_SUPPORTS[name], id: makeId() });
+    const wanted = DEMO_SUPPORTS[name];
+    supports[name] =
+      shelf.find((support) => support.name === wanted.name) ??
+      (await createSupport(trx, { ...wanted, id: makeId() }));
   }
   const media = new Map<MaterialKind, Material>();
   for (const kind of MEDIA) {

@@ -31,7 +31,12 @@ export const DEMO_PAINTS = {
   rain: tube('Rain', '#6f93a8', 'organic'),
   kelp: tube('Kelp', '#2f5a4c', 'organic', { kind: 'student-tube' }),
   foam: tube('Foam', '#cfe3e2', 'titanium-white', { kind: 'fluid' }),
-  plum: tube('Plum skin', '#5a2f4a', 'organic', { kind: 'soft-body' }),
+  tide: tube('Deep tide', '#1f3d4d', 'organic', { kind: 'fluid' }),
+  ember: tube('Ember', '#b0512e', 'organic', { kind: 'fluid' }),
+  gilt: tube('Old gilt', '#b5924a', 'metallic', { kind: 'fluid', finish: 'metallic' }),
+  moss: tube('Moss', '#6f8a5a', 'organic', { kind: 'fluid' }),
+  pebble: tube('Pebble', '#d9d2c4', 'titanium-white', { kind: 'fluid', opacity: 'opaque' }),
+  plum: tube('Plum skin', '#5a2f4a', 'organic', { kind: 'fluid' }),
   wall: tube('Quay white', '#f2f0ea', 'titanium-white', { kind: 'wall-paint', opacity: 'opaque' }),
 } as const satisfies Record<string, DemoPaint>;
 

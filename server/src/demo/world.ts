@@ -32,7 +32,7 @@ export function outcomeOf(
   const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value));
   return {
     petals: clamp(passes.length + (technique === 'dutch' ? 2 : 0), 4, 8),
-    reach: clamp(0.92 - 0.22 * thickness - 0.2 * digging, 0.5, 1.15),
+    reach: clamp(1.16 - 0.24 * thickness - 0.25 * digging, 0.6, 1.3),
     cellMedianMm: clamp(2.6 * Math.exp(0.55 * thickness), 0.9, 6),
     cellsPerCm2: clamp(1.9 * Math.exp(-0.9 * thickness), 0.3, 5),
     lacingWidthMm: technique === 'bloom' ? 0.75 : 0.5,

@@ -14,6 +14,10 @@ const PAINTS: readonly PaintLine[] = [
   ['Warm red', '#b8322c', 'artist-tube', 'organic'],
   ['Ochre', '#c08a2e', 'artist-tube', 'earth'],
   ['Copper', '#a8623a', 'artist-tube', 'metallic', 'metallic'],
+  ['Fluid white', '#f0efea', 'fluid', 'titanium-white'],
+  ['Fluid teal', '#17656b', 'fluid', 'organic'],
+  ['Fluid magenta', '#a2305f', 'fluid', 'organic'],
+  ['Fluid gold', '#b8923f', 'fluid', 'metallic', 'metallic'],
   ['Wall white', '#f5f4ef', 'wall-paint', 'titanium-white'],
 ];
 

@@ -112,7 +112,7 @@ useShortcuts('Everywhere', [
 .frame {
   display: grid;
   height: 100%;
-  grid-template-columns: 84px minmax(0, 1fr) auto;
+  grid-template-columns: 94px minmax(0, 1fr) auto;
   grid-template-rows: auto auto auto minmax(0, 1fr);
   grid-template-areas:
     'rail top top'
@@ -172,7 +172,7 @@ useShortcuts('Everywhere', [
 
 @media (width < 900px) {
   .frame {
-    grid-template-columns: 68px minmax(0, 1fr) auto;
+    grid-template-columns: 92px minmax(0, 1fr) auto;
   }
 }
 </style>

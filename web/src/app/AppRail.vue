@@ -7,13 +7,14 @@ import { STATIONS, type StationName } from './stations.ts';
 const route = useRoute();
 const store = usePiece();
 
-const STEP = 92;
-const TOP = 44;
-const MIDDLE = 42;
+const STEP = 72;
+const TOP = 40;
+const MIDDLE = 19;
+const WIDTH = 40;
 
 const nodes = STATIONS.map((station, index) => ({
   ...station,
-  x: MIDDLE + (index % 2 === 0 ? -7 : 7),
+  x: MIDDLE + (index % 2 === 0 ? -5 : 5),
   y: TOP + index * STEP,
 }));
 
@@ -43,7 +44,7 @@ function target(name: StationName, needsPiece: boolean) {
 
 <template>
   <nav class="rail" aria-label="Stations">
-    <svg :width="84" :height="TOP + STEP * nodes.length" aria-hidden="true">
+    <svg :width="WIDTH" :height="TOP + STEP * nodes.length" aria-hidden="true">
       <path class="line" :d="line(0, nodes.length - 1)" />
       <path v-if="reached > 0" class="come" :d="line(0, reached)" />
       <circle
@@ -124,8 +125,7 @@ li {
 a,
 .closed {
   display: block;
-  padding: 38px 0 10px;
-  text-align: center;
+  padding: 14px 0 14px 40px;
   font-size: 14px;
   color: var(--ink);
   text-decoration: none;

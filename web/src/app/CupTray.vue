@@ -8,7 +8,7 @@ import { useUnits } from '../store/units.ts';
 
 const store = usePiece();
 const units = useUnits();
-const open = useStorage('icy-ribbon.tray', true);
+const wanted = useStorage('icy-ribbon.tray', true);
 
 const rows = computed(() =>
   store.cups.map(({ mix, state, colorHex }) => {
@@ -31,11 +31,12 @@ const rows = computed(() =>
     };
   }),
 );
+const open = computed(() => wanted.value && rows.value.length > 0);
 </script>
 
 <template>
   <aside class="tray" :class="{ closed: !open }" aria-label="Tray">
-    <button class="plain-button handle" :aria-expanded="open" @click="open = !open">
+    <button class="plain-button handle" :aria-expanded="open" @click="wanted = !wanted">
       <span>Tray</span>
       <span class="soft">{{ rows.length }}</span>
     </button>
@@ -60,7 +61,6 @@ const rows = computed(() =>
         </div>
       </li>
     </ul>
-    <p v-if="open && rows.length === 0" class="soft empty">The cups of the piece in hand stand here.</p>
   </aside>
 </template>
 
@@ -131,11 +131,6 @@ li svg {
 
 .look.small {
   font-weight: 600;
-}
-
-.empty {
-  padding: 0 16px;
-  font-size: 14px;
 }
 
 @media (width < 900px) {

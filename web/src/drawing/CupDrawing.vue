@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
-import { drawLayers, levelCm, type CupLayer, type CupShape } from './cup.ts';
+import { drawLayers, LABEL_SPACE, levelCm, type CupLayer, type CupShape } from './cup.ts';
 
 const props = withDefaults(
   defineProps<{
@@ -8,15 +8,14 @@ const props = withDefaults(
     layers: readonly CupLayer[];
     pxPerCm: number;
     title: string;
-    labels?: boolean;
+    labels?: 'grams' | 'words';
     /** A line to fill up to, in ml from the bottom. */
     targetMl?: number | undefined;
     show?: (mg: number) => string;
   }>(),
-  { labels: true, targetMl: undefined, show: (mg: number) => `${(mg / 1000).toFixed(1)} g` },
+  { labels: 'words', targetMl: undefined, show: (mg: number) => `${(mg / 1000).toFixed(1)} g` },
 );
 
-const LABEL_SPACE = 84;
 const PAD = 4;
 const hatch = useId();
 
@@ -32,7 +31,7 @@ const targetY = computed(() =>
     ? undefined
     : height.value - levelCm(props.shape, props.targetMl) * props.pxPerCm,
 );
-const total = computed(() => width.value + (props.labels ? LABEL_SPACE : 0));
+const total = computed(() => width.value + LABEL_SPACE[props.labels]);
 </script>
 
 <template>
@@ -56,12 +55,11 @@ const total = computed(() => width.value + (props.labels ? LABEL_SPACE : 0));
         class="layer"
       />
       <path v-if="layer.state === 'toCome'" :d="layer.path" :fill="`url(#${hatch})`" />
-      <template v-if="labels">
-        <path class="leader" :d="`M${layer.edgeX + 1} ${layer.middleY}L${width + 4} ${layer.labelY}`" />
-        <text :x="width + 7" :y="layer.labelY + 4">
-          <tspan class="grams">{{ show(layer.mg) }}</tspan>
-        </text>
-      </template>
+      <path class="leader" :d="`M${layer.edgeX + 1} ${layer.middleY}L${width + 4} ${layer.labelY}`" />
+      <text :x="width + 7" :y="layer.labelY + 4">
+        <tspan class="grams">{{ show(layer.mg) }}</tspan>
+        <tspan v-if="labels === 'words'" class="role" dx="3">{{ layer.role }}</tspan>
+      </text>
     </g>
     <path class="outline" :d="outline" />
     <line v-if="targetY !== undefined" class="target" x1="-4" :x2="width + 4" :y1="targetY" :y2="targetY" />
@@ -98,6 +96,11 @@ svg {
 .grams {
   font-size: 13px;
   fill: var(--ink);
+}
+
+.role {
+  font-size: 12px;
+  fill: var(--ink-soft);
 }
 
 .target {

@@ -15,9 +15,8 @@ export interface RibbonCup {
 
 const props = defineProps<{ cups: readonly RibbonCup[]; technique: Technique }>();
 
-const LABEL_ROWS = 3;
-const ROW_PX = 15;
-const MIDDLE = LABEL_ROWS * ROW_PX + 36;
+const LABEL_Y = 18;
+const MIDDLE = 62;
 const HEIGHT = MIDDLE + 54;
 const MARGIN = 8;
 
@@ -51,7 +50,6 @@ const beads = computed(() => {
   const placed = placeBeads(props.cups, {
     width: width.value,
     margin: MARGIN,
-    rows: LABEL_ROWS,
     charWidth: 7,
   });
   return placed.map((bead) => {
@@ -60,7 +58,7 @@ const beads = computed(() => {
       ...bead,
       ...cup,
       y: ribbonAt(bead.x / width.value, MIDDLE).y,
-      labelY: (LABEL_ROWS - bead.labelRow) * ROW_PX,
+      labelY: LABEL_Y,
     };
   });
 });
@@ -116,7 +114,7 @@ const spoken = computed(() =>
         </text>
         <text class="name" :x="bead.labelX" :y="bead.labelY">{{ bead.name }}</text>
       </g>
-      <text v-if="cups.length === 0" class="empty" :x="width / 2" :y="MIDDLE - 40">
+      <text v-if="cups.length === 0" class="empty" :x="width / 2" :y="LABEL_Y + 4">
         Every cup becomes a bead here, thick at the left, thin at the right.
       </text>
     </svg>

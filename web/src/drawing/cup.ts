@@ -42,6 +42,8 @@ export function levelCm(shape: CupShape, volumeMl: number): number {
 export interface CupLayer {
   readonly id: string;
   readonly label: string;
+  /** The word that is written beside the grams. */
+  readonly role: string;
   readonly colorHex: string;
   readonly mg: number;
   readonly volumeMl: number;
@@ -56,6 +58,8 @@ export interface DrawnLayer extends CupLayer {
 }
 
 const LABEL_PX = 15;
+/** Width kept beside a cup for its labels, pixels: grams alone, or grams and what it is. */
+export const LABEL_SPACE = { grams: 62, words: 104 } as const;
 
 /**
  * Lays ingredients into a drawn cup from the bottom up and finds a place for each label beside it.

@@ -20,10 +20,11 @@ function volumeMl(mix: Mix, mgOf: (index: number) => number): number {
 /** What is weighed in from the bottom up, and on top of it what is still to come. */
 export function layersOf({ mix, state }: Cup): CupLayer[] {
   const layer = (index: number, mg: number, place: CupLayer['state']): CupLayer => {
-    const { id, material } = mix.ingredients[index]!;
+    const { id, role, material } = mix.ingredients[index]!;
     return {
       id,
       label: material.name,
+      role,
       colorHex: material.colorHex,
       mg,
       volumeMl: toG(mg) / material.densityGPerMl,
@@ -37,5 +38,13 @@ export function layersOf({ mix, state }: Cup): CupLayer[] {
       : mix.ingredients.map((each, index) =>
           layer(index, each.targetMg - (state.actualIngredientMg[index] ?? 0), 'toCome'),
         );
-  return [...inCup, ...toCome].filter((each) => each.mg > 0);
+  return [...inCup, ...toCome.filter((each) => isWorthDrawing(each, mix))].filter((each) => each.mg > 0);
+}
+
+const TRIFLE = 0.03;
+
+/** What is missing within a hand's precision is not drawn as still to come. */
+function isWorthDrawing(layer: CupLayer, mix: Mix): boolean {
+  const target = mix.ingredients.find((each) => each.id === layer.id)?.targetMg ?? 0;
+  return layer.mg > TRIFLE * target;
 }

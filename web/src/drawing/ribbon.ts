@@ -23,46 +23,86 @@ export interface PlacedBead {
   readonly tailFrom: number;
   readonly tailTo: number;
   readonly beyond: 'thick' | 'thin' | null;
+  /** Middle of the label; labels fan out sideways so that none covers another. */
   readonly labelX: number;
-  readonly labelRow: number;
 }
 
 export interface RibbonFrame {
   readonly width: number;
   readonly margin: number;
-  readonly rows: number;
   readonly charWidth: number;
 }
 
-/**
- * Places beads and their labels along a ribbon of so many pixels. Labels that would overlap move to the
- * next row, and sideways when all rows are taken.
- */
+const LABEL_GAP = 10;
+
+/** Places beads along a ribbon of so many pixels, and their labels in one row above, in the same order. */
 export function placeBeads(beads: readonly BeadInput[], frame: RibbonFrame): PlacedBead[] {
   const inner = frame.width - 2 * frame.margin;
   const toX = (share: number) => frame.margin + Math.min(1, Math.max(0, share)) * inner;
-  const rowEnds = Array.from({ length: frame.rows }, () => -Infinity);
-  return [...beads]
-    .sort((a, b) => b.viscosityPaS - a.viscosityPaS)
-    .map((bead) => {
-      const share = alongRibbon(bead.viscosityPaS);
-      const x = toX(share);
-      const half = (bead.name.length * frame.charWidth) / 2;
-      const free = rowEnds.findIndex((end) => x - half > end + 6);
-      const labelRow = free >= 0 ? free : rowEnds.indexOf(Math.min(...rowEnds));
-      const wanted = free >= 0 ? x : (rowEnds[labelRow] ?? 0) + half + 6;
-      const labelX = Math.min(frame.width - half - 2, Math.max(half + 2, wanted));
-      rowEnds[labelRow] = labelX + half;
-      return {
-        id: bead.id,
-        x,
-        tailFrom: toX(share - bead.spreadLn / SPAN),
-        tailTo: toX(share + bead.spreadLn / SPAN),
-        beyond: share < 0 ? 'thick' : share > 1 ? 'thin' : null,
-        labelX,
-        labelRow,
-      };
-    });
+  const sorted = [...beads].sort((a, b) => b.viscosityPaS - a.viscosityPaS);
+  const shares = sorted.map((bead) => alongRibbon(bead.viscosityPaS));
+  const labelX = spreadApart(
+    shares.map(toX),
+    sorted.map((bead) => bead.name.length * frame.charWidth + LABEL_GAP),
+    frame.width,
+  );
+  return sorted.map((bead, index) => {
+    const share = shares[index] ?? 0;
+    return {
+      id: bead.id,
+      x: toX(share),
+      tailFrom: toX(share - bead.spreadLn / SPAN),
+      tailTo: toX(share + bead.spreadLn / SPAN),
+      beyond: share < 0 ? 'thick' : share > 1 ? 'thin' : null,
+      labelX: labelX[index] ?? 0,
+    };
+  });
+}
+
+/**
+ * Moves sorted middles apart until blocks of the given widths no longer overlap, each run of touching
+ * blocks staying centered on what it labels, and all within 0 and `limit`.
+ */
+export function spreadApart(wanted: readonly number[], widths: readonly number[], limit: number): number[] {
+  interface Run {
+    start: number;
+    width: number;
+    readonly members: number[];
+  }
+  const settle = (run: Run): Run => {
+    let offset = 0;
+    let sum = 0;
+    for (const index of run.members) {
+      const width = widths[index] ?? 0;
+      sum += (wanted[index] ?? 0) - (offset + width / 2);
+      offset += width;
+    }
+    const start = Math.max(0, Math.min(limit - run.width, sum / run.members.length));
+    return { ...run, start };
+  };
+  const runs: Run[] = [];
+  wanted.forEach((_, index) => {
+    let run = settle({ start: 0, width: widths[index] ?? 0, members: [index] });
+    for (let last = runs.at(-1); last && last.start + last.width > run.start; last = runs.at(-1)) {
+      runs.pop();
+      run = settle({
+        start: 0,
+        width: last.width + run.width,
+        members: [...last.members, ...run.members],
+      });
+    }
+    runs.push(run);
+  });
+  const middles: number[] = [];
+  for (const run of runs) {
+    let offset = run.start;
+    for (const index of run.members) {
+      const width = widths[index] ?? 0;
+      middles[index] = offset + width / 2;
+      offset += width;
+    }
+  }
+  return middles;
 }
 
 /** The ribbon's middle line and half-height at a share of its length: it thins and flows to the right. */

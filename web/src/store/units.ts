@@ -39,7 +39,8 @@ export const useUnits = defineStore('units', () => {
   }
 
   function showNumber(quantity: ShownQuantity, value: number, fine = false): string {
-    return fromBase(quantity, value).toFixed(digits(quantity, fine));
+    const shown = fromBase(quantity, value).toFixed(digits(quantity, fine));
+    return quantity === 'length' ? String(Number(shown)) : shown;
   }
 
   function unitLabel(quantity: ShownQuantity): string {

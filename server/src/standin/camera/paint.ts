@@ -50,11 +50,19 @@ export function paintScene(scene: Scene, longSidePx: number): Painting {
   }
   const shares: Record<string, number> = {};
   for (const [label, count] of counts) shares[label] = count / faceCount;
+  const coloredCm2 = ((1 - (shares.base ?? 0)) * faceCount) / (scale * scale) / 100;
   return {
     widthPx,
     heightPx,
     pixels,
-    truth: { shares, cells: { count: brush.cells.count, medianMm: median(brush.cells.radii) * 2 } },
+    truth: {
+      shares,
+      cells: {
+        count: brush.cells.count,
+        medianMm: median(brush.cells.radii) * 2,
+        perCm2: brush.cells.count / coloredCm2,
+      },
+    },
   };
 }
 

@@ -22,5 +22,10 @@ export interface Scene {
 export interface SceneTruth {
   /** Shares of the face, 0 to 1, by label: "base", "activator", "mud", "color 1" and so on. */
   readonly shares: Readonly<Record<string, number>>;
-  readonly cells: { readonly count: number; readonly medianMm: number };
+  /** Density is per square centimeter of the colored area. */
+  readonly cells: {
+    readonly count: number;
+    readonly medianMm: number;
+    readonly perCm2: number;
+  };
 }

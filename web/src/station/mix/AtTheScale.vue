@@ -224,6 +224,9 @@ useShortcuts('At the scale', [
     </section>
     <section class="step">
       <p class="now">{{ current ? sentence : 'This cup is done.' }}</p>
+      <Button class="done" type="primary" size="large" :loading="busy" @click="doneNext">
+        {{ current ? 'Done, next' : nextCup ? `Next cup: ${nextCup.mix.name}` : 'Back to the cups' }}
+      </Button>
       <p class="soft">
         {{
           current
@@ -250,9 +253,6 @@ useShortcuts('At the scale', [
         {{ isFullscreen ? 'Leave full screen' : 'Full screen' }}
       </Button>
       <RouterLink class="to-bench" :to="{ name: 'mix', params: { pieceId } }">Back to the cups</RouterLink>
-      <Button type="primary" size="large" :loading="busy" @click="doneNext">
-        {{ current ? 'Done, next' : nextCup ? `Next cup: ${nextCup.mix.name}` : 'Back to the cups' }}
-      </Button>
     </ScalePanel>
   </main>
   <main v-else class="gone">
@@ -301,6 +301,8 @@ useShortcuts('At the scale', [
 
 .step {
   grid-column: 1 / -1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
   padding: 12px 32px;
   border-top: 1px solid var(--rule);
 }
@@ -308,6 +310,13 @@ useShortcuts('At the scale', [
 .now {
   font-size: 24px;
   font-weight: 500;
+}
+
+.done {
+  grid-column: 2;
+  grid-row: 1 / span 2;
+  align-self: center;
+  min-height: 56px;
 }
 
 .to-bench {

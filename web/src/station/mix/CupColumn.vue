@@ -13,7 +13,7 @@ import { usePiece, type Cup } from '../../store/piece.ts';
 import { useUnits } from '../../store/units.ts';
 import { partsWords, ROLE_LABELS } from '../words.ts';
 
-const props = defineProps<{ cup: Cup; pxPerCm: number }>();
+const props = defineProps<{ cup: Cup; pxPerCm: number; labels: 'grams' | 'words' }>();
 
 const store = usePiece();
 const units = useUnits();
@@ -66,6 +66,7 @@ async function remove(): Promise<void> {
       :shape="shape"
       :layers="layers"
       :px-per-cm="pxPerCm"
+      :labels="labels"
       :title="title"
       :show="(mg) => units.show('mass', mg)"
     />
@@ -121,7 +122,7 @@ async function remove(): Promise<void> {
 <style scoped>
 .cup {
   display: grid;
-  width: 156px;
+  min-width: 138px;
 }
 
 .caption {

@@ -73,6 +73,7 @@ useShortcuts('Mix', [
 <style scoped>
 main {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto minmax(0, 1fr) auto;
   height: 100%;
 }

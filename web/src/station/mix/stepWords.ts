@@ -4,7 +4,9 @@ import type { WeighingStep } from '@icy-ribbon/core/mix';
 /** One step at the scale as a sentence in the trade's words. */
 export function stepWords(step: WeighingStep, mix: Mix, show: (mg: number) => string): string {
   const ingredient = mix.ingredients.find((each) => each.id === step.ingredientId);
-  const name = ingredient?.material.name ?? 'it';
+  const shelfName = ingredient?.material.name ?? 'it';
+  const isPaint = ingredient?.role === 'paint';
+  const name = isPaint ? shelfName : shelfName.charAt(0).toLowerCase() + shelfName.slice(1);
   const amount = show(step.mg);
   switch (step.portion) {
     case 'half':
@@ -14,7 +16,7 @@ export function stepWords(step: WeighingStep, mix: Mix, show: (mg: number) => st
     case 'step':
       return `Stir in ${amount} ${name}, a little at a time, until smooth.`;
     case 'all':
-      return ingredient?.role === 'paint'
+      return isPaint
         ? `Add ${amount} ${name} and stir it smooth against the side.`
         : `Stir in ${amount} ${name} until smooth.`;
   }

@@ -73,7 +73,7 @@ async function keep(): Promise<void> {
           id="try-next"
           v-model:value="draft.tryNext"
           :rows="2"
-          :auto-size="{ minRows: 1, maxRows: 4 }"
+          
         />
       </FieldRow>
     </div>

@@ -33,10 +33,8 @@ const air = computed(() => {
         <span v-else class="no-photo">no photo</span>
         <span>
           <span class="name">{{ piece.name }}</span>
-          <span class="soft small"
-            >{{ TECHNIQUE_LABELS[piece.technique] }}, {{ dateWords(piece.createdAt) }}</span
-          >
-          <span class="soft small">{{ piece.support.name }}</span>
+          <span class="soft small">{{ TECHNIQUE_LABELS[piece.technique] }}, {{ piece.support.name }}</span>
+          <span class="soft small">{{ dateWords(piece.createdAt) }}</span>
         </span>
       </RouterLink>
     </td>
@@ -64,6 +62,10 @@ td {
   padding: 8px 20px 8px 0;
   border-top: 1px solid var(--rule);
   vertical-align: middle;
+}
+
+.piece {
+  min-width: 270px;
 }
 
 .piece a {

@@ -32,7 +32,7 @@ watchEffect(() => {
 const options = computed(() => [
   ...shelf.supports.map((support) => ({
     value: support.id,
-    label: `${support.name} (${units.showNumber('length', support.widthMm)} × ${units.show('length', support.heightMm)})`,
+    label: `${support.name}, ${units.show('length', support.sideDepthMm)} deep`,
   })),
   { value: NEW, label: 'Enter another support …' },
 ]);
@@ -86,6 +86,7 @@ async function start(): Promise<void> {
 <style scoped>
 form {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
   margin-top: 12px;
 }
