@@ -1,7 +1,8 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import SqliteFile from 'better-sqlite3';
-import { Kysely, SqliteDialect } from 'kysely';
+import { Kysely } from 'kysely';
+import { TransactionalSqliteDialect } from './dialect.ts';
 import { migrate } from './migrate.ts';
 import type { Database } from './schema.ts';
 
@@ -23,7 +24,7 @@ export async function openDatabase(
   file.pragma('synchronous = FULL');
   file.pragma('foreign_keys = ON');
   file.pragma('busy_timeout = 5000');
-  const db = new Kysely<Database>({ dialect: new SqliteDialect({ database: file }) });
+  const db = new Kysely<Database>({ dialect: new TransactionalSqliteDialect(file) });
   const backup = await migrate(db as unknown as Kysely<unknown>, file, stamp);
   return { db, backup };
 }

@@ -26,7 +26,6 @@ import type { DemoPaintName } from './shelf.ts';
 import { outcomeOf } from './world.ts';
 
 const DAY_MS = 86_400_000;
-const PHOTO_LONG_SIDE_PX = 1050;
 const STAGES_IN_ORDER = ['started', 'weighing', 'mixed', 'laid', 'blown', 'photo', 'judged'] as const;
 
 export interface DemoStock {
@@ -39,8 +38,7 @@ export interface DemoStock {
 export async function buildDemoPiece(
   told: DemoPiece,
   stock: DemoStock,
-  now: Date,
-  random: Random,
+  { now, random, photoLongSidePx }: { now: Date; random: Random; photoLongSidePx: number },
 ): Promise<PieceDocument> {
   const clock = makeClock(new Date(now.getTime() - told.startedDaysAgo * DAY_MS));
   const reached = (stage: DemoPiece['until']) =>
@@ -68,7 +66,9 @@ export async function buildDemoPiece(
   const events: PourEvent[] = [];
   if (reached('laid')) events.push(...layDown(mixes, clock, makeId, random));
   if (reached('blown')) events.push(...blow(told.passes, clock, makeId));
-  const picture = reached('photo') ? await takePhoto(told, stock, mixes, events, random) : undefined;
+  const picture = reached('photo')
+    ? await takePhoto(told, stock, mixes, events, random, photoLongSidePx)
+    : undefined;
   const photoId = makeId();
   const piece: Piece = {
     ...record,
@@ -221,6 +221,7 @@ async function takePhoto(
   mixes: readonly Mix[],
   events: readonly PourEvent[],
   random: Random,
+  longSidePx: number,
 ): Promise<{ image: Buffer; widthPx: number; heightPx: number; truth: SceneTruth }> {
   const colors = mixes.filter((mix) => mix.role === 'color');
   const passes = events.filter((event) => event.kind === 'pass').map((event): PassData => event.data);
@@ -240,7 +241,7 @@ async function takePhoto(
         passes,
       ),
     },
-    PHOTO_LONG_SIDE_PX,
+    longSidePx,
   );
   const jpeg = await sharp(painting.pixels, {
     raw: { width: painting.widthPx, height: painting.heightPx, channels: 3 },

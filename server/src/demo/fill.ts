@@ -13,6 +13,7 @@ import { SCENARIO } from './scenario.ts';
 import { DEMO_PAINTS, DEMO_SUPPORTS, type DemoPaintName, type DemoSupportName } from './shelf.ts';
 
 const SEED = 20_260_301;
+const PHOTO_LONG_SIDE_PX = 1050;
 const MEDIA: readonly MaterialKind[] = [
   'flow-conditioner',
   'cell-conditioner',
@@ -28,7 +29,7 @@ const MEDIA: readonly MaterialKind[] = [
 export async function fillDemo(
   db: Db,
   files: PhotoFiles,
-  options: { wanted: boolean; now: Date; say: (line: string) => void },
+  options: { wanted: boolean; now: Date; say: (line: string) => void; photoLongSidePx?: number },
 ): Promise<void> {
   await stockStarterShelf(db);
   if (!options.wanted) return;
@@ -36,11 +37,16 @@ export async function fillDemo(
   if (used) return;
   options.say('Making the demo studio (a few seconds) ...');
   const random = seededRandom(SEED);
+  const photoLongSidePx = options.photoLongSidePx ?? PHOTO_LONG_SIDE_PX;
   const makeId = () => seededUuid(random);
   const stock = await db.transaction().execute((trx) => stockShelf(trx, makeId));
   for (const told of SCENARIO) {
     const support = stock.supports[told.support];
-    const document = await buildDemoPiece(told, { ...stock, support }, options.now, random);
+    const document = await buildDemoPiece(
+      told,
+      { ...stock, support },
+      { now: options.now, random, photoLongSidePx },
+    );
     await importPiece(db, files, document);
   }
 }

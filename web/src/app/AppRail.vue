@@ -141,6 +141,6 @@ a[aria-current] {
 
 .closed {
   color: var(--ink-soft);
-  opacity: 0.6;
+  font-style: italic;
 }
 </style>

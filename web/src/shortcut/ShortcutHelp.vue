@@ -1,8 +1,14 @@
 <script setup lang="ts">
+import { useEventListener } from '@vueuse/core';
 import { Modal } from 'ant-design-vue';
 import { shortcutGroups } from './shortcuts.ts';
 
 const open = defineModel<boolean>('open', { required: true });
+
+/** Wherever the focus is, Escape closes the help. */
+useEventListener(window, 'keydown', (event) => {
+  if (event.key === 'Escape') open.value = false;
+});
 </script>
 
 <template>

@@ -69,12 +69,7 @@ async function keep(): Promise<void> {
         :error="messageAt(problem, 'cellSizeMm')"
       />
       <FieldRow label="What to try next" for="try-next" :error="messageAt(problem, 'tryNext')">
-        <Textarea
-          id="try-next"
-          v-model:value="draft.tryNext"
-          :rows="2"
-          
-        />
+        <Textarea id="try-next" v-model:value="draft.tryNext" :rows="2" />
       </FieldRow>
     </div>
     <Button :type="changed ? 'primary' : 'default'" html-type="submit" :loading="busy" :disabled="!changed">

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+const CI = Boolean(process.env.CI);
+
+export default defineConfig({
+  testDir: '.',
+  timeout: 120_000,
+  expect: { timeout: 15_000 },
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  forbidOnly: CI,
+  outputDir: '../test-results',
+  reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['json'], ['line']] : 'line',
+  use: {
+    viewport: { width: 1280, height: 800 },
+    trace: 'off',
+    actionTimeout: 15_000,
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+});

@@ -1,0 +1,118 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { test as base, expect, type Page } from '@playwright/test';
+
+const ROOT = resolve(import.meta.dirname, '../..');
+
+/** The built product on a data folder of its own, which outlives the server. */
+export class Studio {
+  readonly folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-e2e-'));
+  #server: ChildProcess | undefined;
+  readonly #port: number;
+  readonly #env: Record<string, string>;
+
+  constructor(port: number, env: Record<string, string>) {
+    this.#port = port;
+    this.#env = env;
+  }
+
+  get address(): string {
+    return `http://127.0.0.1:${this.#port}`;
+  }
+
+  async start(): Promise<void> {
+    const server = spawn(process.execPath, [join(ROOT, 'server/dist/main.js')], {
+      env: {
+        ...process.env,
+        ICY_RIBBON_PORT: String(this.#port),
+        ICY_RIBBON_DATA: this.folder,
+        ...this.#env,
+      },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    this.#server = server;
+    await new Promise<void>((started, failed) => {
+      let said = '';
+      const listen = (chunk: Buffer) => {
+        said += chunk.toString();
+        if (said.includes('Icy Ribbon is at')) started();
+      };
+      server.stdout.on('data', listen);
+      server.stderr.on('data', listen);
+      server.on('exit', () => failed(new Error(`the server ended: ${said}`)));
+    });
+  }
+
+  /** Ends the server at once, as a power cut would (SIGKILL), and starts it again. */
+  async killAndRestart(): Promise<void> {
+    await this.#end('SIGKILL');
+    await this.start();
+  }
+
+  async close(): Promise<void> {
+    await this.#end('SIGTERM');
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+
+  async #end(signal: NodeJS.Signals): Promise<void> {
+    const server = this.#server;
+    if (!server || server.exitCode !== null) return;
+    server.removeAllListeners('exit');
+    const ended = new Promise((done) => server.once('exit', done));
+    server.kill(signal);
+    await ended;
+  }
+}
+
+function freePort(): Promise<number> {
+  return new Promise((found, failed) => {
+    const probe = createServer();
+    probe.once('error', failed);
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => found(typeof address === 'object' && address ? address.port : 0));
+    });
+  });
+}
+
+interface Fixtures {
+  readonly demo: boolean;
+  readonly studio: Studio;
+  /** Errors the page wrote to its console; every test ends with none. */
+  readonly pageErrors: string[];
+}
+
+export const test = base.extend<Fixtures & { demo: boolean }>({
+  demo: [false, { option: true }],
+  studio: async ({ demo }, use) => {
+    const studio = new Studio(await freePort(), { ICY_RIBBON_DEMO: demo ? '1' : '0' });
+    await studio.start();
+    await use(studio);
+    await studio.close();
+  },
+  baseURL: async ({ studio }, use) => use(studio.address),
+  pageErrors: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      watchErrors(page, errors);
+      await use(errors);
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+/** Collects what goes wrong on a page; a server that is away for a moment is part of some tests. */
+export function watchErrors(page: Page, errors: string[]): void {
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => {
+    const text = message.text();
+    const expected = /net::ERR_|Failed to load resource/.test(text);
+    if (message.type() === 'error' && !expected) errors.push(text);
+  });
+}
+
+export { expect };

@@ -1,0 +1,68 @@
+import { existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import SqliteFile from 'better-sqlite3';
+import { Kysely, sql } from 'kysely';
+import { TransactionalSqliteDialect } from './dialect.ts';
+import { migrate } from './migrate.ts';
+import { first } from './migrations/0001-first.ts';
+import { openDatabase } from './open.ts';
+
+let folder: string;
+beforeEach(() => (folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-db-'))));
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+
+const STAMP = '2026-03-01T09:30:00.000Z';
+const later = {
+  '0001-first': first,
+  '0002-later': {
+    up: (db: Kysely<unknown>) =>
+      sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),
+  },
+};
+
+it('a new database is made in WAL mode with foreign keys on and no backup', async () => {
+  const { db, backup } = await openDatabase(folder, STAMP);
+  const pragma = async (name: string) =>
+    Object.values((await sql.raw(`PRAGMA ${name}`).execute(db)).rows[0] as object)[0];
+  expect(backup).toBeUndefined();
+  expect(await pragma('journal_mode')).toBe('wal');
+  expect(await pragma('foreign_keys')).toBe(1);
+  expect(await pragma('synchronous')).toBe(2);
+  await expect(
+    sql`INSERT INTO photo VALUES ('a', 'no such piece', 1, 'wet', 'h', 1, 1, '', NULL)`.execute(db),
+  ).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });
+  await db.destroy();
+});
+
+it('before a migration changes a database that is in use, a backup file is written that opens as it was', async () => {
+  await (await openDatabase(folder, STAMP)).db.destroy();
+  const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
+  const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
+  const backup = await migrate(db, file, STAMP, later);
+  expect(backup && existsSync(backup)).toBe(true);
+  const columns = (path: string) =>
+    new SqliteFile(path)
+      .prepare(`SELECT name FROM pragma_table_info('piece')`)
+      .all()
+      .map((row) => (row as { name: string }).name);
+  expect(columns(backup!)).not.toContain('mood');
+  expect(columns(file.name)).toContain('mood');
+  expect(await migrate(db, file, STAMP, later)).toBeUndefined();
+  await db.destroy();
+});
+
+it('a migration that fails leaves the database as it was and keeps the backup', async () => {
+  await (await openDatabase(folder, STAMP)).db.destroy();
+  const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
+  const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
+  const broken = { ...later, '0003-broken': { up: () => Promise.reject(new Error('no')) } };
+  await expect(migrate(db, file, STAMP, broken)).rejects.toThrow('no');
+  const names = file
+    .prepare(`SELECT name FROM pragma_table_info('piece')`)
+    .all()
+    .map((row) => (row as { name: string }).name);
+  expect(names).not.toContain('mood');
+  expect(readdirSync(folder).some((name) => name.includes('before-migration'))).toBe(true);
+  await db.destroy();
+});

@@ -1,0 +1,45 @@
+import { pieceDocumentSchema, type PieceSummary } from '@icy-ribbon/contract';
+import { photoFiles } from '../photo/files.ts';
+import { openStudio, type Studio } from '../testing/studio.ts';
+import { fillDemo } from './fill.ts';
+import { SCENARIO } from './scenario.ts';
+
+let studio: Studio;
+let pieces: PieceSummary[];
+beforeAll(async () => {
+  studio = await openStudio();
+  const files = photoFiles(studio.folder);
+  const options = { wanted: true, now: new Date(), say: () => undefined, photoLongSidePx: 200 };
+  await fillDemo(studio.db, files, options);
+  await fillDemo(studio.db, files, options);
+  pieces = (await studio.http.get('/api/pieces').query({ pageSize: 100 }).expect(200)).body
+    .items as PieceSummary[];
+}, 120_000);
+afterAll(() => studio.close());
+
+it('makes the studio once, with pieces of both families at every phase', () => {
+  expect(pieces).toHaveLength(SCENARIO.length);
+  expect(new Set(pieces.map((piece) => piece.technique))).toEqual(new Set(['dutch', 'bloom']));
+  expect(new Set(pieces.map((piece) => piece.phase))).toEqual(
+    new Set(['mixing', 'mixed', 'pouring', 'poured', 'judged']),
+  );
+});
+
+it('every piece is one the API itself could have made', async () => {
+  for (const piece of pieces) {
+    const { body } = await studio.http.get(`/api/pieces/${piece.id}/export`).expect(200);
+    expect(pieceDocumentSchema.safeParse(body).success).toBe(true);
+  }
+});
+
+it('nothing was laid that was not mixed, and every photo can be seen', async () => {
+  for (const piece of pieces) {
+    for (const mix of piece.mixes) expect(mix.laidMg).toBeLessThanOrEqual(mix.actualMg);
+    if (piece.photoId) await studio.http.get(`/api/photos/${piece.photoId}/thumbnail`).expect(200);
+  }
+});
+
+it('in this world the over-watered pour is muddier than the measured one', () => {
+  const mud = (name: string) => pieces.find((piece) => piece.name === name)?.judgement?.mud ?? -1;
+  expect(mud('First low water')).toBeGreaterThan(mud('Slate fan'));
+});

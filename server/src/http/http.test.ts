@@ -1,0 +1,138 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readConfig } from '../config.ts';
+import { openStudio, type Studio } from '../testing/studio.ts';
+
+let studio: Studio;
+beforeEach(async () => (studio = await openStudio()));
+afterEach(() => studio.close());
+
+const material = { name: 'Sneaked in', kind: 'fluid' };
+
+describe('who may reach and write', () => {
+  it('a page elsewhere cannot write', async () => {
+    const post = () => studio.http.post('/api/materials').send(material);
+    await post().set('Origin', 'http://elsewhere.example').expect(403);
+    await post().set('Sec-Fetch-Site', 'cross-site').expect(403);
+    await post().set('Origin', 'null').expect(403);
+    expect((await studio.http.get('/api/materials').query({ q: 'Sneaked' })).body.total).toBe(0);
+  });
+
+  it('its own page can', async () => {
+    await studio.http
+      .post('/api/materials')
+      .set('Host', 'localhost:4480')
+      .set('Origin', 'http://localhost:4480')
+      .set('Sec-Fetch-Site', 'same-origin')
+      .send(material)
+      .expect(201);
+  });
+
+  it('does not answer to a name that is not its own', async () => {
+    await studio.http.get('/api/health').set('Host', 'elsewhere.example').expect(403);
+    await studio.http.get('/api/health').set('Host', '[::1]:4480').expect(200);
+  });
+
+  it('asks for the passphrase when there is one', async () => {
+    const guarded = await openStudio({ passphrase: 'cold paper white', host: '0.0.0.0' });
+    try {
+      const asked = await guarded.http.get('/api/health').expect(401);
+      expect(asked.headers['www-authenticate']).toMatch(/^Basic/);
+      await guarded.http.get('/api/health').auth('anyone', 'warm paper').expect(401);
+      await guarded.http.get('/api/health').auth('anyone', 'cold paper white').expect(200);
+    } finally {
+      await guarded.close();
+    }
+  });
+});
+
+describe('what it sends', () => {
+  it('a content policy that allows nothing from outside, with a nonce that is new each time', async () => {
+    mkdirSync(join(studio.folder, 'web'));
+    writeFileSync(join(studio.folder, 'web/index.html'), '<meta name="nonce" content="%NONCE%">');
+    const pages = [
+      await studio.http.get('/mix/some-piece').expect(200),
+      await studio.http.get('/').expect(200),
+    ];
+    const policies = pages.map((page) => String(page.headers['content-security-policy']));
+    for (const [index, policy] of policies.entries()) {
+      expect(policy).toContain("default-src 'none'");
+      expect(policy).toContain("script-src 'self'");
+      expect(policy).not.toContain('unsafe');
+      expect(policy).not.toMatch(/https?:/);
+      const nonce = policy.match(/'nonce-([^']+)'/)?.[1];
+      expect(pages[index]?.text).toContain(`content="${nonce}"`);
+    }
+    expect(policies[0]).not.toBe(policies[1]);
+    expect(pages[0]?.headers['x-powered-by']).toBeUndefined();
+    expect(pages[0]?.headers['x-content-type-options']).toBe('nosniff');
+  });
+
+  it('problems as RFC 9457 documents', async () => {
+    const nowhere = await studio.http.get('/api/nowhere').expect(404);
+    expect(nowhere.headers['content-type']).toMatch('application/problem+json');
+    expect(nowhere.body).toMatchObject({ type: 'about:blank', status: 404 });
+    const broken = await studio.http
+      .post('/api/materials')
+      .set('Content-Type', 'application/json')
+      .send('{"name":')
+      .expect(400);
+    expect(broken.body.detail).toMatch(/not valid JSON/);
+    const large = await studio.http
+      .post('/api/materials')
+      .send({ ...material, note: 'x'.repeat(1_200_000) })
+      .expect(413);
+    expect(large.body.status).toBe(413);
+  });
+
+  it('its own faults without their insides, and logs them', async () => {
+    await studio.db.schema.dropTable('judgement').execute();
+    const answer = await studio.http.get('/api/pieces').expect(500);
+    expect(answer.body.detail).not.toMatch(/judgement|SQL/i);
+    expect(studio.faults).toHaveLength(1);
+  });
+
+  it('OpenAPI, health and the calculations', async () => {
+    expect((await studio.http.get('/api/openapi.json').expect(200)).body.openapi).toBe('3.1.0');
+    expect((await studio.http.get('/api/health').expect(200)).body.status).toBe('ok');
+    const list = await studio.http.get('/api/calculations').expect(200);
+    expect(list.body.map((each: { name: string }) => each.name)).toEqual(
+      expect.arrayContaining(['convert', 'mix', 'thin']),
+    );
+    const run = await studio.http
+      .post('/api/calculations/convert')
+      .send({ value: 1, from: 'oz', to: 'g' })
+      .expect(200);
+    expect(run.body.value).toBeCloseTo(28.349523125, 9);
+    const bad = await studio.http
+      .post('/api/calculations/convert')
+      .send({ value: 1, from: 'oz', to: 'mm' })
+      .expect(422);
+    expect(bad.body.errors[0].path).toBe('to');
+  });
+});
+
+describe('how it is set up', () => {
+  it('listens on this machine only, unless a passphrase guards it', () => {
+    expect(readConfig({}, '/app/server')).toMatchObject({
+      host: '127.0.0.1',
+      port: 4480,
+      demo: false,
+      passphrase: null,
+    });
+    expect(() => readConfig({ ICY_RIBBON_HOST: '0.0.0.0' }, '/app')).toThrow(/ICY_RIBBON_PASSPHRASE/);
+    expect(() =>
+      readConfig({ ICY_RIBBON_HOST: '0.0.0.0', ICY_RIBBON_PASSPHRASE: 'short' }, '/app'),
+    ).toThrow();
+    const open = {
+      ICY_RIBBON_HOST: '0.0.0.0',
+      ICY_RIBBON_PASSPHRASE: 'long enough',
+      ICY_RIBBON_HOSTS: 'Studio.local, ',
+    };
+    expect(readConfig(open, '/app')).toMatchObject({ allowedHosts: ['studio.local'] });
+  });
+
+  it('says which port it cannot use', () => {
+    expect(() => readConfig({ ICY_RIBBON_PORT: 'ninety' }, '/app')).toThrow(/ICY_RIBBON_PORT/);
+  });
+});

@@ -1,0 +1,82 @@
+import type { Mix, PieceSummary } from '@icy-ribbon/contract';
+import { stepWords } from './mix/stepWords.ts';
+import { newPass, withTool } from './pour/passDraft.ts';
+import { dueFrom } from './today/due.ts';
+import { ageWords, degreeWord, partsWords } from './words.ts';
+
+const HOUR = 3_600_000;
+const NOW = Date.parse('2026-03-20T12:00:00Z');
+const ago = (hours: number) => new Date(NOW - hours * HOUR).toISOString();
+
+const summary = (changes: object): PieceSummary =>
+  ({
+    id: 'p',
+    name: 'Rain shutter',
+    phase: 'mixed',
+    mixes: [],
+    passes: [],
+    pouredAt: null,
+    updatedAt: ago(1),
+    ...changes,
+  }) as never;
+
+describe('what is due today', () => {
+  const mixed = (hours: number) => summary({ mixes: [{ mixedAt: ago(hours) }] });
+
+  it('cups rest a day, are ready then, and thicken after two', () => {
+    expect(dueFrom([mixed(5)], NOW)[0]?.what).toBe('resting, mixed 5 h ago');
+    expect(dueFrom([mixed(25)], NOW)[0]?.what).toMatch(/rested a day/);
+    expect(dueFrom([mixed(80)], NOW)[0]?.what).toMatch(/thickened/);
+  });
+
+  it('a piece is due for its top coat a week after the pour, for three weeks', () => {
+    const poured = (days: number) => summary({ phase: 'judged', pouredAt: ago(24 * days), passes: [{}] });
+    expect(dueFrom([poured(5)], NOW)).toEqual([]);
+    expect(dueFrom([poured(8)], NOW)[0]?.what).toMatch(/ready for its top coat since 19 Mar/);
+    expect(dueFrom([poured(40)], NOW)).toEqual([]);
+  });
+});
+
+describe('words', () => {
+  it('a step at the scale says how much of what, and why half first', () => {
+    const mix = {
+      ingredients: [
+        { id: 'm', role: 'medium', material: { name: 'Flow conditioner' } },
+        { id: 'p', role: 'paint', material: { name: 'Rust' } },
+        { id: 'w', role: 'water', material: { name: 'Water' } },
+      ],
+    } as unknown as Mix;
+    const say = (ingredientId: string, portion: 'all' | 'half' | 'rest' | 'step') =>
+      stepWords({ ingredientId, mg: 15_000, portion }, mix, (mg) => `${mg / 1000} g`);
+    expect(say('m', 'half')).toMatch(/^Pour 15 g flow conditioner: half/);
+    expect(say('p', 'all')).toMatch(/^Add 15 g Rust/);
+    expect(say('w', 'step')).toMatch(/^Stir in 15 g water, a little at a time/);
+    expect(say('m', 'rest')).toMatch(/other 15 g/);
+  });
+
+  it('parts and degrees are written plainly', () => {
+    expect(partsWords([2, 1, 0.75])).toBe('2 : 1 : 0.75');
+    expect(partsWords([1.9999, 1])).toBe('2 : 1');
+    expect(degreeWord(0)).toBe('none');
+    expect(degreeWord(null)).toBe('not judged');
+  });
+
+  it('ages grow from minutes to days', () => {
+    const before = (hours: number) => new Date(Date.now() - hours * HOUR).toISOString();
+    expect(ageWords(before(0))).toBe('just now');
+    expect(ageWords(before(0.5))).toBe('30 min old');
+    expect(ageWords(before(20))).toBe('20 h old');
+    expect(ageWords(before(24 * 9))).toBe('9 days old');
+  });
+});
+
+describe('the next pass', () => {
+  it('starts like the last one, from a new place', () => {
+    const last = { ...newPass(), tool: 'hair-dryer', slantDeg: 40, from: { x: 0.2, y: 0.2 } } as never;
+    expect(newPass(last)).toMatchObject({ tool: 'hair-dryer', slantDeg: 40, from: null });
+  });
+
+  it('another tool brings its usual setting and distance', () => {
+    expect(withTool('straw')).toEqual({ tool: 'straw', setting: 'soft', distanceMm: 40 });
+  });
+});
