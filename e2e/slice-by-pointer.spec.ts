@@ -63,7 +63,7 @@ test('one piece from a new support to a recorded result, out and in again, by po
     await expect(page.getByText('Blow to the right')).toBeVisible();
     await page.getByLabel('Distance').fill('12');
     await page.getByLabel('Slant, 90 is straight down').fill('30');
-    await page.getByLabel('Seconds').fill('3,5');
+    await page.getByLabel('Seconds', { exact: true }).fill('3,5');
     await page.getByRole('button', { name: 'Log the pass' }).click();
     await page.getByText('pass 2').waitFor();
     await choose(page, 'Tool', 'Hair dryer, cool');

@@ -31,6 +31,8 @@ describe('contrast rules (common practice, no published source)', () => {
   it('a bloom wants pillow and colors standing and the activator clearly thinner', () => {
     expect(windowFit('bloom', 'color', 2.8)).toBe('fits');
     expect(windowFit('bloom', 'pillow', 0.9)).toBe('thin');
+    expect(windowFit('bloom', 'pillow', 8)).toBe('fits');
+    expect(windowFit('bloom', 'color', 8)).toBe('thick');
     expect(windowFit('bloom', 'activator', 0.5)).toBe('fits');
     expect(windowFit('bloom', 'activator', 1.18)).toBe('thick');
   });

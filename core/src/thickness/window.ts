@@ -14,12 +14,14 @@ export interface ThicknessWindow {
 
 /**
  * Source: common practice, no published source. Dutch: base and colors alike, at the fading stage.
- * Bloom: pillow and colors standing, the activator clearly thinner (fading to gone).
+ * Bloom: pillow and colors standing, the activator clearly thinner (fading to gone). A pillow may be as
+ * thick as wall paint comes from the can.
  */
 const WINDOWS: Readonly<Record<Technique, readonly ThicknessWindow[]>> = {
   dutch: [{ label: 'base and colors', roles: ['base', 'color'], thinPaS: 0.35, thickPaS: 0.9 }],
   bloom: [
-    { label: 'pillow and colors', roles: ['pillow', 'color'], thinPaS: 1.6, thickPaS: 4.5 },
+    { label: 'pillow', roles: ['pillow'], thinPaS: 1.6, thickPaS: 10 },
+    { label: 'colors', roles: ['color'], thinPaS: 1.6, thickPaS: 4.5 },
     { label: 'activator', roles: ['activator'], thinPaS: 0.12, thickPaS: 0.9 },
   ],
 };

@@ -137,7 +137,7 @@ function planCups(told: DemoPiece, stock: DemoStock) {
   });
   return [
     cup(told.technique === 'dutch' ? 'base' : 'pillow', stock.paints[told.base], baseG),
-    ...told.colors.map((name) => cup('color', stock.paints[name], Math.max(6, colorG))),
+    ...told.colors.map((name) => cup('color', stock.paints[name], Math.max(12, colorG))),
     ...(told.activator ? [cup('activator', stock.paints[told.activator], 0.012 * faceCm2)] : []),
   ];
 }
@@ -154,7 +154,7 @@ function weighIn(
   const additions = steps.slice(0, unfinished ? 2 : undefined).map((step): Addition => {
     const ingredient = mix.ingredients.find((each) => each.id === step.ingredientId);
     const aimMg = step.mg * (ingredient?.role === 'water' ? waterShare : 1);
-    const mg = Math.round((aimMg + Math.max(50, 0.006 * aimMg) * gaussian(random)) / 50) * 50;
+    const mg = Math.round((aimMg + Math.max(20, 0.006 * aimMg) * gaussian(random)) / 50) * 50;
     return {
       id: seededUuid(random),
       ingredientId: step.ingredientId,

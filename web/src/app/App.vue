@@ -1,23 +1,26 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { ConfigProvider } from 'ant-design-vue';
-import { computed, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { serverAway } from '../api/connection.ts';
 import RibbonBand, { type RibbonCup } from '../drawing/RibbonBand.vue';
 import NoticeStack from '../notice/NoticeStack.vue';
 import { sayProblem } from '../notice/notices.ts';
-import ShortcutHelp from '../shortcut/ShortcutHelp.vue';
 import { useShortcuts } from '../shortcut/shortcuts.ts';
+import { conflict } from '../store/versioned.ts';
 import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece.ts';
 import { windowFit } from '@icy-ribbon/core/thickness';
 import AppRail from './AppRail.vue';
 import AppTop from './AppTop.vue';
-import ConflictDialog from './ConflictDialog.vue';
 import CupTray from './CupTray.vue';
 import { STATIONS } from './stations.ts';
 import { componentTheme } from './theme.ts';
+
+/** Dialogs are fetched when they are first needed. */
+const ShortcutHelp = defineAsyncComponent(() => import('../shortcut/ShortcutHelp.vue'));
+const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'));
 
 const appearance = useAppearance();
 const store = usePiece();
@@ -102,8 +105,8 @@ useShortcuts('Everywhere', [
       </div>
       <CupTray class="tray" />
     </div>
-    <ShortcutHelp v-model:open="helpOpen" />
-    <ConflictDialog />
+    <ShortcutHelp v-if="helpOpen" v-model:open="helpOpen" />
+    <ConflictDialog v-if="conflict" />
     <NoticeStack />
   </ConfigProvider>
 </template>
@@ -158,6 +161,7 @@ useShortcuts('Everywhere', [
 
 .bench {
   grid-area: bench;
+  position: relative;
   overflow: auto;
   background: var(--bench);
 }

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { TECHNIQUE_LABELS } from '../station/words.ts';
 import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece.ts';
 import { useUnits } from '../store/units.ts';
-import UnitSwitch from './UnitSwitch.vue';
+
+const UnitSwitch = defineAsyncComponent(() => import('./UnitSwitch.vue'));
 
 const emit = defineEmits<{ help: [] }>();
 const store = usePiece();

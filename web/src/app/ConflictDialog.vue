@@ -18,13 +18,7 @@ const shown = (value: unknown) =>
 </script>
 
 <template>
-  <Modal
-    :open="conflict !== null"
-    title="Changed elsewhere"
-    :closable="false"
-    :mask-closable="false"
-    :keyboard="false"
-  >
+  <Modal open title="Changed elsewhere" :closable="false" :mask-closable="false" :keyboard="false">
     <p>This was changed in another tab or on another device since you opened it. Choose what stays.</p>
     <table v-if="rows.length > 0">
       <thead>

@@ -1,14 +1,17 @@
 <script setup lang="ts">
 import { stageOf, windowFit } from '@icy-ribbon/core/thickness';
-import { useStorage } from '@vueuse/core';
-import { computed } from 'vue';
+import { useMediaQuery, useStorage } from '@vueuse/core';
+import { computed, ref } from 'vue';
 import { ageWords } from '../station/words.ts';
 import { usePiece } from '../store/piece.ts';
 import { useUnits } from '../store/units.ts';
 
 const store = usePiece();
 const units = useUnits();
+const narrow = useMediaQuery('(width < 1000px)');
 const wanted = useStorage('icy-ribbon.tray', true);
+/** On a narrow screen the tray lies over the bench, so it opens only when asked. */
+const laidOver = ref(false);
 
 const rows = computed(() =>
   store.cups.map(({ mix, state, colorHex }) => {
@@ -31,12 +34,17 @@ const rows = computed(() =>
     };
   }),
 );
-const open = computed(() => wanted.value && rows.value.length > 0);
+const open = computed(() => (narrow.value ? laidOver.value : wanted.value) && rows.value.length > 0);
+
+function toggle(): void {
+  if (narrow.value) laidOver.value = !laidOver.value;
+  else wanted.value = !wanted.value;
+}
 </script>
 
 <template>
   <aside class="tray" :class="{ closed: !open }" aria-label="Tray">
-    <button class="plain-button handle" :aria-expanded="open" @click="wanted = !wanted">
+    <button class="plain-button handle" :aria-expanded="open" @click="toggle">
       <span>Tray</span>
       <span class="soft">{{ rows.length }}</span>
     </button>
@@ -133,7 +141,7 @@ li svg {
   font-weight: 600;
 }
 
-@media (width < 900px) {
+@media (width < 1000px) {
   .tray:not(.closed) {
     position: absolute;
     right: 0;

@@ -62,6 +62,7 @@ useShortcuts('Pour', [
 
 <template>
   <main v-if="store.piece" class="pour">
+    <h1 class="visually-hidden">Pour</h1>
     <div class="support">
       <SupportDrawing
         :support="store.piece.support"

@@ -59,13 +59,13 @@ const air = computed(() => {
 
 <style scoped>
 td {
-  padding: 8px 20px 8px 0;
+  padding: 8px 16px 8px 0;
   border-top: 1px solid var(--rule);
   vertical-align: middle;
 }
 
 .piece {
-  min-width: 270px;
+  min-width: 230px;
 }
 
 .piece a {

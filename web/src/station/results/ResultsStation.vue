@@ -1,12 +1,14 @@
 <script setup lang="ts">
-import { Button, Input, Pagination, Select } from 'ant-design-vue';
+import { Button, Input, Select } from 'ant-design-vue';
 import { useDebounceFn } from '@vueuse/core';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { ApiProblem } from '../../api/problem.ts';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePieces } from '../../store/pieces.ts';
 import ResultRow from './ResultRow.vue';
+
+const Pagination = defineAsyncComponent(() => import('ant-design-vue/es/pagination'));
 
 const store = usePieces();
 const router = useRouter();
@@ -147,6 +149,13 @@ function chosen(event: Event): void {
 <style scoped>
 main {
   padding: 12px 24px 24px;
+}
+
+@media (width < 1000px) {
+  main {
+    padding: 12px 12px 24px;
+    font-size: 14px;
+  }
 }
 
 header {

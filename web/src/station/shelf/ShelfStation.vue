@@ -14,6 +14,7 @@ onMounted(() => shelf.load().catch(sayProblem));
 
 <template>
   <main>
+    <h1 class="visually-hidden">Shelf</h1>
     <RadioGroup v-model:value="part" name="shelf-part" aria-label="Part of the shelf">
       <RadioButton value="materials">Paints and media</RadioButton>
       <RadioButton value="supports">Supports</RadioButton>

@@ -33,6 +33,7 @@ const due = computed(() => dueFrom(recent.value, Date.now()));
 
 <template>
   <main class="today">
+    <h1 class="visually-hidden">Today</h1>
     <div class="left">
       <section v-if="due.length > 0" aria-labelledby="due">
         <h2 id="due">Due</h2>

@@ -1,0 +1,58 @@
+/** `npm run screenshots`: one picture of each main view on a fresh demo studio, into docs/screenshots. */
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuilt, ensureChromium, ensureInstalled, ROOT } from './bootstrap.mjs';
+import { spawn } from 'node:child_process';
+
+ensureInstalled();
+ensureBuilt();
+const executablePath = ensureChromium();
+const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/test');
+
+const PORT = 4497;
+const ADDRESS = `http://127.0.0.1:${PORT}`;
+const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-pictures-'));
+const server = spawn(process.execPath, [join(ROOT, 'server/dist/main.js')], {
+  env: { ...process.env, ICY_RIBBON_DEMO: '1', ICY_RIBBON_DATA: folder, ICY_RIBBON_PORT: String(PORT) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((ready) => server.stdout.on('data', (chunk) => String(chunk).includes('is at') && ready()));
+
+const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
+const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+const { items } = await (await fetch(`${ADDRESS}/api/pieces?pageSize=100`)).json();
+const idOf = (name) => items.find((piece) => piece.name === name).id;
+
+async function picture(name, path, prepare = async () => {}) {
+  await page.goto(ADDRESS + path);
+  await page.locator('main').waitFor();
+  await page.waitForTimeout(700);
+  await prepare();
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
+}
+
+try {
+  await picture('today', '/today');
+  await picture('shelf', '/shelf');
+  await picture('mix', `/mix/${idOf('Ember seam')}`);
+  await picture('mix-table', `/mix/${idOf('Ember seam')}`, () => page.keyboard.press('v'));
+  await page.keyboard.press('v');
+  await picture('at-the-scale', `/mix/${idOf('Ember seam')}`, async () => {
+    await page.keyboard.press('w');
+    await page.getByText('0.00 g').waitFor();
+    await page.keyboard.press('p');
+    await page.waitForTimeout(500);
+  });
+  await picture('pour', `/pour/${idOf('Lichen drift')}`);
+  await picture('results', '/results');
+  await picture('one-piece', `/results/${idOf('Slate fan')}`);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await picture('one-piece-dark', `/results/${idOf('Brass moth')}`);
+} finally {
+  await browser.close();
+  server.kill();
+  rmSync(folder, { recursive: true, force: true });
+}

@@ -1,0 +1,97 @@
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Piece } from '@icy-ribbon/contract';
+import { materialKind } from '@icy-ribbon/core/material';
+import { mixProperties, thin } from '@icy-ribbon/core/mix';
+import { openDatabase, type Db } from '../db/open.ts';
+import { timestamp } from '../db/record.ts';
+import { stockStarterShelf } from '../material/starter.ts';
+import { createMix } from '../mix/mix.queries.ts';
+import { createPiece, listPieces } from '../piece/piece.queries.ts';
+import { toCsv } from '../piece/csv.ts';
+import { paintScene } from '../standin/camera/paint.ts';
+import { measure, table } from './measure.ts';
+
+const PIECES = 2000;
+const CALLS = 10_000;
+
+const parts = (['flow-conditioner', 'artist-tube', 'water'] as const).map((kind, index) => ({
+  massG: [30, 15, 11.25][index] ?? 0,
+  viscosityPaS: materialKind(kind).viscosityPaS,
+  densityGPerMl: materialKind(kind).densityGPerMl,
+}));
+
+const times = (count: number, work: () => unknown) => () => {
+  for (let call = 0; call < count; call += 1) work();
+};
+
+async function fill(db: Db): Promise<void> {
+  const support = await db.selectFrom('support').select('id').executeTakeFirstOrThrow();
+  const paint = await db
+    .selectFrom('material')
+    .select('id')
+    .where('kind', '=', 'artist-tube')
+    .executeTakeFirstOrThrow();
+  await db.transaction().execute(async (trx) => {
+    for (let index = 0; index < PIECES; index += 1) {
+      const piece: Piece = await createPiece(trx, {
+        id: randomUUID(),
+        name: `Piece ${index}`,
+        technique: 'dutch',
+        supportId: support.id,
+        note: '',
+      });
+      for (const role of ['base', 'color', 'color'] as const) {
+        await createMix(trx, piece.id, { role, schoolId: 'D2', paintId: paint.id, totalMg: 56_250 });
+      }
+    }
+  });
+}
+
+const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-bench-'));
+const { db } = await openDatabase(folder, timestamp());
+try {
+  await stockStarterShelf(db);
+  process.stdout.write(`Making ${PIECES} pieces ...\n`);
+  await fill(db);
+  const list =
+    (pageSize: number, q = '') =>
+    () =>
+      listPieces(db, { page: 1, pageSize, sort: 'newest', q, technique: undefined });
+  const { items } = await list(200)();
+  const scene = {
+    seed: 1,
+    shape: 'rectangle',
+    widthMm: 300,
+    heightMm: 400,
+    baseHex: '#26333f',
+    activatorHex: '#e6e1d6',
+    colorHexes: ['#9c4a2c', '#6f93a8', '#b08d3e', '#cfe3e2'],
+    petals: 6,
+    reach: 1,
+    cellMedianMm: 2.5,
+    cellsPerCm2: 2,
+    lacingWidthMm: 0.5,
+    mud: 0.02,
+  } as const;
+  const rows = [
+    await measure(
+      `mix properties, ${CALLS} times`,
+      times(CALLS, () => mixProperties(parts)),
+    ),
+    await measure(
+      `thinning advice, ${CALLS} times`,
+      times(CALLS, () => thin(parts, 0.5, materialKind('water'))),
+    ),
+    await measure(`a page of 50 results of ${PIECES}`, list(50)),
+    await measure(`the same, searched`, list(50, 'Piece 19')),
+    await measure('200 results as CSV', () => toCsv(items)),
+    await measure('a demo photo, 600 pixels', () => paintScene(scene, 600)),
+  ];
+  process.stdout.write(`${table(rows)}\n`);
+} finally {
+  await db.destroy();
+  rmSync(folder, { recursive: true, force: true });
+}
