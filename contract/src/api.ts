@@ -3,13 +3,25 @@ import { idParams, idSchema, pageOf, pageQuery, versionBody, versionQuery } from
 import { importResultSchema, pieceDocumentSchema } from './document.ts';
 import { endpoint } from './endpoint.ts';
 import { judgementPutSchema, judgementSchema } from './judgement.ts';
-import { materialCreateSchema, materialSchema, materialUpdateSchema } from './material.ts';
+import {
+  materialBulkResultSchema,
+  materialBulkSchema,
+  materialCreateSchema,
+  materialImportResultSchema,
+  materialImportSchema,
+  materialSchema,
+  materialUpdateSchema,
+  shelvedMaterialSchema,
+} from './material.ts';
 import {
   actualUpdateSchema,
   additionCreateSchema,
+  combineSchema,
   mixCreateSchema,
   mixSchema,
   mixUpdateSchema,
+  movementCreateSchema,
+  retargetSchema,
 } from './mix.ts';
 import { photoSchema } from './photo.ts';
 import {
@@ -20,6 +32,7 @@ import {
   pieceUpdateSchema,
 } from './piece.ts';
 import { pourEventSchema } from './pour.ts';
+import { ownRecipeCreateSchema, ownRecipeSchema, ownRecipeUpdateSchema } from './recipe.ts';
 import { scaleInfoSchema, scaleReadingSchema, standInPourSchema } from './scale.ts';
 import { supportCreateSchema, supportSchema, supportUpdateSchema } from './support.ts';
 
@@ -31,8 +44,13 @@ const materials = {
     path: '/api/materials',
     summary: 'Materials on the shelf, by kind and name',
     tag: 'shelf',
-    query: z.object({ ...pageQuery, q: z.string().max(200).optional() }),
-    response: pageOf(materialSchema),
+    query: z.object({
+      ...pageQuery,
+      pageSize: z.coerce.number().int().min(1).max(20_000).default(50),
+      q: z.string().max(200).optional(),
+      archived: z.enum(['yes', 'no']).default('no'),
+    }),
+    response: pageOf(shelvedMaterialSchema),
   }),
   create: endpoint({
     method: 'POST',
@@ -42,6 +60,23 @@ const materials = {
     body: materialCreateSchema,
     response: materialSchema,
     status: 201,
+  }),
+  importAll: endpoint({
+    method: 'POST',
+    path: '/api/materials/import',
+    summary: 'Put many materials on the shelf, all or none',
+    tag: 'shelf',
+    body: materialImportSchema,
+    response: materialImportResultSchema,
+    status: 201,
+  }),
+  bulk: endpoint({
+    method: 'POST',
+    path: '/api/materials/bulk',
+    summary: 'Make one change to many materials, all or none',
+    tag: 'shelf',
+    body: materialBulkSchema,
+    response: materialBulkResultSchema,
   }),
   update: endpoint({
     method: 'PATCH',
@@ -69,6 +104,52 @@ const materials = {
     params: idParams,
     body: versionBody,
     response: materialSchema,
+  }),
+};
+
+const recipes = {
+  list: endpoint({
+    method: 'GET',
+    path: '/api/recipes',
+    summary: 'Recipes of one’s own',
+    tag: 'mix',
+    response: z.object({ items: z.array(ownRecipeSchema) }),
+  }),
+  create: endpoint({
+    method: 'POST',
+    path: '/api/recipes',
+    summary: 'Write a recipe',
+    tag: 'mix',
+    body: ownRecipeCreateSchema,
+    response: ownRecipeSchema,
+    status: 201,
+  }),
+  update: endpoint({
+    method: 'PUT',
+    path: '/api/recipes/:id',
+    summary: 'Change a recipe; cups planned before keep theirs',
+    tag: 'mix',
+    params: idParams,
+    body: ownRecipeUpdateSchema,
+    response: ownRecipeSchema,
+  }),
+  remove: endpoint({
+    method: 'DELETE',
+    path: '/api/recipes/:id',
+    summary: 'Delete a recipe (can be undone)',
+    tag: 'mix',
+    params: idParams,
+    query: versionQuery,
+    response: ownRecipeSchema,
+  }),
+  restore: endpoint({
+    method: 'POST',
+    path: '/api/recipes/:id/restore',
+    summary: 'Bring a recipe back',
+    tag: 'mix',
+    params: idParams,
+    body: versionBody,
+    response: ownRecipeSchema,
   }),
 };
 
@@ -247,6 +328,35 @@ const mixes = {
     params: z.object({ id: idSchema, additionId: idSchema }),
     response: mixSchema,
   }),
+  retarget: endpoint({
+    method: 'POST',
+    path: '/api/mixes/:id/targets',
+    summary: 'Set new targets, to bring an over-poured cup back to its recipe',
+    tag: 'mix',
+    params: idParams,
+    body: retargetSchema,
+    response: mixSchema,
+  }),
+  move: endpoint({
+    method: 'POST',
+    path: '/api/mixes/:id/movements',
+    summary: 'Log what left the cup: a share taken out, water dried away, or thrown out',
+    tag: 'mix',
+    params: idParams,
+    body: movementCreateSchema,
+    response: mixSchema,
+    status: 201,
+  }),
+  combine: endpoint({
+    method: 'POST',
+    path: '/api/pieces/:pieceId/combined',
+    summary: 'Pour what is left of several cups into a new one',
+    tag: 'mix',
+    params: pieceParams,
+    body: combineSchema,
+    response: mixSchema,
+    status: 201,
+  }),
   setActual: endpoint({
     method: 'PUT',
     path: '/api/mixes/:id/ingredients/:ingredientId/actual',
@@ -381,6 +491,7 @@ const health = endpoint({
 export const api = {
   health,
   materials,
+  recipes,
   supports,
   pieces,
   mixes,

@@ -10,5 +10,6 @@ export * from './photo.ts';
 export * from './piece.ts';
 export * from './pour.ts';
 export * from './problem.ts';
+export * from './recipe.ts';
 export * from './scale.ts';
 export * from './support.ts';

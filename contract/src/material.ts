@@ -1,6 +1,15 @@
 import { FINISHES, MATERIAL_KINDS, OPACITIES, PIGMENTS, TRUSTS } from '@icy-ribbon/core/material';
 import { z } from 'zod';
-import { hexColorSchema, idSchema, nameSchema, noteSchema, recordFields, versionSchema } from './common.ts';
+import {
+  hexColorSchema,
+  idSchema,
+  massMgSchema,
+  nameSchema,
+  noteSchema,
+  recordFields,
+  timestampSchema,
+  versionSchema,
+} from './common.ts';
 
 const kindSchema = z.enum(
   MATERIAL_KINDS.map((each) => each.kind),
@@ -12,6 +21,8 @@ const describing = {
   kind: kindSchema,
   /** Wet color of the paint; media are near white or clear. */
   colorHex: hexColorSchema,
+  /** What it dries to, once seen. */
+  dryColorHex: hexColorSchema.nullable(),
   finish: z.enum(FINISHES),
   opacity: z.enum(OPACITIES),
   pigment: z.enum(PIGMENTS.map((each) => each.pigment)).nullable(),
@@ -27,19 +38,37 @@ const describing = {
   viscosityTrust: z.enum(TRUSTS),
 };
 
-export const materialSchema = z.object({ ...recordFields, ...describing, note: noteSchema });
+const keeping = {
+  /** Price of a pack in cents, and what the pack holds. */
+  priceCents: z.int('Give the price in whole cents.').min(0).max(10_000_000).nullable(),
+  packMg: massMgSchema.min(1, 'A pack holds more than 0 g.').nullable(),
+  /** What was there when it was last counted; what is weighed in afterwards comes off. */
+  stockMg: massMgSchema.nullable(),
+  stockCountedAt: timestampSchema.nullable(),
+  openedOn: z.iso.date('A date is written like 2026-03-01.').nullable(),
+};
+
+export const materialSchema = z.object({ ...recordFields, ...describing, ...keeping, note: noteSchema });
+
+/** On the list: with what was weighed in of it since its stock was counted. */
+export const shelvedMaterialSchema = materialSchema.extend({ usedMg: massMgSchema });
 
 export const materialCreateSchema = z.object({
   id: idSchema.optional(),
   name: describing.name,
   kind: describing.kind,
   colorHex: describing.colorHex.default('#f4f4f0'),
+  dryColorHex: describing.dryColorHex.default(null),
   finish: describing.finish.default('plain'),
   opacity: describing.opacity.default('opaque'),
   pigment: describing.pigment.default(null),
   /** Left out: the typical value of the kind and pigment, marked typical. */
   densityGPerMl: describing.densityGPerMl.optional(),
   viscosityPaS: describing.viscosityPaS.optional(),
+  priceCents: keeping.priceCents.default(null),
+  packMg: keeping.packMg.default(null),
+  stockMg: keeping.stockMg.default(null),
+  openedOn: keeping.openedOn.default(null),
   note: noteSchema.default(''),
 });
 
@@ -47,6 +76,7 @@ export const materialUpdateSchema = z.object({
   version: versionSchema,
   name: describing.name.optional(),
   colorHex: describing.colorHex.optional(),
+  dryColorHex: describing.dryColorHex.optional(),
   finish: describing.finish.optional(),
   opacity: describing.opacity.optional(),
   pigment: describing.pigment.optional(),
@@ -54,6 +84,11 @@ export const materialUpdateSchema = z.object({
   densityTrust: describing.densityTrust.optional(),
   viscosityPaS: describing.viscosityPaS.optional(),
   viscosityTrust: describing.viscosityTrust.optional(),
+  priceCents: keeping.priceCents.optional(),
+  packMg: keeping.packMg.optional(),
+  /** Counting the stock anew also notes when. */
+  stockMg: keeping.stockMg.optional(),
+  openedOn: keeping.openedOn.optional(),
   note: noteSchema.optional(),
 });
 
@@ -61,6 +96,23 @@ export const materialUpdateSchema = z.object({
 export const materialSnapshotSchema = z.object({ materialId: idSchema, ...describing });
 
 export type Material = z.output<typeof materialSchema>;
+export type ShelvedMaterial = z.output<typeof shelvedMaterialSchema>;
 export type MaterialCreate = z.output<typeof materialCreateSchema>;
 export type MaterialUpdate = z.output<typeof materialUpdateSchema>;
 export type MaterialSnapshot = z.output<typeof materialSnapshotSchema>;
+
+/** Many materials at once, all or none. */
+export const materialImportSchema = z.object({
+  materials: z.array(materialCreateSchema).min(1, 'There is nothing to read in.').max(20_000),
+});
+export const materialImportResultSchema = z.object({ added: z.int().min(0) });
+
+/** The same change to many materials; each names the version it was shown with. */
+export const materialBulkSchema = z.object({
+  materials: z
+    .array(z.object({ id: idSchema, version: versionSchema }))
+    .min(1)
+    .max(1000),
+  changes: materialUpdateSchema.omit({ version: true }),
+});
+export const materialBulkResultSchema = z.object({ changed: z.int().min(0) });

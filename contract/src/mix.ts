@@ -1,5 +1,5 @@
-import { INGREDIENT_ROLES, SCHOOLS } from '@icy-ribbon/core/mix';
-import { CUP_ROLES } from '@icy-ribbon/core/thickness';
+import { INGREDIENT_ROLES, MATERIAL_KINDS } from '@icy-ribbon/core/material';
+import { CUP_ROLES, STAGES } from '@icy-ribbon/core/thickness';
 import { z } from 'zod';
 import {
   idSchema,
@@ -19,8 +19,8 @@ const totalMgSchema = massMgSchema
 export const ingredientSchema = z.object({
   id: idSchema,
   role: z.enum(INGREDIENT_ROLES),
-  /** Parts by weight in the recipe the cup was planned from. */
-  parts: z.number().positive(),
+  /** Its share of the mass in the recipe the cup was planned from; 0 for what is only stirred in to thin. */
+  share: z.number().min(0).max(1),
   targetMg: massMgSchema,
   material: materialSnapshotSchema,
 });
@@ -34,24 +34,48 @@ export const additionSchema = z.object({
   at: timestampSchema,
 });
 
+/** What left the cup other than onto a support. */
+export const movementSchema = z.object({
+  id: idSchema,
+  /** "taken-out": a share of the mixed cup; "loss": water that dried away; "thrown": all that was left. */
+  kind: z.enum(['taken-out', 'loss', 'thrown']),
+  mg: massMgSchema,
+  at: timestampSchema,
+});
+
+/** The recipe as it was when the cup was planned. */
+export const recipeSnapshotSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  variant: z.string().nullable(),
+  thinning: z
+    .object({
+      with: z.enum(MATERIAL_KINDS.map((each) => each.kind)),
+      to: z.enum(STAGES.map((stage) => stage.name)),
+    })
+    .nullable(),
+  restHours: z.number().nullable(),
+});
+
 export const mixSchema = z.object({
   ...recordFields,
   pieceId: idSchema,
   name: nameSchema,
   role: z.enum(CUP_ROLES),
-  schoolId: z.string(),
+  recipe: recipeSnapshotSchema,
   position: z.int().min(0),
   ingredients: z.array(ingredientSchema).min(1),
   additions: z.array(additionSchema),
+  movements: z.array(movementSchema),
 });
 
 export const mixCreateSchema = z.object({
   id: idSchema.optional(),
   role: z.enum(CUP_ROLES),
-  schoolId: z.enum(
-    SCHOOLS.map((school) => school.id),
-    'Choose a recipe.',
-  ),
+  /** A school's id, or that of a recipe of one's own. */
+  recipeId: z.string('Choose a recipe.').min(1, 'Choose a recipe.'),
+  /** Left out: the variant for metallics where the paint calls for it, else the recipe's own parts. */
+  variant: z.string().nullable().optional(),
   paintId: idSchema,
   /** Left out: the paint's name. */
   name: nameSchema.optional(),
@@ -63,6 +87,25 @@ export const mixUpdateSchema = z.object({
   name: nameSchema.optional(),
   /** Only while nothing has been weighed in. */
   totalMg: totalMgSchema.optional(),
+});
+
+/** New targets after an over-pour; none may lie below what is in the cup. */
+export const retargetSchema = z.object({
+  version: versionSchema,
+  targets: z.array(z.object({ ingredientId: idSchema, targetMg: massMgSchema })).min(1),
+});
+
+export const movementCreateSchema = z.object({
+  id: idSchema,
+  kind: movementSchema.shape.kind,
+  mg: massMgSchema.min(1, 'Say how much, above 0 g.'),
+});
+
+/** Pours what is left of other cups into a new one. */
+export const combineSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  mixIds: z.array(idSchema).min(2, 'Choose at least two cups.').max(10),
 });
 
 export const additionCreateSchema = z.object({
@@ -79,6 +122,11 @@ export const actualUpdateSchema = z.object({
 });
 
 export type Mix = z.output<typeof mixSchema>;
+export type Movement = z.output<typeof movementSchema>;
+export type MovementCreate = z.output<typeof movementCreateSchema>;
+export type RecipeSnapshot = z.output<typeof recipeSnapshotSchema>;
+export type Retarget = z.output<typeof retargetSchema>;
+export type Combine = z.output<typeof combineSchema>;
 export type Ingredient = z.output<typeof ingredientSchema>;
 export type Addition = z.output<typeof additionSchema>;
 export type MixCreate = z.output<typeof mixCreateSchema>;

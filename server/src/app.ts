@@ -18,6 +18,7 @@ import { photoFiles } from './photo/files.ts';
 import { photoRoutes } from './photo/photo.routes.ts';
 import { pieceRoutes } from './piece/piece.routes.ts';
 import { pourRoutes } from './pour/pour.routes.ts';
+import { recipeRoutes } from './recipe/recipe.routes.ts';
 import { standInScale } from './standin/scale/scale.ts';
 import { scaleRoutes } from './standin/scale/scale.routes.ts';
 import { supportRoutes } from './support/support.routes.ts';
@@ -51,6 +52,7 @@ export function makeApp({ config, db, log, seed }: AppParts): Express {
   app.use(passphraseGuard(config.passphrase));
   app.use(compression({ filter: (request, response) => compressible(request, response) }));
   app.use(api.pieces.importDocument.path, express.json({ limit: IMPORT_LIMIT }));
+  app.use(api.materials.importAll.path, express.json({ limit: '20mb' }));
   app.use('/api', express.json({ limit: '1mb' }));
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
@@ -62,6 +64,7 @@ export function makeApp({ config, db, log, seed }: AppParts): Express {
   describingRoutes(app);
   calculationRoutes(app);
   materialRoutes(app, db);
+  recipeRoutes(app, db);
   supportRoutes(app, db);
   pieceRoutes(app, db, files);
   mixRoutes(app, db);

@@ -7,6 +7,9 @@ export const CAUTIONS = {
   mains: 'Keep wet hands and splashes off dryers, compressors and their plugs.',
   torch: 'Torch away from solvents, aerosols, paper and hair, never over silicone in a closed room.',
   varnish: 'Ventilate the room while polyurethane, silicone or spirits are open.',
+  dust: 'Powder dust: wear a mask until it is wet.',
+  silicone: 'Silicone: ventilate, and keep it off everything that gets a top coat.',
+  resin: 'Resin and hardener: gloves, goggles, a respirator for organic vapor, fresh air; no skin contact.',
   drain: 'No paint down the drain: let left-overs dry, then bin them as your local rules say.',
   deferral: 'The maker’s safety data sheet and local rules come first.',
 } as const;

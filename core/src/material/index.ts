@@ -1,7 +1,10 @@
 export {
+  INGREDIENT_ROLES,
   MATERIAL_KINDS,
   isPaint,
   materialKind,
+  roleOf,
+  type IngredientRole,
   type MaterialGroup,
   type MaterialKind,
   type MaterialKindDefinition,
@@ -17,3 +20,4 @@ export {
   type Pigment,
 } from './pigment.ts';
 export { TRUSTS, viscositySdLn, type Trust } from './trust.ts';
+export { substitutesFor, type Substitute } from './substitute.ts';

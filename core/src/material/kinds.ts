@@ -1,3 +1,5 @@
+import type { CautionName } from '../caution/index.ts';
+
 /**
  * The kinds of material on the shelf, each with the values a shelf entry starts from until the artist
  * has measured it.
@@ -5,8 +7,9 @@
  * Source: low-shear viscosities and densities are typical values of the trade (common practice, no
  * published source); water is 1.002 mPa.s and 0.9982 g/ml at 20 °C (standard tables, from memory).
  * A typical paint viscosity is good to about a factor of 2.5 (sd of its logarithm 0.92).
+ * Solids and binder are rough shares (from memory); a powder's "viscosity" only says that it thickens.
  */
-export type MaterialGroup = 'paint' | 'medium' | 'thinner';
+export type MaterialGroup = 'paint' | 'medium' | 'thinner' | 'powder' | 'finishing';
 
 export interface MaterialKindDefinition {
   readonly kind: string;
@@ -16,6 +19,10 @@ export interface MaterialKindDefinition {
   readonly densityGPerMl: number;
   /** Water the finished mix may hold before its film weakens, as a mass fraction. */
   readonly waterLimit?: { readonly caution: number; readonly stop: number };
+  /** Mass fraction that stays when it has dried, and the part of that which is binder. */
+  readonly solids: number;
+  readonly binder: number;
+  readonly hazards?: readonly CautionName[];
   readonly note: string;
 }
 
@@ -30,6 +37,8 @@ export const MATERIAL_KINDS = [
     viscosityPaS: 60,
     densityGPerMl: 1.2,
     waterLimit: TUBE_WATER,
+    solids: 0.6,
+    binder: 0.36,
     note: 'Stiff, strong color; needs the most thinning.',
   },
   {
@@ -39,6 +48,8 @@ export const MATERIAL_KINDS = [
     viscosityPaS: 45,
     densityGPerMl: 1.2,
     waterLimit: TUBE_WATER,
+    solids: 0.55,
+    binder: 0.35,
     note: 'More pigment and binder; breaks up less when thin.',
   },
   {
@@ -48,6 +59,8 @@ export const MATERIAL_KINDS = [
     viscosityPaS: 30,
     densityGPerMl: 1.2,
     waterLimit: TUBE_WATER,
+    solids: 0.5,
+    binder: 0.28,
     note: 'Less pigment; may break up when thin.',
   },
   {
@@ -57,6 +70,8 @@ export const MATERIAL_KINDS = [
     viscosityPaS: 12,
     densityGPerMl: 1.15,
     waterLimit: TUBE_WATER,
+    solids: 0.5,
+    binder: 0.3,
     note: 'Between tube and fluid.',
   },
   {
@@ -66,6 +81,8 @@ export const MATERIAL_KINDS = [
     viscosityPaS: 2.5,
     densityGPerMl: 1.1,
     waterLimit: TUBE_WATER,
+    solids: 0.45,
+    binder: 0.3,
     note: 'Strong color, already thin: little water moves it far.',
   },
   {
@@ -75,6 +92,8 @@ export const MATERIAL_KINDS = [
     viscosityPaS: 3,
     densityGPerMl: 1.15,
     waterLimit: CRAFT_WATER,
+    solids: 0.4,
+    binder: 0.2,
     note: 'Weak binder: cannot be stretched with water.',
   },
   {
@@ -83,6 +102,8 @@ export const MATERIAL_KINDS = [
     group: 'medium',
     viscosityPaS: 1.2,
     densityGPerMl: 1.03,
+    solids: 0.35,
+    binder: 0.3,
     note: 'The usual Dutch medium. Strain it, keep it closed; a rotten smell means spoilt.',
   },
   {
@@ -91,6 +112,8 @@ export const MATERIAL_KINDS = [
     group: 'medium',
     viscosityPaS: 0.35,
     densityGPerMl: 1.03,
+    solids: 0.35,
+    binder: 0.3,
     note: 'The activator medium; not sold everywhere.',
   },
   {
@@ -99,6 +122,8 @@ export const MATERIAL_KINDS = [
     group: 'medium',
     viscosityPaS: 3,
     densityGPerMl: 1.05,
+    solids: 0.5,
+    binder: 0.48,
     note: 'Binder-rich: 5 to 10 % strengthens a mix that breaks up.',
   },
   {
@@ -107,6 +132,8 @@ export const MATERIAL_KINDS = [
     group: 'medium',
     viscosityPaS: 6,
     densityGPerMl: 1.08,
+    solids: 0.5,
+    binder: 0.46,
     note: 'The cheap medium.',
   },
   {
@@ -115,6 +142,8 @@ export const MATERIAL_KINDS = [
     group: 'medium',
     viscosityPaS: 6,
     densityGPerMl: 1.12,
+    solids: 0.5,
+    binder: 0.44,
     note: 'House paint without pigment; the body of the bloom medium.',
   },
   {
@@ -124,6 +153,8 @@ export const MATERIAL_KINDS = [
     viscosityPaS: 8,
     densityGPerMl: 1.35,
     waterLimit: TUBE_WATER,
+    solids: 0.55,
+    binder: 0.27,
     note: 'Low sheen or semi-gloss, for pillows. Not ceiling paint: it is chalky and cracks.',
   },
   {
@@ -132,6 +163,8 @@ export const MATERIAL_KINDS = [
     group: 'thinner',
     viscosityPaS: 0.35,
     densityGPerMl: 1.03,
+    solids: 0.35,
+    binder: 0.33,
     note: 'Thins and strengthens the bloom medium.',
   },
   {
@@ -140,6 +173,9 @@ export const MATERIAL_KINDS = [
     group: 'thinner',
     viscosityPaS: 0.8,
     densityGPerMl: 1.04,
+    solids: 0.35,
+    binder: 0.33,
+    hazards: ['varnish'],
     note: 'Ventilate; follow the maker’s safety sheet.',
   },
   {
@@ -148,7 +184,128 @@ export const MATERIAL_KINDS = [
     group: 'thinner',
     viscosityPaS: 1.002e-3,
     densityGPerMl: 0.9982,
+    solids: 0,
+    binder: 0,
     note: 'Can be added, never taken out.',
+  },
+  {
+    kind: 'ink',
+    label: 'Acrylic ink',
+    group: 'paint',
+    viscosityPaS: 0.02,
+    densityGPerMl: 1.03,
+    waterLimit: CRAFT_WATER,
+    solids: 0.2,
+    binder: 0.12,
+    note: 'Thin as water and strong: a few drops tint.',
+  },
+  {
+    kind: 'gel-stain',
+    label: 'Gel stain',
+    group: 'paint',
+    viscosityPaS: 8,
+    densityGPerMl: 1.0,
+    waterLimit: CRAFT_WATER,
+    solids: 0.35,
+    binder: 0.25,
+    note: 'See-through brown; try it in a small test first.',
+  },
+  {
+    kind: 'anti-crazing-medium',
+    label: 'Anti-crazing medium',
+    group: 'medium',
+    viscosityPaS: 3,
+    densityGPerMl: 1.05,
+    solids: 0.5,
+    binder: 0.48,
+    note: 'A squirt (5 to 10 %) strengthens a mix that breaks up or cracks.',
+  },
+  {
+    kind: 'mica-powder',
+    label: 'Mica powder',
+    group: 'powder',
+    viscosityPaS: 100,
+    densityGPerMl: 2.8,
+    solids: 1,
+    binder: 0,
+    hazards: ['dust'],
+    note: 'Wet it first in varnish and a little water.',
+  },
+  {
+    kind: 'pigment-powder',
+    label: 'Pigment powder',
+    group: 'powder',
+    viscosityPaS: 100,
+    densityGPerMl: 3,
+    solids: 1,
+    binder: 0,
+    hazards: ['dust'],
+    note: 'Wet it first in varnish and a little water.',
+  },
+  {
+    kind: 'silicone-oil',
+    label: 'Silicone oil',
+    group: 'finishing',
+    viscosityPaS: 0.35,
+    densityGPerMl: 0.97,
+    solids: 1,
+    binder: 0,
+    hazards: ['silicone'],
+    note: '2 drops to 45 ml of color make a great many cells and spoil top coats.',
+  },
+  {
+    kind: 'resin',
+    label: 'Resin',
+    group: 'finishing',
+    viscosityPaS: 1,
+    densityGPerMl: 1.12,
+    solids: 1,
+    binder: 1,
+    hazards: ['resin'],
+    note: 'Common kits: 1 : 1 with hardener by volume; follow the kit.',
+  },
+  {
+    kind: 'hardener',
+    label: 'Hardener',
+    group: 'finishing',
+    viscosityPaS: 0.4,
+    densityGPerMl: 1,
+    solids: 1,
+    binder: 1,
+    hazards: ['resin'],
+    note: 'Goes with its own resin only.',
+  },
+  {
+    kind: 'gilding-paint',
+    label: 'Gilding paint',
+    group: 'finishing',
+    viscosityPaS: 1.5,
+    densityGPerMl: 1.3,
+    solids: 0.6,
+    binder: 0.2,
+    note: 'For lines on a sealed surface.',
+  },
+  {
+    kind: 'mineral-spirits',
+    label: 'Mineral spirits',
+    group: 'finishing',
+    viscosityPaS: 0.001,
+    densityGPerMl: 0.78,
+    solids: 0,
+    binder: 0,
+    hazards: ['torch', 'varnish'],
+    note: 'Keep away from any flame.',
+  },
+  {
+    kind: 'alcohol-ink',
+    label: 'Alcohol ink',
+    group: 'finishing',
+    viscosityPaS: 0.003,
+    densityGPerMl: 0.85,
+    solids: 0.1,
+    binder: 0.05,
+    hazards: ['torch'],
+    note: 'Burns: never torch it.',
   },
 ] as const satisfies readonly MaterialKindDefinition[];
 
@@ -166,4 +323,23 @@ export function materialKind(kind: MaterialKind): MaterialKindDefinition {
 
 export function isPaint(kind: MaterialKind): boolean {
   return materialKind(kind).group === 'paint';
+}
+
+export const INGREDIENT_ROLES = ['medium', 'paint', 'thinner', 'water', 'powder'] as const;
+export type IngredientRole = (typeof INGREDIENT_ROLES)[number];
+
+/** What a material does in a cup. */
+export function roleOf(kind: MaterialKind): IngredientRole {
+  if (kind === 'water') return 'water';
+  switch (materialKind(kind).group) {
+    case 'paint':
+      return 'paint';
+    case 'powder':
+      return 'powder';
+    case 'thinner':
+      return 'thinner';
+    case 'medium':
+    case 'finishing':
+      return 'medium';
+  }
 }

@@ -3,6 +3,8 @@ import {
   isPaint,
   materialKind,
   pigmentDensity,
+  roleOf,
+  substitutesFor,
   takesMetallicParts,
   viscositySdLn,
 } from './index.ts';
@@ -13,11 +15,34 @@ it('water is 1.002 mPa.s and 0.9982 g/ml at 20 C (standard tables, from memory)'
 
 it('every kind has a plausible density and thickness, and every paint its water limits', () => {
   for (const kind of MATERIAL_KINDS) {
-    expect(kind.densityGPerMl).toBeGreaterThan(0.9);
-    expect(kind.densityGPerMl).toBeLessThan(1.6);
+    const isPowder = kind.group === 'powder';
+    expect(kind.densityGPerMl).toBeGreaterThan(0.7);
+    expect(kind.densityGPerMl).toBeLessThan(isPowder ? 4 : 1.6);
+    expect(kind.binder).toBeLessThanOrEqual(kind.solids);
     expect(kind.viscosityPaS).toBeGreaterThan(0);
     if (isPaint(kind.kind)) expect('waterLimit' in kind).toBe(true);
   }
+});
+
+it('a stand-in is never the thing itself, and says what to expect', () => {
+  for (const { kind } of MATERIAL_KINDS) {
+    for (const stand of substitutesFor(kind)) {
+      expect(stand.parts.map((part) => part.kind)).not.toContain(kind);
+      expect(stand.expect.length).toBeGreaterThan(10);
+    }
+  }
+  expect(substitutesFor('cell-conditioner')[0]?.expect).toMatch(/A4/);
+});
+
+it.each([
+  ['artist-tube', 'paint'],
+  ['wall-paint', 'paint'],
+  ['flow-conditioner', 'medium'],
+  ['varnish', 'thinner'],
+  ['water', 'water'],
+  ['mica-powder', 'powder'],
+] as const)('%s goes into a cup as %s', (kind, role) => {
+  expect(roleOf(kind)).toBe(role);
 });
 
 it('knows a typical density by pigment', () => {

@@ -1,14 +1,30 @@
-import { isPaint, viscositySdLn, type MaterialKind, type Trust } from '../material/index.ts';
+import {
+  isPaint,
+  viscositySdLn,
+  type IngredientRole,
+  type MaterialKind,
+  type Trust,
+} from '../material/index.ts';
 import { toG } from '../unit/mass.ts';
-import { actualParts } from './portion.ts';
+import { filmVerdict, type FilmVerdict } from './film.ts';
+import { actualParts } from './parts.ts';
 import { mixProperties, mixSpreadLn, type MixProperties } from './properties.ts';
-import type { IngredientRole } from './school.ts';
 import { waterVerdict, type WaterVerdict } from './water.ts';
 
 /** What a cup's record must hold for its state to be computed. */
 export interface CupRecord {
   readonly ingredients: readonly CupIngredient[];
-  readonly additions: readonly { readonly ingredientId: string; readonly mg: number }[];
+  readonly additions: readonly {
+    readonly ingredientId: string;
+    readonly mg: number;
+    readonly at?: string;
+  }[];
+  /** What left the cup other than onto a support. */
+  readonly movements?: readonly {
+    readonly kind: 'taken-out' | 'loss' | 'thrown';
+    readonly mg: number;
+    readonly at: string;
+  }[];
 }
 
 export interface CupIngredient {
@@ -28,7 +44,7 @@ export interface CupState {
   readonly targetMg: number;
   readonly actualMg: number;
   readonly leftMg: number;
-  /** Weighed in so far, one for each ingredient. */
+  /** In the cup so far, one for each ingredient: weighed in, less what was taken out or dried away. */
   readonly actualIngredientMg: readonly number[];
   /** Parts by weight with the paint as 1: as weighed once something is, as planned before. */
   readonly parts: readonly number[];
@@ -37,7 +53,11 @@ export interface CupState {
   readonly spreadLn: number;
   readonly trust: Trust;
   readonly water: WaterVerdict;
+  readonly film: FilmVerdict;
 }
+
+const isThrown = (cup: CupRecord): boolean =>
+  cup.movements?.some((movement) => movement.kind === 'thrown') ?? false;
 
 /** A cup counts as mixed when every ingredient reached this share of its target. */
 const MIXED_SHARE = 0.95;
@@ -49,11 +69,7 @@ const MIXED_SHARE = 0.95;
  * @param pouredMg what was laid on the support so far, whole milligrams
  */
 export function cupState(cup: CupRecord, pouredMg = 0): CupState {
-  const actualIngredientMg = cup.ingredients.map((ingredient) =>
-    cup.additions
-      .filter((addition) => addition.ingredientId === ingredient.id)
-      .reduce((sum, addition) => sum + addition.mg, 0),
-  );
+  const actualIngredientMg = contentsMg(cup);
   const targetMg = cup.ingredients.reduce((sum, each) => sum + each.targetMg, 0);
   const actualMg = actualIngredientMg.reduce((sum, mg) => sum + mg, 0);
   const mixed = cup.ingredients.every(
@@ -76,7 +92,7 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
     phase,
     targetMg,
     actualMg,
-    leftMg: Math.max(0, actualMg - pouredMg),
+    leftMg: isThrown(cup) ? 0 : Math.max(0, actualMg - pouredMg),
     actualIngredientMg,
     parts: actualParts(cup.ingredients.map((each, index) => ({ role: each.role, mg: shownMg[index] ?? 0 }))),
     properties,
@@ -92,5 +108,38 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
       ? 'measured'
       : 'typical',
     water: waterVerdict(properties.waterFraction, paint?.material.kind ?? null),
+    film: filmVerdict(
+      cup.ingredients.map((each, index) => ({
+        kind: each.material.kind,
+        massG: toG(shownMg[index] ?? 0),
+      })),
+    ),
   };
+}
+
+/**
+ * What a cup has been filled with, ingredient by ingredient: additions and movements in the order of
+ * their times. A share that is taken out, or thrown out, takes of everything alike; a loss is water.
+ */
+function contentsMg(cup: CupRecord): number[] {
+  const contents = cup.ingredients.map(() => 0);
+  const indexOf = new Map(cup.ingredients.map((each, index) => [each.id, index]));
+  const waterIndex = cup.ingredients.findIndex((each) => each.material.kind === 'water');
+  const happenings = [
+    ...cup.additions.map((addition) => ({ at: addition.at ?? '', addition, movement: undefined })),
+    ...(cup.movements ?? []).map((movement) => ({ at: movement.at, addition: undefined, movement })),
+  ].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+  for (const { addition, movement } of happenings) {
+    if (addition) {
+      const index = indexOf.get(addition.ingredientId);
+      if (index !== undefined) contents[index] = (contents[index] ?? 0) + addition.mg;
+    } else if (movement?.kind === 'loss' && waterIndex >= 0) {
+      contents[waterIndex] = Math.max(0, (contents[waterIndex] ?? 0) - movement.mg);
+    } else if (movement?.kind === 'taken-out') {
+      const total = contents.reduce((sum, mg) => sum + mg, 0);
+      const kept = total > 0 ? Math.max(0, 1 - movement.mg / total) : 1;
+      contents.forEach((mg, index) => (contents[index] = Math.round(mg * kept)));
+    }
+  }
+  return contents;
 }

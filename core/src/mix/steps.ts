@@ -1,4 +1,4 @@
-import type { IngredientRole } from './school.ts';
+import type { IngredientRole } from '../material/index.ts';
 
 export interface WeighingStep {
   readonly ingredientId: string;

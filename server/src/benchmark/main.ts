@@ -44,7 +44,7 @@ async function fill(db: Db): Promise<void> {
         note: '',
       });
       for (const role of ['base', 'color', 'color'] as const) {
-        await createMix(trx, piece.id, { role, schoolId: 'D2', paintId: paint.id, totalMg: 56_250 });
+        await createMix(trx, piece.id, { role, recipeId: 'D2', paintId: paint.id, totalMg: 56_250 });
       }
     }
   });

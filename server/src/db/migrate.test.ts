@@ -6,6 +6,7 @@ import { Kysely, sql } from 'kysely';
 import { TransactionalSqliteDialect } from './dialect.ts';
 import { migrate } from './migrate.ts';
 import { first } from './migrations/0001-first.ts';
+import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -15,7 +16,8 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 const STAMP = '2026-03-01T09:30:00.000Z';
 const later = {
   '0001-first': first,
-  '0002-later': {
+  '0002-recipes-and-stock': recipesAndStock,
+  '0003-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),
   },
@@ -56,7 +58,7 @@ it('a migration that fails leaves the database as it was and keeps the backup', 
   await (await openDatabase(folder, STAMP)).db.destroy();
   const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
   const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
-  const broken = { ...later, '0003-broken': { up: () => Promise.reject(new Error('no')) } };
+  const broken = { ...later, '0004-broken': { up: () => Promise.reject(new Error('no')) } };
   await expect(migrate(db, file, STAMP, broken)).rejects.toThrow('no');
   const names = file
     .prepare(`SELECT name FROM pragma_table_info('piece')`)

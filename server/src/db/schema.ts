@@ -3,11 +3,13 @@ import type { Generated } from 'kysely';
 /** The tables as they are now; migrations lead here. JSON columns hold text. */
 export interface Database {
   material: MaterialTable;
+  recipe: RecipeTable;
   support: SupportTable;
   piece: PieceTable;
   mix: MixTable;
   mixIngredient: MixIngredientTable;
   mixAddition: MixAdditionTable;
+  mixMovement: MixMovementTable;
   pourEvent: PourEventTable;
   photo: PhotoTable;
   judgement: JudgementTable;
@@ -25,6 +27,7 @@ export interface MaterialTable extends RecordColumns {
   name: string;
   kind: string;
   colorHex: string;
+  dryColorHex: string | null;
   finish: string;
   opacity: string;
   pigment: string | null;
@@ -32,7 +35,18 @@ export interface MaterialTable extends RecordColumns {
   densityTrust: string;
   viscosityPaS: number;
   viscosityTrust: string;
+  priceCents: number | null;
+  packMg: number | null;
+  stockMg: number | null;
+  stockCountedAt: string | null;
+  openedOn: string | null;
   note: string;
+}
+
+export interface RecipeTable extends RecordColumns {
+  name: string;
+  /** Everything but the name, as JSON. */
+  body: string;
 }
 
 export interface SupportTable extends RecordColumns {
@@ -55,7 +69,8 @@ export interface MixTable extends RecordColumns {
   pieceId: string;
   name: string;
   role: string;
-  schoolId: string;
+  /** The recipe as it was, as JSON. */
+  recipe: string;
   position: number;
 }
 
@@ -64,7 +79,7 @@ export interface MixIngredientTable {
   mixId: string;
   position: number;
   role: string;
-  parts: number;
+  share: number;
   targetMg: number;
   materialId: string;
   materialSnapshot: string;
@@ -80,6 +95,14 @@ export interface MixAdditionTable {
   source: string;
   at: string;
   voidedAt: string | null;
+}
+
+export interface MixMovementTable {
+  id: string;
+  mixId: string;
+  kind: string;
+  mg: number;
+  at: string;
 }
 
 export interface PourEventTable {

@@ -11,11 +11,13 @@ import type {
 } from '@icy-ribbon/contract';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION } from '@icy-ribbon/contract';
 import { isPaint, type MaterialKind } from '@icy-ribbon/core/material';
-import { cupState, schoolsFor, weighingSteps } from '@icy-ribbon/core/mix';
+import { cupState, weighingSteps } from '@icy-ribbon/core/mix';
+import { findSchool, recipesFor, SCHOOLS } from '@icy-ribbon/core/recipe';
 import { gaussian, seededUuid, type Random } from '@icy-ribbon/core/random';
 import { paintedArea } from '@icy-ribbon/core/support';
 import type { CupRole } from '@icy-ribbon/core/thickness';
 import sharp from 'sharp';
+import { recipeSnapshot } from '../mix/mix.queries.ts';
 import { planIngredients } from '../mix/plan.ts';
 import { cleanPhoto } from '../photo/clean.ts';
 import { hashOf } from '../photo/files.ts';
@@ -53,10 +55,20 @@ export async function buildDemoPiece(
     pieceId,
     name: cup.paint.name,
     role: cup.role,
-    schoolId: cup.school.id,
+    recipe: recipeSnapshot(cup.recipe, null),
     position,
-    ingredients: planIngredients(cup.school, cup.paint, stock.media, cup.totalMg, makeId),
+    ingredients: planIngredients({
+      recipe: cup.recipe,
+      variant: null,
+      paint: cup.paint,
+      ofKind: (kind) => stock.media.get(kind),
+      white: () => stock.paints.oyster,
+      findRecipe: findSchool,
+      totalMg: cup.totalMg,
+      makeId,
+    }),
     additions: [],
+    movements: [],
   }));
   const mixes = planned.map((mix, index) => {
     const weighed = reached('mixed') || (reached('weighing') && index < 3);
@@ -132,7 +144,7 @@ function planCups(told: DemoPiece, stock: DemoStock) {
   const cup = (role: CupRole, paint: Material, grams: number) => ({
     role,
     paint,
-    school: schoolsFor(told.technique, role)[0]!,
+    recipe: recipesFor(SCHOOLS, told.technique, role)[0]!,
     totalMg: Math.round(grams) * 1000,
   });
   return [

@@ -3,8 +3,8 @@ import type { MaterialKind } from '@icy-ribbon/core/material';
 import { seededRandom, seededUuid } from '@icy-ribbon/core/random';
 import type { Db } from '../db/open.ts';
 import type { Writer } from '../db/record.ts';
-import { createMaterial, materialOfKind } from '../material/material.queries.ts';
-import { stockStarterShelf } from '../material/starter.ts';
+import { createMaterial, shelfByKind } from '../material/material.queries.ts';
+import { stockStarterShelf, UNCOUNTED } from '../material/starter.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 import { importPiece } from '../piece/document.ts';
 import { createSupport, listSupports } from '../support/support.queries.ts';
@@ -57,6 +57,7 @@ async function stockShelf(trx: Writer, makeId: () => string) {
     const { hex, ...paint } = DEMO_PAINTS[name];
     paints[name] = await createMaterial(trx, {
       ...paint,
+      ...UNCOUNTED,
       id: makeId(),
       colorHex: hex,
       note: '',
@@ -71,8 +72,9 @@ async function stockShelf(trx: Writer, makeId: () => string) {
       (await createSupport(trx, { ...wanted, id: makeId() }));
   }
   const media = new Map<MaterialKind, Material>();
+  const byKind = await shelfByKind(trx);
   for (const kind of MEDIA) {
-    const material = await materialOfKind(trx, kind);
+    const material = byKind.ofKind(kind);
     if (material) media.set(kind, material);
   }
   return { paints, supports, media };

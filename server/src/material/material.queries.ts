@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Material, MaterialCreate, MaterialUpdate } from '@icy-ribbon/contract';
+import type { Material, MaterialCreate, MaterialUpdate, ShelvedMaterial } from '@icy-ribbon/contract';
 import { isPaint, materialKind, pigmentDensity, type MaterialKind } from '@icy-ribbon/core/material';
 import type { Selectable } from 'kysely';
 import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
@@ -10,9 +10,11 @@ export const toMaterial = (row: Selectable<MaterialTable>): Material => row as M
 
 export async function listMaterials(
   db: Reader,
-  options: { page: number; pageSize: number; q?: string | undefined },
-): Promise<{ items: Material[]; total: number; page: number; pageSize: number }> {
-  let matching = db.selectFrom('material').where('deletedAt', 'is', null);
+  options: { page: number; pageSize: number; q?: string | undefined; archived: 'yes' | 'no' },
+): Promise<{ items: ShelvedMaterial[]; total: number; page: number; pageSize: number }> {
+  let matching = db
+    .selectFrom('material')
+    .where('deletedAt', options.archived === 'yes' ? 'is not' : 'is', null);
   if (options.q) matching = matching.where('name', 'like', `%${options.q}%`);
   const { total } = await matching
     .select(({ fn }) => fn.countAll<number>().as('total'))
@@ -24,7 +26,25 @@ export async function listMaterials(
     .limit(options.pageSize)
     .offset((options.page - 1) * options.pageSize)
     .execute();
-  return { items: rows.map(toMaterial), total, page: options.page, pageSize: options.pageSize };
+  const used = await usedSinceCount(db);
+  const items = rows.map((row) => ({ ...toMaterial(row), usedMg: used.get(row.id) ?? 0 }));
+  return { items, total, page: options.page, pageSize: options.pageSize };
+}
+
+/** Milligrams weighed in of each material since its stock was counted. */
+async function usedSinceCount(db: Reader): Promise<Map<string, number>> {
+  const rows = await db
+    .selectFrom('mixAddition')
+    .innerJoin('mixIngredient', 'mixIngredient.id', 'mixAddition.ingredientId')
+    .innerJoin('material', 'material.id', 'mixIngredient.materialId')
+    .innerJoin('mix', 'mix.id', 'mixAddition.mixId')
+    .select(({ fn }) => ['material.id', fn.sum<number>('mixAddition.mg').as('usedMg')])
+    .where('mixAddition.voidedAt', 'is', null)
+    .where('mix.deletedAt', 'is', null)
+    .whereRef('mixAddition.at', '>', 'material.stockCountedAt')
+    .groupBy('material.id')
+    .execute();
+  return new Map(rows.map((row) => [row.id, row.usedMg]));
 }
 
 export async function findMaterial(db: Reader, id: string): Promise<Material | undefined> {
@@ -32,18 +52,26 @@ export async function findMaterial(db: Reader, id: string): Promise<Material | u
   return row && toMaterial(row);
 }
 
-/** The shelf's oldest material of a kind: what a recipe takes when it asks for the kind. */
-export async function materialOfKind(db: Reader, kind: MaterialKind): Promise<Material | undefined> {
-  const row = await db
+/** What a recipe takes from the shelf when it asks for a kind: the oldest of it. */
+export interface ShelfByKind {
+  ofKind(kind: MaterialKind): Material | undefined;
+  /** White tube paint. */
+  white(): Material | undefined;
+}
+
+export async function shelfByKind(db: Reader): Promise<ShelfByKind> {
+  const rows = await db
     .selectFrom('material')
     .selectAll()
-    .where('kind', '=', kind)
     .where('deletedAt', 'is', null)
     .orderBy('createdAt')
     .orderBy('name')
-    .limit(1)
-    .executeTakeFirst();
-  return row && toMaterial(row);
+    .execute();
+  const materials = rows.map(toMaterial);
+  return {
+    ofKind: (kind) => materials.find((each) => each.kind === kind),
+    white: () => materials.find((each) => each.pigment === 'titanium-white' && each.kind.endsWith('-tube')),
+  };
 }
 
 /** Puts a material on the shelf; what was not given starts from the kind's typical value. */
@@ -59,6 +87,7 @@ export async function createMaterial(trx: Writer, input: MaterialCreate): Promis
     name: input.name,
     kind: input.kind,
     colorHex: input.colorHex,
+    dryColorHex: input.dryColorHex,
     finish: input.finish,
     opacity: input.opacity,
     pigment: input.pigment,
@@ -66,6 +95,11 @@ export async function createMaterial(trx: Writer, input: MaterialCreate): Promis
     densityTrust: input.densityGPerMl === undefined ? 'typical' : 'measured',
     viscosityPaS: input.viscosityPaS ?? kind.viscosityPaS,
     viscosityTrust: input.viscosityPaS === undefined ? 'typical' : 'measured',
+    priceCents: input.priceCents,
+    packMg: input.packMg,
+    stockMg: input.stockMg,
+    stockCountedAt: input.stockMg === null ? null : timestamp(),
+    openedOn: input.openedOn,
     note: input.note,
   };
   await insertMaterial(trx, material);
@@ -81,5 +115,9 @@ export async function updateMaterial(
   id: string,
   { version, ...changes }: MaterialUpdate,
 ): Promise<void> {
-  await updateVersioned(trx, 'material', { id, version }, given(changes), () => findMaterial(trx, id));
+  const counted =
+    changes.stockMg === undefined ? {} : { stockCountedAt: changes.stockMg === null ? null : timestamp() };
+  await updateVersioned(trx, 'material', { id, version }, { ...given(changes), ...counted }, () =>
+    findMaterial(trx, id),
+  );
 }

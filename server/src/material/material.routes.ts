@@ -10,6 +10,20 @@ export function materialRoutes(router: Router, db: Db): void {
   route(router, api.materials.create, ({ body }) =>
     db.transaction().execute((trx) => createMaterial(trx, body)),
   );
+  route(router, api.materials.importAll, ({ body }) =>
+    db.transaction().execute(async (trx) => {
+      for (const material of body.materials) await createMaterial(trx, material);
+      return { added: body.materials.length };
+    }),
+  );
+  route(router, api.materials.bulk, ({ body }) =>
+    db.transaction().execute(async (trx) => {
+      for (const { id, version } of body.materials) {
+        await updateMaterial(trx, id, { ...body.changes, version });
+      }
+      return { changed: body.materials.length };
+    }),
+  );
   route(router, api.materials.update, ({ params: { id }, body }) =>
     db.transaction().execute(async (trx) => {
       await updateMaterial(trx, id, body);

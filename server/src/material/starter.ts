@@ -4,6 +4,15 @@ import type { Db } from '../db/open.ts';
 import { createSupport } from '../support/support.queries.ts';
 import { createMaterial } from './material.queries.ts';
 
+/** Nobody has counted or priced it yet. */
+export const UNCOUNTED = {
+  dryColorHex: null,
+  priceCents: null,
+  packMg: null,
+  stockMg: null,
+  openedOn: null,
+} as const;
+
 type PaintLine = readonly [name: string, hex: string, kind: MaterialKind, pigment: Pigment, finish?: Finish];
 
 const PAINTS: readonly PaintLine[] = [
@@ -43,6 +52,7 @@ const paint = ([name, colorHex, kind, pigment, finish = 'plain']: PaintLine): Ma
   finish,
   pigment,
   opacity: 'opaque',
+  ...UNCOUNTED,
   note: '',
 });
 
@@ -60,6 +70,7 @@ export async function stockStarterShelf(db: Db): Promise<void> {
         finish: 'plain',
         opacity: 'transparent',
         pigment: null,
+        ...UNCOUNTED,
         note: '',
       });
     }

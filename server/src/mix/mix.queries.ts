@@ -3,14 +3,15 @@ import type {
   ActualUpdate,
   Addition,
   AdditionCreate,
-  Material,
   MaterialSnapshot,
   Mix,
   MixCreate,
   MixUpdate,
+  RecipeSnapshot,
 } from '@icy-ribbon/contract';
-import { isPaint, materialKind, type MaterialKind } from '@icy-ribbon/core/material';
-import { findSchool, partsFor, portion, schoolsFor, type SchoolPart } from '@icy-ribbon/core/mix';
+import { isPaint } from '@icy-ribbon/core/material';
+import { recipesFor, type Recipe } from '@icy-ribbon/core/recipe';
+import { splitMg } from '@icy-ribbon/core/unit';
 import type { Technique } from '@icy-ribbon/core/thickness';
 import {
   found,
@@ -22,7 +23,8 @@ import {
   type Writer,
 } from '../db/record.ts';
 import { unfit } from '../http/problem.ts';
-import { findMaterial, materialOfKind } from '../material/material.queries.ts';
+import { findMaterial, shelfByKind } from '../material/material.queries.ts';
+import { recipeFinder } from '../recipe/recipe.queries.ts';
 import { planIngredients } from './plan.ts';
 
 /** The mixes of some pieces with their ingredients and what was weighed in, in the order they were planned. */
@@ -44,7 +46,7 @@ export async function findMix(db: Reader, id: string): Promise<Mix | undefined> 
   return row && (await assemble(db, [row]))[0];
 }
 
-async function assemble(db: Reader, rows: readonly { id: string }[]): Promise<Mix[]> {
+async function assemble(db: Reader, rows: readonly { id: string; recipe: string }[]): Promise<Mix[]> {
   if (rows.length === 0) return [];
   const ids = rows.map((row) => row.id);
   const ingredients = await db
@@ -60,22 +62,32 @@ async function assemble(db: Reader, rows: readonly { id: string }[]): Promise<Mi
     .where('voidedAt', 'is', null)
     .orderBy('seq')
     .execute();
+  const movements = await db
+    .selectFrom('mixMovement')
+    .selectAll()
+    .where('mixId', 'in', ids)
+    .orderBy('at')
+    .execute();
   return rows.map(
     (row) =>
       ({
         ...row,
+        recipe: JSON.parse(row.recipe) as RecipeSnapshot,
         ingredients: ingredients
           .filter((each) => each.mixId === row.id)
-          .map(({ id, role, parts, targetMg, materialSnapshot }) => ({
+          .map(({ id, role, share, targetMg, materialSnapshot }) => ({
             id,
             role,
-            parts,
+            share,
             targetMg,
             material: JSON.parse(materialSnapshot) as MaterialSnapshot,
           })),
         additions: additions
           .filter((each) => each.mixId === row.id)
           .map(({ id, ingredientId, mg, source, at }) => ({ id, ingredientId, mg, source, at })),
+        movements: movements
+          .filter((each) => each.mixId === row.id)
+          .map(({ id, kind, mg, at }) => ({ id, kind, mg, at })),
       }) as Mix,
   );
 }
@@ -94,54 +106,68 @@ export async function createMix(trx: Writer, pieceId: string, input: MixCreate):
       .executeTakeFirst(),
     'piece',
   );
-  const school = found(findSchool(input.schoolId), 'recipe');
-  if (!schoolsFor(piece.technique as Technique, input.role).includes(school)) {
-    throw unfit('schoolId', `"${school.name}" does not make a ${input.role} for this technique.`);
+  const findRecipe = await recipeFinder(trx);
+  const recipe = findRecipe(input.recipeId);
+  if (!recipe) throw unfit('recipeId', 'Choose a recipe.');
+  if (recipesFor([recipe], piece.technique as Technique, input.role).length === 0) {
+    throw unfit('recipeId', `"${recipe.name}" does not make a ${input.role} for this technique.`);
   }
   const paint = await findMaterial(trx, input.paintId);
   if (!paint || paint.deletedAt !== null) throw unfit('paintId', 'Choose a paint from the shelf.');
   if (!isPaint(paint.kind)) {
     throw unfit('paintId', `"${paint.name}" is no paint: choose a paint for the color.`);
   }
-  const media = await mediaFor(trx, partsFor(school, paint.finish));
-  const ingredients = planIngredients(school, paint, media, input.totalMg, randomUUID);
-  const { last } = await trx
-    .selectFrom('mix')
-    .select(({ fn }) => fn.max('position').as('last'))
-    .where('pieceId', '=', pieceId)
-    .executeTakeFirstOrThrow();
+  const shelf = await shelfByKind(trx);
+  const variant = input.variant ?? null;
+  const ingredients = planIngredients({
+    recipe,
+    variant,
+    paint,
+    ofKind: (kind) => shelf.ofKind(kind),
+    white: () => shelf.white(),
+    findRecipe,
+    totalMg: input.totalMg,
+    makeId: randomUUID,
+  });
   const mix: Mix = {
     ...newRecord(id, timestamp()),
     pieceId,
     name: input.name ?? paint.name,
     role: input.role,
-    schoolId: school.id,
-    position: last === null ? 0 : Number(last) + 1,
+    recipe: recipeSnapshot(recipe, variant),
+    position: await nextPosition(trx, pieceId),
     ingredients,
     additions: [],
+    movements: [],
   };
   await insertMix(trx, mix);
   return mix;
 }
 
-/** The shelf's material for every part that is not the paint itself. */
-async function mediaFor(trx: Writer, parts: readonly SchoolPart[]): Promise<Map<MaterialKind, Material>> {
-  const media = new Map<MaterialKind, Material>();
-  for (const { kind } of parts) {
-    if (kind === null || media.has(kind)) continue;
-    const material = await materialOfKind(trx, kind);
-    if (!material) {
-      const label = materialKind(kind).label.toLowerCase();
-      throw unfit('schoolId', `This recipe needs ${label}, and there is none on the shelf. Add it first.`);
-    }
-    media.set(kind, material);
-  }
-  return media;
+export const recipeSnapshot = (recipe: Recipe, variant: string | null): RecipeSnapshot => ({
+  id: recipe.id,
+  name: recipe.name,
+  variant,
+  thinning: recipe.thinning ?? null,
+  restHours: recipe.restHours ?? null,
+});
+
+/** Where the next cup of a piece stands in its row. */
+export async function nextPosition(trx: Writer, pieceId: string): Promise<number> {
+  const { last } = await trx
+    .selectFrom('mix')
+    .select(({ fn }) => fn.max('position').as('last'))
+    .where('pieceId', '=', pieceId)
+    .executeTakeFirstOrThrow();
+  return last === null ? 0 : Number(last) + 1;
 }
 
 export async function insertMix(trx: Writer, mix: Mix): Promise<void> {
-  const { ingredients, additions, ...row } = mix;
-  await trx.insertInto('mix').values(row).execute();
+  const { ingredients, additions, movements, recipe, ...row } = mix;
+  await trx
+    .insertInto('mix')
+    .values({ ...row, recipe: JSON.stringify(recipe) })
+    .execute();
   for (const [position, { material, ...ingredient }] of ingredients.entries()) {
     await trx
       .insertInto('mixIngredient')
@@ -155,6 +181,12 @@ export async function insertMix(trx: Writer, mix: Mix): Promise<void> {
       .execute();
   }
   for (const addition of additions) await insertAddition(trx, mix.id, addition);
+  for (const movement of movements) {
+    await trx
+      .insertInto('mixMovement')
+      .values({ ...movement, mixId: mix.id })
+      .execute();
+  }
 }
 
 async function insertAddition(trx: Writer, mixId: string, addition: Addition): Promise<void> {
@@ -178,7 +210,10 @@ async function resize(trx: Writer, mix: Mix, totalMg: number): Promise<void> {
   if (mix.additions.length > 0) {
     throw unfit('totalMg', 'Something has been weighed in: the amount of this cup is fixed.');
   }
-  const targets = portion(mix.ingredients, totalMg);
+  const targets = splitMg(
+    totalMg,
+    mix.ingredients.map((each) => each.share),
+  );
   for (const [index, ingredient] of mix.ingredients.entries()) {
     await trx
       .updateTable('mixIngredient')

@@ -87,12 +87,12 @@ it('the amount can be changed until something is weighed in', async () => {
 });
 
 it.each([
-  [{ schoolId: 'B1' }, 'schoolId'],
+  [{ recipeId: 'B1' }, 'recipeId'],
   [{ totalMg: 10 }, 'totalMg'],
-  [{ role: 'pillow' }, 'schoolId'],
+  [{ role: 'pillow' }, 'recipeId'],
 ])('refuses %j at its field', async (change, path) => {
   const { id: paintId } = await materialNamed(studio, 'Ochre');
-  const given = { role: 'color', schoolId: 'D2', paintId, totalMg: 50_000, ...change };
+  const given = { role: 'color', recipeId: 'D2', paintId, totalMg: 50_000, ...change };
   const answer = await studio.http.post(`/api/pieces/${piece.id}/mixes`).send(given).expect(422);
   expect(answer.body.errors[0].path).toBe(path);
 });
@@ -103,7 +103,7 @@ it('refuses a medium as the color, and says which medium the shelf lacks', async
   const post = (paintId: string) =>
     studio.http
       .post(`/api/pieces/${piece.id}/mixes`)
-      .send({ role: 'color', schoolId: 'D2', paintId, totalMg: 50_000 });
+      .send({ role: 'color', recipeId: 'D2', paintId, totalMg: 50_000 });
   expect((await post(conditioner.id)).body.errors[0].path).toBe('paintId');
   await studio.http.delete(`/api/materials/${conditioner.id}`).query({ version: 1 });
   expect((await post(ochre.id)).body.errors[0].message).toMatch(/needs flow conditioner/);

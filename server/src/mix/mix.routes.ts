@@ -6,6 +6,7 @@ import { found, setDeleted, timestamp } from '../db/record.ts';
 import { unfit } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { addToMix, createMix, findMix, setActual, takeBack, updateMix } from './mix.queries.ts';
+import { combine, moveOut, retarget } from './movement.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 
 export function mixRoutes(router: Router, db: Db): void {
@@ -23,6 +24,15 @@ export function mixRoutes(router: Router, db: Db): void {
   );
   route(router, api.mixes.setActual, ({ params, body }) =>
     db.transaction().execute((trx) => setActual(trx, params.id, params.ingredientId, body)),
+  );
+  route(router, api.mixes.retarget, ({ params, body }) =>
+    db.transaction().execute((trx) => retarget(trx, params.id, body)),
+  );
+  route(router, api.mixes.move, ({ params, body }) =>
+    db.transaction().execute((trx) => moveOut(trx, params.id, body)),
+  );
+  route(router, api.mixes.combine, ({ params, body }) =>
+    db.transaction().execute((trx) => combine(trx, params.pieceId, body)),
   );
   route(router, api.mixes.remove, async ({ params: { id }, query: { version } }) => {
     const mix = found(await findMix(db, id), 'cup');

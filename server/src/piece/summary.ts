@@ -1,5 +1,5 @@
 import type { Piece, PieceSummary } from '@icy-ribbon/contract';
-import { isPaint } from '@icy-ribbon/core/material';
+import { cupColor } from '@icy-ribbon/core/color';
 import { cupState } from '@icy-ribbon/core/mix';
 import { pieceProgress } from '@icy-ribbon/core/piece';
 import { laidMgOf, standing } from '@icy-ribbon/core/pour';
@@ -12,12 +12,11 @@ export function summarize(piece: Piece): PieceSummary {
   const mixes = piece.mixes.map((mix) => {
     const laidMg = laidMgOf(piece.events, mix.id);
     const state = cupState(mix, laidMg);
-    const paint = mix.ingredients.find((each) => isPaint(each.material.kind));
     return {
       id: mix.id,
       name: mix.name,
       role: mix.role,
-      colorHex: (paint ?? mix.ingredients[0])?.material.colorHex ?? '#ffffff',
+      colorHex: cupColor(mix.ingredients),
       phase: state.phase,
       viscosityPaS: state.properties.viscosityPaS,
       spreadLn: state.spreadLn,

@@ -70,7 +70,7 @@ export async function planCup(
   const { id: paintId } = await materialNamed(studio, paint);
   const answer = await studio.http
     .post(`/api/pieces/${piece.id}/mixes`)
-    .send({ role, schoolId: 'D2', paintId, totalMg })
+    .send({ role, recipeId: 'D2', paintId, totalMg })
     .expect(201);
   return answer.body as Mix;
 }

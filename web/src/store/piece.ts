@@ -11,7 +11,7 @@ import {
   type PourEvent,
   type RoomEvent,
 } from '@icy-ribbon/contract';
-import { isPaint } from '@icy-ribbon/core/material';
+import { cupColor } from '@icy-ribbon/core/color';
 import { cupState, type CupState } from '@icy-ribbon/core/mix';
 import { pieceProgress } from '@icy-ribbon/core/piece';
 import { laidMgOf, standing } from '@icy-ribbon/core/pour';
@@ -41,7 +41,7 @@ export const usePiece = defineStore('piece', () => {
     (piece.value?.mixes ?? []).map((mix) => ({
       mix,
       state: cupState(mix, laidMgOf(piece.value?.events ?? [], mix.id)),
-      colorHex: colorOf(mix),
+      colorHex: cupColor(mix.ingredients),
     })),
   );
   const events = computed(() => standing(piece.value?.events ?? []));
@@ -222,8 +222,3 @@ export const usePiece = defineStore('piece', () => {
     rename,
   };
 });
-
-function colorOf(mix: Mix): string {
-  const paint = mix.ingredients.find((each) => isPaint(each.material.kind));
-  return (paint ?? mix.ingredients[0])?.material.colorHex ?? '#ffffff';
-}

@@ -2,6 +2,7 @@ import {
   api,
   type Material,
   type MaterialUpdate,
+  type ShelvedMaterial,
   type Support,
   type SupportUpdate,
 } from '@icy-ribbon/contract';
@@ -15,16 +16,18 @@ type MaterialInput = z.input<typeof api.materials.create.body>;
 type SupportInput = z.input<typeof api.supports.create.body>;
 
 const PAGE_SIZE = 200;
+/** The shelf is held whole, so that it can be searched and sorted at once. */
+const SHELF_SIZE = 20_000;
 
 /** Materials and supports on the shelf. */
 export const useShelf = defineStore('shelf', () => {
-  const materials = ref<Material[]>([]);
+  const materials = ref<ShelvedMaterial[]>([]);
   const supports = ref<Support[]>([]);
   const loaded = ref(false);
 
   async function load(): Promise<void> {
     const [materialPage, supportPage] = await Promise.all([
-      call(api.materials.list, { query: { pageSize: PAGE_SIZE } }),
+      call(api.materials.list, { query: { pageSize: SHELF_SIZE } }),
       call(api.supports.list, { query: { pageSize: PAGE_SIZE } }),
     ]);
     materials.value = materialPage.items;

@@ -1,16 +1,22 @@
 <script setup lang="ts">
+import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { isPaint } from '@icy-ribbon/core/material';
-import { partsFor, schoolsFor } from '@icy-ribbon/core/mix';
+import { partsFor, recipesFor, refusal } from '@icy-ribbon/core/recipe';
 import type { CupRole, Technique } from '@icy-ribbon/core/thickness';
-import { RadioButton, RadioGroup, Select } from 'ant-design-vue';
-import { computed, ref, watch } from 'vue';
+import { Button, RadioButton, RadioGroup, Select } from 'ant-design-vue';
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { messageAt } from '../../api/problem.ts';
-import QuantityField from '../../field/QuantityField.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { usePiece, type Cup } from '../../store/piece.ts';
+import { useRecipes } from '../../store/recipes.ts';
 import { useShelf } from '../../store/shelf.ts';
-import { useUnits } from '../../store/units.ts';
-import { partsWords, ROLE_LABELS, ROLES_OF } from '../words.ts';
+import { ROLE_LABELS, ROLES_OF } from '../words.ts';
+import AmountField from './AmountField.vue';
+import { cupPlanOf } from './cupPlan.ts';
+import { partsInWords, ratioWords } from './recipeWords.ts';
+
+const RecipeDrawer = defineAsyncComponent(() => import('./RecipeDrawer.vue'));
+const ActivatorDose = defineAsyncComponent(() => import('./ActivatorDose.vue'));
 
 const props = defineProps<{ technique: Technique; cups: readonly Cup[] }>();
 
@@ -24,13 +30,17 @@ const USUAL_MG: Readonly<Record<CupRole, number>> = {
 
 const store = usePiece();
 const shelf = useShelf();
-const units = useUnits();
+const recipes = useRecipes();
 
 const roles = computed(() => ROLES_OF[props.technique]);
 const role = ref<CupRole>(missingRole());
 const amounts = ref<Record<CupRole, number | null>>({ ...USUAL_MG });
-const schoolId = ref('');
+const recipeId = ref('');
+const variant = ref('');
+const drawerOpen = ref(false);
 const problem = ref<unknown>(null);
+
+onMounted(() => recipes.ensure().catch(sayProblem));
 
 /** The ground comes first, then colors. */
 function missingRole(): CupRole {
@@ -38,20 +48,32 @@ function missingRole(): CupRole {
   return props.cups.some((cup) => cup.mix.role === ground) ? 'color' : ground;
 }
 
-const schools = computed(() => schoolsFor(props.technique, role.value));
-watch(schools, (next) => (schoolId.value = next[0]?.id ?? ''), { immediate: true });
-const school = computed(() => schools.value.find((each) => each.id === schoolId.value));
-
-const schoolOptions = computed(() =>
-  schools.value.map((each) => ({
-    value: each.id,
-    label: `${each.name}, ${partsWords(each.parts.map((part) => part.parts))}`,
-  })),
+const choices = computed(() => recipesFor(recipes.all, props.technique, role.value));
+watch(
+  choices,
+  (next) => {
+    if (next.some((recipe) => recipe.id === recipeId.value)) return;
+    const usual = recipesFor(recipes.all, props.technique, role.value).find(
+      (recipe) => !recipes.own.some((own) => own.id === recipe.id),
+    );
+    recipeId.value = (usual ?? next[0])?.id ?? '';
+  },
+  { immediate: true },
 );
+watch(recipeId, () => (variant.value = ''));
+const recipe = computed(() => choices.value.find((each) => each.id === recipeId.value));
+
+const recipeOptions = computed(() =>
+  choices.value.map((each) => ({ value: each.id, label: `${each.name}, ${ratioWords(each.parts)}` })),
+);
+const variantOptions = computed(() => [
+  { value: '', label: 'as written' },
+  ...(recipe.value?.variants ?? []).map(({ name }) => ({ value: name, label: name })),
+]);
 
 const paints = computed(() =>
   shelf.materials.filter((material) =>
-    role.value === 'pillow'
+    role.value === 'pillow' && recipeId.value.startsWith('P')
       ? material.kind === 'wall-paint'
       : isPaint(material.kind) && material.kind !== 'wall-paint',
   ),
@@ -61,15 +83,23 @@ const inUse = computed(
   () => new Set(props.cups.flatMap((cup) => cup.mix.ingredients.map((each) => each.material.materialId))),
 );
 
-async function add(paintId: string): Promise<void> {
+/** What a click on a paint would do, or why it would not. */
+function hint(paint: ShelvedMaterial): string {
+  if (!recipe.value) return '';
+  const because = refusal(recipe.value, paint.kind);
+  if (because) return because;
+  return partsInWords(partsFor(recipe.value, paint.finish, variant.value || null), recipes.find);
+}
+
+async function add(paint: ShelvedMaterial): Promise<void> {
   problem.value = null;
-  const totalMg = amounts.value[role.value];
   try {
     await store.addCup({
       role: role.value,
-      schoolId: schoolId.value as never,
-      paintId,
-      totalMg: totalMg ?? 0,
+      recipeId: recipeId.value,
+      variant: variant.value || null,
+      paintId: paint.id,
+      totalMg: amounts.value[role.value] ?? 0,
     });
     if (role.value === roles.value[0]) role.value = 'color';
   } catch (error) {
@@ -77,6 +107,12 @@ async function add(paintId: string): Promise<void> {
     if (!messageAt(error, 'totalMg')) sayProblem(error);
   }
 }
+
+const plan = computed(() =>
+  recipe.value
+    ? cupPlanOf(recipe.value, variant.value || null, paints.value[0], shelf.materials, recipes.find)
+    : undefined,
+);
 </script>
 
 <template>
@@ -85,28 +121,37 @@ async function add(paintId: string): Promise<void> {
       <RadioGroup v-model:value="role" name="cup-role" aria-label="What the cup is for">
         <RadioButton v-for="each in roles" :key="each" :value="each">{{ ROLE_LABELS[each] }}</RadioButton>
       </RadioGroup>
-      <Select v-model:value="schoolId" class="school" :options="schoolOptions" aria-label="Recipe" />
-      <QuantityField
-        v-model="amounts[role]"
-        class="amount"
-        label="Amount of the new cup"
-        quantity="mass"
-        bare
-        :error="messageAt(problem, 'totalMg')"
+      <Select v-model:value="recipeId" class="school" :options="recipeOptions" aria-label="Recipe" />
+      <Select
+        v-if="variantOptions.length > 1"
+        v-model:value="variant"
+        class="variant"
+        :options="variantOptions"
+        aria-label="Variant of the recipe"
       />
-      <p v-if="school" class="soft words">Good for: {{ school.goodFor }}. Watch: {{ school.trouble }}.</p>
+      <AmountField v-model="amounts[role]" :plan="plan" :error="messageAt(problem, 'totalMg')" />
+      <ActivatorDose
+        v-if="role === 'activator'"
+        :cups="cups"
+        :density="plan?.densityGPerMl ?? 1.1"
+        @dose="amounts.activator = $event"
+      />
+      <Button type="link" @click="drawerOpen = true">Recipes</Button>
     </div>
+    <p v-if="recipe" class="soft words">
+      {{ recipe.goodFor }}. {{ recipe.trouble }}.
+      <template v-if="recipe.restHours"> Rest it {{ recipe.restHours }} h under a lid.</template>
+      <template v-if="recipe.thinning">
+        Then thin with {{ recipe.thinning.with }} to “{{ recipe.thinning.to }}”.
+      </template>
+    </p>
     <ul class="swatches">
       <li v-for="paint in paints" :key="paint.id">
         <button
           class="plain-button"
           :aria-label="`Put a cup of ${paint.name} on the bench`"
-          :title="
-            school
-              ? `${partsWords(partsFor(school, paint.finish).map((part) => part.parts))}, ${units.show('mass', amounts[role] ?? 0)}`
-              : ''
-          "
-          @click="add(paint.id)"
+          :title="hint(paint)"
+          @click="add(paint)"
         >
           <span class="swatch" :style="{ background: paint.colorHex }"></span>
           <span class="name" :class="{ used: inUse.has(paint.id) }">{{ paint.name }}</span>
@@ -116,12 +161,13 @@ async function add(paintId: string): Promise<void> {
         No paint for this on the shelf. <RouterLink to="/shelf">Enter one</RouterLink>.
       </li>
     </ul>
+    <RecipeDrawer v-if="drawerOpen" @close="drawerOpen = false" />
   </section>
 </template>
 
 <style scoped>
 section {
-  padding: 10px 24px 12px;
+  padding: 8px 24px 10px;
   border-top: 1px solid var(--rule);
   background: var(--paper);
 }
@@ -134,16 +180,15 @@ section {
 }
 
 .school {
-  width: 320px;
+  width: 300px;
 }
 
-.amount {
-  width: 118px;
+.variant {
+  width: 140px;
 }
 
 .words {
-  flex: 1;
-  min-width: 220px;
+  margin-top: 4px;
   font-size: 13px;
   line-height: 1.3;
 }
@@ -151,7 +196,7 @@ section {
 .swatches {
   display: flex;
   gap: 4px;
-  margin: 8px 0 0;
+  margin: 6px 0 0;
   padding: 0 0 4px;
   overflow-x: auto;
   list-style: none;
@@ -170,7 +215,7 @@ section {
 }
 
 .swatch {
-  height: 30px;
+  height: 28px;
   border: 1px solid var(--ice-deep);
   border-radius: 50% 46% 52% 44%;
 }

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { findSchool } from '@icy-ribbon/core/mix';
 import { stageOf } from '@icy-ribbon/core/thickness';
 import { Button } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
@@ -28,7 +27,9 @@ watch(
 const shape = computed(() => shapeOf(props.cup));
 const layers = computed(() => layersOf(props.cup));
 const stage = computed(() => stageOf(props.cup.state.properties.viscosityPaS));
-const schoolName = computed(() => findSchool(props.cup.mix.schoolId)?.name ?? props.cup.mix.schoolId);
+const recipeName = computed(() =>
+  [props.cup.mix.recipe.name, props.cup.mix.recipe.variant].filter(Boolean).join(', '),
+);
 const untouched = computed(() => props.cup.state.phase === 'planned');
 const title = computed(
   () =>
@@ -72,7 +73,7 @@ async function remove(): Promise<void> {
     />
     <div class="caption">
       <h2>{{ cup.mix.name }}</h2>
-      <p class="soft small" :title="schoolName">
+      <p class="soft small" :title="recipeName">
         {{ ROLE_LABELS[cup.mix.role] }}, {{ partsWords(cup.state.parts) }}
       </p>
       <p class="small">

@@ -94,6 +94,7 @@ td {
 
 .piece a > span:last-child {
   display: grid;
+  white-space: nowrap;
 }
 
 .name {

@@ -1,0 +1,40 @@
+import { MATERIAL_KINDS } from '@icy-ribbon/core/material';
+import { PART_UNITS } from '@icy-ribbon/core/recipe';
+import { CUP_ROLES, STAGES, TECHNIQUES } from '@icy-ribbon/core/thickness';
+import { z } from 'zod';
+import { idSchema, nameSchema, noteSchema, recordFields, versionSchema } from './common.ts';
+
+const kindSchema = z.enum(MATERIAL_KINDS.map((each) => each.kind));
+
+export const partSourceSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('paint') }),
+  z.object({ kind: z.literal('white') }),
+  z.object({ kind: z.literal('material'), material: kindSchema }),
+  z.object({ kind: z.literal('recipe'), recipe: z.string().min(1) }),
+]);
+
+export const recipePartSchema = z.object({
+  of: partSourceSchema,
+  amount: z.number('Give the amount as a number.').min(0, 'An amount must be 0 or more.').max(100_000),
+  unit: z.enum(PART_UNITS),
+});
+
+const describing = {
+  name: nameSchema,
+  parts: z.array(recipePartSchema).min(1, 'A recipe needs at least one part.').max(20),
+  techniques: z.array(z.enum(TECHNIQUES)).min(1, 'Choose a technique.'),
+  cupRoles: z.array(z.enum(CUP_ROLES)),
+  goodFor: noteSchema,
+  trouble: noteSchema,
+  thinning: z.object({ with: kindSchema, to: z.enum(STAGES.map((stage) => stage.name)) }).nullable(),
+  restHours: z.number().min(0).max(1000).nullable(),
+};
+
+/** A recipe the artist wrote or changed; the schools that ship live in core. */
+export const ownRecipeSchema = z.object({ ...recordFields, ...describing });
+export const ownRecipeCreateSchema = z.object({ id: idSchema.optional(), ...describing });
+export const ownRecipeUpdateSchema = z.object({ version: versionSchema, ...describing });
+
+export type OwnRecipe = z.output<typeof ownRecipeSchema>;
+export type OwnRecipeCreate = z.output<typeof ownRecipeCreateSchema>;
+export type OwnRecipeUpdate = z.output<typeof ownRecipeUpdateSchema>;

@@ -1,0 +1,21 @@
+import { isPaint, type MaterialKind } from '../material/index.ts';
+import { mixColor } from './mixColor.ts';
+
+const UNPAINTED = '#ffffff';
+
+/**
+ * The color of a cup: its paints stirred together by their planned weights; media, which dry clear, do
+ * not show. A cup without paint shows its first ingredient.
+ */
+export function cupColor(
+  ingredients: readonly {
+    readonly targetMg: number;
+    readonly material: { readonly kind: MaterialKind; readonly colorHex: string };
+  }[],
+): string {
+  const paints = ingredients.filter((each) => isPaint(each.material.kind) && each.targetMg > 0);
+  const [only] = paints;
+  if (!only) return ingredients[0]?.material.colorHex ?? UNPAINTED;
+  if (paints.length === 1) return only.material.colorHex;
+  return mixColor(paints.map((each) => ({ hex: each.material.colorHex, amount: each.targetMg })));
+}

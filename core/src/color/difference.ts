@@ -1,0 +1,17 @@
+import { differenceCiede2000, parse } from 'culori';
+import { InputError } from '../error/index.ts';
+
+const ciede2000 = differenceCiede2000();
+
+/**
+ * Color difference CIEDE2000 of two sRGB colors (Sharma, Wu & Dalal 2005, as culori computes it).
+ *
+ * @param a, b as #rrggbb
+ * @throws InputError naming the one that is no color
+ */
+export function colorDifference(a: string, b: string): number {
+  const [first, second] = [parse(a), parse(b)];
+  if (!first) throw new InputError('a', `"${a}" is no color: write it like #1f5fa8.`);
+  if (!second) throw new InputError('b', `"${b}" is no color: write it like #1f5fa8.`);
+  return ciede2000(first, second);
+}

@@ -1,0 +1,5 @@
+export { cupColor } from './cupColor.ts';
+export { colorDifference } from './difference.ts';
+export { matchColor, type ColorMatch, type MatchPaint } from './matchColor.ts';
+export { mixColor } from './mixColor.ts';
+export { readPalette, writePalette, type PaletteColor } from './palette.ts';

@@ -1,0 +1,86 @@
+import { Color, mix } from 'spectral.js';
+import { colorDifference } from './difference.ts';
+
+export interface MatchPaint {
+  readonly id: string;
+  readonly hex: string;
+}
+
+export interface ColorMatch {
+  readonly parts: readonly { readonly id: string; readonly amount: number }[];
+  readonly hex: string;
+  readonly de2000: number;
+}
+
+/** Parts that can be measured with kitchen spoons. */
+const SPOONS = [1, 1 / 2, 1 / 4, 1 / 8];
+const KEPT_PER_ROUND = 60;
+const MOST_PAINTS = 4;
+
+interface Candidate {
+  readonly parts: readonly { readonly index: number; readonly amount: number }[];
+  readonly distance: number;
+}
+
+/**
+ * The best mixes of up to four paints for a target color, in kitchen-sized parts (1, 1/2, 1/4, 1/8).
+ *
+ * Search: every single paint and every pair, then the best of them with a third and a fourth paint added
+ * (a beam of 60), mixed by Kubelka-Munk and compared in OKLab; the answers are ranked by CIEDE2000.
+ * A wider beam might find a better mix of three or four; the pairs are complete.
+ *
+ * @param targetHex #rrggbb
+ * @param count how many answers, the closest first
+ */
+export function matchColor(targetHex: string, paints: readonly MatchPaint[], count = 5): ColorMatch[] {
+  const colors = paints.map((paint) => new Color(paint.hex));
+  const target = new Color(targetHex).OKLab;
+  const rate = (parts: Candidate['parts']): Candidate => {
+    const mixed = mix(...parts.map((part) => [colors[part.index]!, part.amount] as const)).OKLab;
+    return { parts, distance: Math.hypot(...mixed.map((value, axis) => value - target[axis]!)) };
+  };
+  const singles = colors.map((_, index) => rate([{ index, amount: 1 }]));
+  let beam = singles;
+  const found: Candidate[] = [...singles];
+  for (let size = 2; size <= MOST_PAINTS; size += 1) {
+    const grown = beam.flatMap((candidate) => grow(candidate, colors.length).map(rate));
+    found.push(...closest(grown, KEPT_PER_ROUND));
+    beam = closest(grown, KEPT_PER_ROUND);
+  }
+  return closest(found, 4 * count + 20)
+    .map((candidate): ColorMatch => {
+      const hex = mix(...candidate.parts.map((part) => [colors[part.index]!, part.amount] as const))
+        .toString()
+        .toLowerCase();
+      return {
+        parts: candidate.parts.map((part) => ({ id: paints[part.index]!.id, amount: part.amount })),
+        hex,
+        de2000: colorDifference(hex, targetHex),
+      };
+    })
+    .sort((a, b) => a.de2000 - b.de2000)
+    .slice(0, count);
+}
+
+/** A candidate with one more paint in each spoon size; a pair also the other way round. */
+function grow(candidate: Candidate, paintCount: number): Candidate['parts'][] {
+  const grown: Candidate['parts'][] = [];
+  const highest = Math.max(...candidate.parts.map((part) => part.index));
+  for (let index = 0; index < paintCount; index += 1) {
+    if (candidate.parts.some((part) => part.index === index)) continue;
+    if (candidate.parts.length === 1 && index < highest) continue;
+    for (const amount of SPOONS) {
+      grown.push([...candidate.parts, { index, amount }]);
+      if (candidate.parts.length === 1 && amount < 1) {
+        grown.push([
+          { ...candidate.parts[0]!, amount },
+          { index, amount: 1 },
+        ]);
+      }
+    }
+  }
+  return grown;
+}
+
+const closest = (candidates: readonly Candidate[], count: number): Candidate[] =>
+  [...candidates].sort((a, b) => a.distance - b.distance).slice(0, count);

@@ -1,0 +1,9 @@
+/** The part of spectral.js (Kubelka-Munk mixing on reflectance curves) that is used here. */
+declare module 'spectral.js' {
+  export class Color {
+    constructor(hex: string);
+    readonly OKLab: readonly [number, number, number];
+    toString(options?: { format?: 'hex'; method?: 'clip' | 'map' }): string;
+  }
+  export function mix(...colors: readonly (readonly [Color, number])[]): Color;
+}

@@ -1,0 +1,114 @@
+import { randomUUID } from 'node:crypto';
+import type { Combine, Ingredient, Mix, MovementCreate, Retarget } from '@icy-ribbon/contract';
+import { cupState } from '@icy-ribbon/core/mix';
+import { laidMgOf } from '@icy-ribbon/core/pour';
+import { toG } from '@icy-ribbon/core/unit';
+import { found, newRecord, timestamp, updateVersioned, type Writer } from '../db/record.ts';
+import { unfit } from '../http/problem.ts';
+import { eventsOf } from '../pour/pour.queries.ts';
+import { findMix, insertMix, nextPosition } from './mix.queries.ts';
+
+/** What is left in a cup now, whole milligrams. */
+async function leftMg(trx: Writer, mix: Mix): Promise<number> {
+  return cupState(mix, laidMgOf(await eventsOf(trx, [mix.pieceId]), mix.id)).leftMg;
+}
+
+/** Logs what left a cup. The same movement sent again changes nothing. */
+export async function moveOut(trx: Writer, id: string, input: MovementCreate): Promise<Mix> {
+  const mix = found(await findMix(trx, id), 'cup');
+  if (mix.movements.some((each) => each.id === input.id)) return mix;
+  const left = await leftMg(trx, mix);
+  if (input.mg > left) {
+    throw unfit('mg', `"${mix.name}" holds ${toG(left).toFixed(1)} g: give that much or less.`);
+  }
+  await trx
+    .insertInto('mixMovement')
+    .values({ ...input, mixId: id, at: timestamp() })
+    .execute();
+  await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
+  return found(await findMix(trx, id), 'cup');
+}
+
+/** New targets for an over-poured cup; nothing can be taken out, so none may lie below what is in. */
+export async function retarget(trx: Writer, id: string, input: Retarget): Promise<Mix> {
+  const mix = found(await findMix(trx, id), 'cup');
+  await updateVersioned(trx, 'mix', { id, version: input.version }, {}, () => Promise.resolve(mix));
+  const { actualIngredientMg } = cupState(mix);
+  for (const [index, target] of input.targets.entries()) {
+    const at = mix.ingredients.findIndex((each) => each.id === target.ingredientId);
+    if (at < 0) {
+      throw unfit(`targets.${index}.ingredientId`, 'This ingredient is not in the cup’s recipe.');
+    }
+    if (target.targetMg < (actualIngredientMg[at] ?? 0)) {
+      throw unfit(`targets.${index}.targetMg`, 'More than that is in the cup already.');
+    }
+    await trx
+      .updateTable('mixIngredient')
+      .set({ targetMg: target.targetMg })
+      .where('id', '=', target.ingredientId)
+      .execute();
+  }
+  return found(await findMix(trx, id), 'cup');
+}
+
+/** Pours what is left of several cups of a piece into a new one; the old ones are empty afterwards. */
+export async function combine(trx: Writer, pieceId: string, input: Combine): Promise<Mix> {
+  const existing = await findMix(trx, input.id);
+  if (existing) return existing;
+  const at = timestamp();
+  const poured: { ingredient: Ingredient; mg: number }[] = [];
+  const mixes: Mix[] = [];
+  for (const [index, mixId] of input.mixIds.entries()) {
+    const mix = found(await findMix(trx, mixId), 'cup');
+    const left = await leftMg(trx, mix);
+    if (mix.pieceId !== pieceId || left === 0) {
+      throw unfit(`mixIds.${index}`, `Nothing of "${mix.name}" is left for this piece.`);
+    }
+    const { actualIngredientMg, actualMg } = cupState(mix);
+    mix.ingredients.forEach((ingredient, place) => {
+      const mg = Math.round(((actualIngredientMg[place] ?? 0) * left) / actualMg);
+      if (mg > 0) poured.push({ ingredient, mg });
+    });
+    mixes.push(mix);
+    await trx
+      .insertInto('mixMovement')
+      .values({ id: randomUUID(), mixId, kind: 'thrown', mg: left, at })
+      .execute();
+    await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
+  }
+  const totalMg = poured.reduce((sum, each) => sum + each.mg, 0);
+  const ingredients = [...groupByMaterial(poured)].map(([, { ingredient, mg }]): Ingredient => ({
+    ...ingredient,
+    id: randomUUID(),
+    share: mg / totalMg,
+    targetMg: mg,
+  }));
+  const mix: Mix = {
+    ...newRecord(input.id, at),
+    pieceId,
+    name: input.name,
+    role: mixes[0]!.role,
+    recipe: { id: 'combined', name: 'Combined cups', variant: null, thinning: null, restHours: null },
+    position: await nextPosition(trx, pieceId),
+    ingredients,
+    additions: ingredients.map((each) => ({
+      id: randomUUID(),
+      ingredientId: each.id,
+      mg: each.targetMg,
+      source: 'typed',
+      at,
+    })),
+    movements: [],
+  };
+  await insertMix(trx, mix);
+  return mix;
+}
+
+function groupByMaterial(poured: readonly { ingredient: Ingredient; mg: number }[]) {
+  const groups = new Map<string, { ingredient: Ingredient; mg: number }>();
+  for (const { ingredient, mg } of poured) {
+    const key = ingredient.material.materialId;
+    groups.set(key, { ingredient, mg: mg + (groups.get(key)?.mg ?? 0) });
+  }
+  return groups;
+}

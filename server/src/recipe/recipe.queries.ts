@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import type { OwnRecipe, OwnRecipeCreate, OwnRecipeUpdate } from '@icy-ribbon/contract';
+import { expand, findSchool, type Recipe } from '@icy-ribbon/core/recipe';
+import type { Selectable } from 'kysely';
+import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
+import type { RecipeTable } from '../db/schema.ts';
+
+const toRecipe = ({ body, ...row }: Selectable<RecipeTable>): OwnRecipe => ({
+  ...row,
+  ...(JSON.parse(body) as Omit<OwnRecipe, keyof RecipeTable>),
+});
+
+export async function listRecipes(db: Reader): Promise<OwnRecipe[]> {
+  const rows = await db
+    .selectFrom('recipe')
+    .selectAll()
+    .where('deletedAt', 'is', null)
+    .orderBy('name')
+    .execute();
+  return rows.map(toRecipe);
+}
+
+export async function findOwnRecipe(db: Reader, id: string): Promise<OwnRecipe | undefined> {
+  const row = await db.selectFrom('recipe').selectAll().where('id', '=', id).executeTakeFirst();
+  return row && toRecipe(row);
+}
+
+/** An own recipe as core reads it. */
+export const asRecipe = ({ thinning, restHours, ...own }: OwnRecipe): Recipe => ({
+  ...own,
+  ...(thinning && { thinning }),
+  ...(restHours !== null && { restHours }),
+});
+
+/** Finds any recipe by its id: the artist's own first, then the schools. */
+export async function recipeFinder(db: Reader): Promise<(id: string) => Recipe | undefined> {
+  const own = new Map((await listRecipes(db)).map((recipe) => [recipe.id, asRecipe(recipe)]));
+  return (id) => own.get(id) ?? findSchool(id);
+}
+
+export async function createRecipe(trx: Writer, input: OwnRecipeCreate): Promise<OwnRecipe> {
+  const { id = randomUUID(), ...described } = input;
+  const existing = await findOwnRecipe(trx, id);
+  if (existing) return existing;
+  await requireSound(trx, id, described);
+  const { name, ...body } = described;
+  await trx
+    .insertInto('recipe')
+    .values({ ...newRecord(id, timestamp()), name, body: JSON.stringify(body) })
+    .execute();
+  return (await findOwnRecipe(trx, id))!;
+}
+
+export async function updateRecipe(trx: Writer, id: string, input: OwnRecipeUpdate): Promise<void> {
+  const { version, ...described } = input;
+  await requireSound(trx, id, described);
+  const { name, ...body } = described;
+  await updateVersioned(trx, 'recipe', { id, version }, { name, body: JSON.stringify(body) }, () =>
+    findOwnRecipe(trx, id),
+  );
+}
+
+/**
+ * A recipe must open up to something: no recipe inside itself, no parts that are all 0.
+ *
+ * @throws InputError naming the part; densities are checked when a cup is planned with real materials
+ */
+async function requireSound(trx: Writer, id: string, described: Omit<OwnRecipeCreate, 'id'>): Promise<void> {
+  const find = await recipeFinder(trx);
+  const candidate = asRecipe({ ...newRecord(id, ''), ...described });
+  expand([{ of: { kind: 'recipe', recipe: id }, amount: 1, unit: 'part' }], {
+    findRecipe: (wanted) => (wanted === id ? candidate : find(wanted)),
+    densityOf: () => 1,
+  });
+}

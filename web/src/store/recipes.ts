@@ -1,0 +1,59 @@
+import { api, type OwnRecipe } from '@icy-ribbon/contract';
+import { findSchool, SCHOOLS, type Recipe } from '@icy-ribbon/core/recipe';
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import type { z } from 'zod';
+import { call } from '../api/client.ts';
+import { sendVersioned } from './versioned.ts';
+
+export type RecipeInput = Omit<z.input<typeof api.recipes.create.body>, 'id'>;
+
+/** The schools that ship and the artist's own recipes. */
+export const useRecipes = defineStore('recipes', () => {
+  const own = ref<OwnRecipe[]>([]);
+  const loaded = ref(false);
+
+  const all = computed<Recipe[]>(() => [...own.value.map(asRecipe), ...SCHOOLS]);
+  const find = (id: string): Recipe | undefined =>
+    all.value.find((recipe) => recipe.id === id) ?? findSchool(id);
+
+  async function load(): Promise<void> {
+    own.value = (await call(api.recipes.list)).items;
+    loaded.value = true;
+  }
+
+  async function ensure(): Promise<void> {
+    if (!loaded.value) await load();
+  }
+
+  async function add(input: RecipeInput): Promise<void> {
+    await call(api.recipes.create, { body: { id: crypto.randomUUID(), ...input } });
+    await load();
+  }
+
+  async function change({ id, version }: OwnRecipe, input: RecipeInput): Promise<void> {
+    await sendVersioned(version, { ...input }, (now) =>
+      call(api.recipes.update, { params: { id }, body: { ...input, version: now } }),
+    );
+    await load();
+  }
+
+  async function remove({ id, version }: OwnRecipe): Promise<OwnRecipe> {
+    const removed = await call(api.recipes.remove, { params: { id }, query: { version } });
+    await load();
+    return removed;
+  }
+
+  async function restore({ id, version }: OwnRecipe): Promise<void> {
+    await call(api.recipes.restore, { params: { id }, body: { version } });
+    await load();
+  }
+
+  return { own, all, find, load, ensure, add, change, remove, restore };
+});
+
+const asRecipe = ({ thinning, restHours, ...recipe }: OwnRecipe): Recipe => ({
+  ...recipe,
+  ...(thinning && { thinning }),
+  ...(restHours !== null && { restHours }),
+});
