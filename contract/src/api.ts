@@ -33,7 +33,7 @@ import {
 } from './piece.ts';
 import { pourEventSchema } from './pour.ts';
 import { ownRecipeCreateSchema, ownRecipeSchema, ownRecipeUpdateSchema } from './recipe.ts';
-import { scaleInfoSchema, scaleReadingSchema, standInPourSchema } from './scale.ts';
+import { disturbanceSchema, scaleInfoSchema, scaleReadingSchema, standInPourSchema } from './scale.ts';
 import { supportCreateSchema, supportSchema, supportUpdateSchema } from './support.ts';
 
 const pieceParams = z.object({ pieceId: idSchema });
@@ -442,6 +442,14 @@ const scale = {
     path: '/api/scale/stand-in/stop',
     summary: 'Stop pouring',
     tag: 'scale',
+    response: scaleReadingSchema,
+  }),
+  disturb: endpoint({
+    method: 'POST',
+    path: '/api/scale/stand-in/disturb',
+    summary: 'Bump the table, overload the scale, or let it drop out for some seconds',
+    tag: 'scale',
+    body: disturbanceSchema,
     response: scaleReadingSchema,
   }),
   newCup: endpoint({

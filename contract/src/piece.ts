@@ -74,6 +74,7 @@ export const pieceSummarySchema = z.object({
       leftMg: massMgSchema,
       laidMg: massMgSchema,
       mixedAt: timestampSchema.nullable(),
+      restHours: z.number().nullable(),
     }),
   ),
   passes: z.array(

@@ -21,5 +21,10 @@ export const scaleInfoSchema = z.object({
 /** Asks the stand-in to pour this much more into the cup on it. */
 export const standInPourSchema = z.object({ mg: massMgSchema.min(1, 'Pour more than 0 g.') });
 
+/** Things that happen at a table, to try them on the stand-in. */
+export const disturbanceSchema = z.object({
+  kind: z.enum(['bump', 'overload', 'drop-out']),
+});
+
 export type ScaleReading = z.output<typeof scaleReadingSchema>;
 export type ScaleInfo = z.output<typeof scaleInfoSchema>;

@@ -10,13 +10,22 @@ export function findSchool(id: string): Recipe | undefined {
   return BY_ID.get(id);
 }
 
+/** The school most artists take for a cup (common practice). */
+const USUAL: Readonly<Record<Technique, Partial<Record<CupRole, string>>>> = {
+  dutch: { base: 'D2', color: 'D2' },
+  bloom: { pillow: 'P1', color: 'B1', activator: 'A1' },
+};
+
 /** The recipes that can fill a cup of this role for this technique, the usual one first. */
 export function recipesFor(
   recipes: readonly Recipe[],
   technique: Technique,
   role: CupRole,
 ): readonly Recipe[] {
-  return recipes.filter((recipe) => recipe.techniques.includes(technique) && recipe.cupRoles.includes(role));
+  const usual = USUAL[technique][role];
+  return recipes
+    .filter((recipe) => recipe.techniques.includes(technique) && recipe.cupRoles.includes(role))
+    .sort((a, b) => Number(b.id === usual) - Number(a.id === usual));
 }
 
 /**

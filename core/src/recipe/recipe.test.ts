@@ -124,6 +124,8 @@ describe('the schools of mixing (common practice, no published source)', () => {
       expect(recipesFor(SCHOOLS, 'dutch', role)[0]?.id).toBe('D2');
     for (const role of ['pillow', 'color', 'activator'] as const) {
       expect(recipesFor(SCHOOLS, 'bloom', role).length).toBeGreaterThan(1);
+      const usual = { pillow: 'P1', color: 'B1', activator: 'A1' }[role];
+      expect(recipesFor(SCHOOLS, 'bloom', role)[0]?.id).toBe(usual);
     }
     for (const each of SCHOOLS) {
       for (const parts of [each.parts, ...(each.variants ?? []).map((variant) => variant.parts)]) {

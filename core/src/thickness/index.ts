@@ -1,4 +1,4 @@
-export { STAGES, stageOf, type Stage, type StageName } from './stage.ts';
+export { STAGES, stageCenter, stageOf, type Stage, type StageName } from './stage.ts';
 export {
   CUP_ROLES,
   TECHNIQUES,

@@ -47,6 +47,10 @@ export const STAGES = [
   },
 ] as const satisfies readonly Stage[];
 
+/** The thickest viscosity that is still drawn and spoken of, the upper end of "stacking". */
+const THICKEST_PAS = 20;
+const THINNEST_PAS = 0.04;
+
 export type StageName = (typeof STAGES)[number]['name'];
 
 /**
@@ -58,4 +62,12 @@ export type StageName = (typeof STAGES)[number]['name'];
 export function stageOf(viscosityPaS: number): Stage {
   const found = STAGES.find((stage) => viscosityPaS >= stage.fromPaS);
   return found ?? STAGES[STAGES.length - 1]!;
+}
+
+/** The viscosity in the middle of a stage, on the logarithmic scale of thickness. */
+export function stageCenter(name: StageName): number {
+  const index = STAGES.findIndex((stage) => stage.name === name);
+  const thick = STAGES[index - 1]?.fromPaS ?? THICKEST_PAS;
+  const thin = STAGES[index]?.fromPaS || THINNEST_PAS;
+  return Math.sqrt(thick * thin);
 }

@@ -1,4 +1,4 @@
-import { STAGES, stageOf } from './stage.ts';
+import { STAGES, stageCenter, stageOf } from './stage.ts';
 import { TECHNIQUES, thicknessWindows, windowFit } from './window.ts';
 
 it.each([
@@ -14,6 +14,10 @@ it.each([
   [0.05, 'denting'],
 ])('%f Pa.s is %s', (viscosityPaS, name) => {
   expect(stageOf(viscosityPaS).name).toBe(name);
+});
+
+it('the middle of each stage lies in it', () => {
+  for (const { name } of STAGES) expect(stageOf(stageCenter(name)).name).toBe(name);
 });
 
 it('the stages run from thick to thin without a gap', () => {

@@ -23,6 +23,7 @@ export function summarize(piece: Piece): PieceSummary {
       actualMg: state.actualMg,
       leftMg: state.leftMg,
       laidMg,
+      restHours: mix.recipe.restHours,
       mixedAt: state.phase === 'mixed' ? (mix.additions.at(-1)?.at ?? null) : null,
     };
   });

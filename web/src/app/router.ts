@@ -31,6 +31,12 @@ export const router = createRouter({
       meta: { station: 'mix', title: 'At the scale' },
     },
     {
+      path: '/cups',
+      name: 'cups',
+      component: () => import('../station/cups/CupsStation.vue'),
+      meta: { station: 'mix', title: 'Cups' },
+    },
+    {
       path: '/pour/:pieceId',
       name: 'pour',
       component: () => import('../station/pour/PourStation.vue'),

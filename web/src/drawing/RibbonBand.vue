@@ -46,17 +46,29 @@ const windows = computed(() =>
   })),
 );
 
+const MARK_PX = 52;
+
+/** A mark under a bead, unless the same mark stands so close that they would cover each other. */
+function isMarked(fit: RibbonCup['fit'], x: number, markedAt: Record<string, number>): boolean {
+  if (fit !== 'thin' && fit !== 'thick') return false;
+  if (x - (markedAt[fit] ?? -Infinity) < MARK_PX) return false;
+  markedAt[fit] = x;
+  return true;
+}
+
 const beads = computed(() => {
   const placed = placeBeads(props.cups, {
     width: width.value,
     margin: MARGIN,
     charWidth: 7,
   });
+  const markedAt: Record<string, number> = {};
   return placed.map((bead) => {
     const cup = props.cups.find((each) => each.id === bead.id)!;
     return {
       ...bead,
       ...cup,
+      marked: isMarked(cup.fit, bead.x, markedAt),
       y: ribbonAt(bead.x / width.value, MIDDLE).y,
       labelY: LABEL_Y,
     };
@@ -109,7 +121,7 @@ const spoken = computed(() =>
         />
         <line class="leader" :x1="bead.labelX" :y1="bead.labelY + 4" :x2="bead.x" :y2="bead.y - 9" />
         <circle class="bead" :cx="bead.x" :cy="bead.y" r="8.5" :fill="bead.colorHex" />
-        <text v-if="bead.fit === 'thin' || bead.fit === 'thick'" class="mark" :x="bead.x" :y="bead.y + 24">
+        <text v-if="bead.marked" class="mark" :x="bead.x" :y="bead.y + (bead.fit === 'thin' ? 24 : 37)">
           {{ bead.fit === 'thin' ? '▸ thin' : '◂ thick' }}
         </text>
         <text class="name" :x="bead.labelX" :y="bead.labelY">{{ bead.name }}</text>

@@ -41,7 +41,10 @@ export function degreeWord(degree: number | null | undefined): string {
   return degree === null || degree === undefined ? 'not judged' : (DEGREE_WORDS[degree] ?? '');
 }
 
-/** "2 : 1 : 0.75" from parts, without trailing zeros. */
+/** "2 : 1 : 0.75" from parts, without trailing zeros and without what is not there. */
 export function partsWords(parts: readonly number[], digits = 2): string {
-  return parts.map((part) => String(Number(part.toFixed(digits)))).join(' : ');
+  return parts
+    .filter((part) => part > 0)
+    .map((part) => String(Number(part.toFixed(digits))))
+    .join(' : ');
 }

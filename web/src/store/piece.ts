@@ -3,6 +3,7 @@ import {
   photoSchema,
   type JudgementPut,
   type Mix,
+  type Movement,
   type PassData,
   type PassEvent,
   type Photo,
@@ -142,6 +143,23 @@ export const usePiece = defineStore('piece', () => {
     else await reload();
   }
 
+  async function retarget(mix: Mix, targetsMg: readonly number[]): Promise<void> {
+    const targets = mix.ingredients.map((each, index) => ({
+      ingredientId: each.id,
+      targetMg: targetsMg[index] ?? each.targetMg,
+    }));
+    const changed = await sendVersioned(mix.version, {}, (version) =>
+      call(api.mixes.retarget, { params: { id: mix.id }, body: { version, targets } }),
+    );
+    if (changed) replaceMix(changed);
+    else await reload();
+  }
+
+  async function moveOut(mixId: string, kind: Movement['kind'], mg: number): Promise<void> {
+    const body = { id: crypto.randomUUID(), kind, mg };
+    replaceMix(await call(api.mixes.move, { params: { id: mixId }, body }));
+  }
+
   async function log(event: PourEvent): Promise<void> {
     const found = current();
     const answer = await call(api.pours.append, { params: { pieceId: found.id }, body: event });
@@ -211,6 +229,8 @@ export const usePiece = defineStore('piece', () => {
     weighIn,
     takeBackAddition,
     setActual,
+    retarget,
+    moveOut,
     layDown,
     logPass,
     logRoom,

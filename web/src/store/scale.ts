@@ -2,11 +2,15 @@ import { api, scaleReadingSchema, type ScaleInfo, type ScaleReading } from '@icy
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { call } from '../api/client.ts';
 
+/** A scale that says nothing for this long has dropped out. */
+const SILENCE_MS = 1500;
+
 /** Listens to the scale for as long as the component is there. */
 export function useScale() {
   const info = ref<ScaleInfo | null>(null);
   const reading = ref<ScaleReading | null>(null);
   let source: EventSource | undefined;
+  let silence: ReturnType<typeof setTimeout> | undefined;
 
   onMounted(async () => {
     info.value = await call(api.scale.info);
@@ -14,12 +18,17 @@ export function useScale() {
     source.addEventListener('message', (event: MessageEvent<string>) => {
       const checked = scaleReadingSchema.safeParse(JSON.parse(event.data));
       if (checked.success) reading.value = checked.data;
+      clearTimeout(silence);
+      silence = setTimeout(() => (reading.value = null), SILENCE_MS);
     });
     source.addEventListener('error', () => {
       reading.value = null;
     });
   });
-  onBeforeUnmount(() => source?.close());
+  onBeforeUnmount(() => {
+    source?.close();
+    clearTimeout(silence);
+  });
 
   return {
     info,
@@ -28,5 +37,6 @@ export function useScale() {
     pour: (mg: number) => call(api.scale.pour, { body: { mg } }),
     stop: () => call(api.scale.stop),
     newCup: () => call(api.scale.newCup),
+    disturb: (kind: 'bump' | 'overload' | 'drop-out') => call(api.scale.disturb, { body: { kind } }),
   };
 }

@@ -46,6 +46,30 @@ export const useShelf = defineStore('shelf', () => {
     return material;
   }
 
+  /** Many at once, all or none; @returns how many came onto the shelf */
+  async function addAll(materials: readonly MaterialInput[]): Promise<number> {
+    const withIds = materials.map((material) => ({ id: crypto.randomUUID(), ...material }));
+    const { added } = await call(api.materials.importAll, { body: { materials: withIds } });
+    await load();
+    return added;
+  }
+
+  /** The same change to several materials, all or none. */
+  async function changeMany(
+    chosen: readonly Pick<Material, 'id' | 'version'>[],
+    changes: Omit<MaterialUpdate, 'version'>,
+  ): Promise<void> {
+    const list = chosen.map(({ id, version }) => ({ id, version }));
+    await call(api.materials.bulk, { body: { materials: list, changes } });
+    await load();
+  }
+
+  /** Materials that were taken off the shelf. */
+  async function archived(): Promise<ShelvedMaterial[]> {
+    const page = await call(api.materials.list, { query: { pageSize: SHELF_SIZE, archived: 'yes' } });
+    return page.items;
+  }
+
   /** @returns false when the artist kept what was changed elsewhere */
   async function changeMaterial(
     id: string,
@@ -107,6 +131,9 @@ export const useShelf = defineStore('shelf', () => {
     load,
     ensure,
     addMaterial,
+    addAll,
+    changeMany,
+    archived,
     changeMaterial,
     removeMaterial,
     restoreMaterial,

@@ -8,6 +8,7 @@ export function scaleRoutes(router: Router, scale: StandInScale): void {
   route(router, api.scale.tare, () => scale.tare());
   route(router, api.scale.pour, ({ body }) => scale.pour(body.mg));
   route(router, api.scale.stop, () => scale.stop());
+  route(router, api.scale.disturb, ({ body }) => scale.disturb(body.kind));
   route(router, api.scale.newCup, () => scale.newCup());
 
   /** Readings as server-sent events, for as long as the page stays. */

@@ -58,6 +58,33 @@ describe('the stand-in behind the scale interface', () => {
     expect(seen.length).toBe(count);
   });
 
+  it('can be bumped, and settles again on the same weight', () => {
+    const scale = standInScale(seededRandom(4));
+    scale.subscribe(() => undefined);
+    scale.newCup();
+    scale.pour(20_000);
+    jest.advanceTimersByTime(6000);
+    const before = scale.read().mg;
+    scale.disturb('bump');
+    jest.advanceTimersByTime(300);
+    expect(scale.read().settled).toBe(false);
+    jest.advanceTimersByTime(8000);
+    expect(scale.read().settled).toBe(true);
+    expect(Math.abs(scale.read().mg - before)).toBeLessThanOrEqual(200);
+  });
+
+  it('can drop out for some seconds, and comes back', () => {
+    const scale = standInScale(seededRandom(6));
+    let heard = 0;
+    scale.subscribe(() => (heard += 1));
+    scale.disturb('drop-out');
+    jest.advanceTimersByTime(3000);
+    expect(heard).toBe(0);
+    jest.advanceTimersByTime(4000);
+    expect(heard).toBeGreaterThan(5);
+    expect(scale.disturb('overload').overload).toBe(true);
+  });
+
   it('says when it is loaded beyond its capacity, and stops when told', () => {
     const scale = standInScale(seededRandom(3));
     scale.pour(SCALE.capacityMg * 1.1);

@@ -16,6 +16,7 @@ export interface StandInScale extends Scale {
   pour(mg: number): ScaleReading;
   stop(): ScaleReading;
   newCup(): ScaleReading;
+  disturb(kind: 'bump' | 'overload' | 'drop-out'): ScaleReading;
 }
 
 const TICK_S = 0.1;
@@ -35,7 +36,7 @@ export function standInScale(random: Random): StandInScale {
 
   const tick = () => {
     state = stepScale(state, TICK_S, random);
-    for (const listener of listeners) listener(read());
+    if (state.awayS === 0) for (const listener of listeners) listener(read());
     if (listeners.size === 0 && state.toPourMg === 0) {
       clearInterval(timer);
       timer = undefined;
@@ -73,6 +74,14 @@ export function standInScale(random: Random): StandInScale {
     },
     stop() {
       state = { ...state, toPourMg: 0 };
+      return read();
+    },
+    disturb(kind) {
+      const { bumpMg, capacityMg, dropOutS } = SCALE;
+      if (kind === 'bump') state = { ...state, swingMg: bumpMg, steadyS: 0 };
+      if (kind === 'overload') state = { ...state, loadMg: state.loadMg + 1.2 * capacityMg, steadyS: 0 };
+      if (kind === 'drop-out') state = { ...state, awayS: dropOutS };
+      wake();
       return read();
     },
     newCup() {

@@ -10,6 +10,10 @@ export interface ScaleState {
   readonly toPourMg: number;
   readonly shownMg: number;
   readonly steadyS: number;
+  /** Swing of the pan after a bump; dies away. */
+  readonly swingMg: number;
+  /** Seconds until it answers again. */
+  readonly awayS: number;
 }
 
 export const SCALE = {
@@ -24,6 +28,8 @@ export const SCALE = {
   dribbleBelowMg: 2_000,
   dribbleMgPerS: 3_500,
   settleS: 0.8,
+  bumpMg: 40_000,
+  dropOutS: 5,
 } as const;
 
 export const EMPTY_SCALE: ScaleState = {
@@ -34,6 +40,8 @@ export const EMPTY_SCALE: ScaleState = {
   toPourMg: 0,
   shownMg: 0,
   steadyS: 0,
+  swingMg: 0,
+  awayS: 0,
 };
 
 /**
@@ -47,7 +55,8 @@ export function stepScale(state: ScaleState, seconds: number, random: Random): S
   const loadMg = state.loadMg + pouredMg;
   const sensedMg = loadMg + (state.sensedMg - loadMg) * Math.exp(-seconds / SCALE.lagS);
   const driftMg = state.driftMg + SCALE.driftMgPerRootS * Math.sqrt(seconds) * gaussian(random);
-  const feltMg = sensedMg + driftMg + SCALE.noiseMg * gaussian(random) - state.tareMg;
+  const swingMg = Math.abs(state.swingMg) < 1 ? 0 : -0.75 * state.swingMg;
+  const feltMg = sensedMg + swingMg + driftMg + SCALE.noiseMg * gaussian(random) - state.tareMg;
   const shownMg = Math.round(feltMg / SCALE.resolutionMg) * SCALE.resolutionMg;
   const steady = pouredMg === 0 && Math.abs(shownMg - state.shownMg) <= SCALE.resolutionMg;
   return {
@@ -58,6 +67,8 @@ export function stepScale(state: ScaleState, seconds: number, random: Random): S
     toPourMg: state.toPourMg - pouredMg,
     shownMg: shownMg === 0 ? 0 : shownMg,
     steadyS: steady ? state.steadyS + seconds : 0,
+    swingMg,
+    awayS: Math.max(0, state.awayS - seconds),
   };
 }
 

@@ -53,10 +53,7 @@ watch(
   choices,
   (next) => {
     if (next.some((recipe) => recipe.id === recipeId.value)) return;
-    const usual = recipesFor(recipes.all, props.technique, role.value).find(
-      (recipe) => !recipes.own.some((own) => own.id === recipe.id),
-    );
-    recipeId.value = (usual ?? next[0])?.id ?? '';
+    recipeId.value = next[0]?.id ?? '';
   },
   { immediate: true },
 );

@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { stepProgress } from '@icy-ribbon/core/mix';
+import { CAUTIONS } from '@icy-ribbon/core/caution';
+import { materialKind } from '@icy-ribbon/core/material';
+import { overPour } from '@icy-ribbon/core/mix';
 import { stageOf } from '@icy-ribbon/core/thickness';
 import { toG } from '@icy-ribbon/core/unit';
 import { useElementSize, useFullscreen } from '@vueuse/core';
@@ -14,7 +16,11 @@ import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
 import { useScale } from '../../store/scale.ts';
 import { useUnits } from '../../store/units.ts';
+import RepairPanel from './RepairPanel.vue';
 import ScalePanel from './ScalePanel.vue';
+import SpoonHint from './SpoonHint.vue';
+import { useRisingTone, useSpokenSteps } from './scaleSound.ts';
+import { useScaleSteps } from './scaleSteps.ts';
 import { stepWords } from './stepWords.ts';
 
 const props = defineProps<{ pieceId: string; mixId: string }>();
@@ -35,11 +41,17 @@ const busy = ref(false);
 const typedMg = ref<number | null>(null);
 
 const cup = computed(() => store.cups.find((each) => each.mix.id === props.mixId));
-const steps = computed(() =>
-  cup.value ? stepProgress(cup.value.mix.ingredients, cup.value.mix.additions) : [],
+const { current, following, skip } = useScaleSteps(cup);
+const over = computed(() => cup.value && overPour(cup.value.mix, cup.value.state));
+const currentIngredient = computed(() =>
+  cup.value?.mix.ingredients.find((each) => each.id === current.value?.ingredientId),
 );
-const current = computed(() => steps.value.find((step) => !step.done));
-const following = computed(() => steps.value.filter((step) => !step.done)[1]);
+/** The usual caution for what is in hand at this step. */
+const cautions = computed(() => {
+  const kind = currentIngredient.value?.material.kind;
+  const hazards = kind ? (materialKind(kind).hazards ?? []) : [];
+  return hazards.filter((hazard) => hazard !== 'dust').map((hazard) => CAUTIONS[hazard]);
+});
 const nextCup = computed(() =>
   store.cups.find((each) => each.mix.id !== props.mixId && each.state.phase !== 'mixed'),
 );
@@ -99,6 +111,11 @@ const nextSentence = computed(() =>
     : '',
 );
 
+const reached = computed(() => (current.value ? readingMg.value / current.value.mg : 0));
+const moving = computed(() => Boolean(current.value && scale.reading.value && !scale.reading.value.settled));
+const toneOn = useRisingTone(reached, moving);
+const speechOn = useSpokenSteps(sentence);
+
 async function guarded(work: () => Promise<unknown>): Promise<void> {
   if (busy.value) return;
   busy.value = true;
@@ -142,6 +159,36 @@ function doneNext(): void {
 
 const notice = (detail: string) => ({ type: 'about:blank', title: '', status: 0, detail });
 
+function bringUp(): void {
+  const found = over.value;
+  if (cup.value && found) {
+    const { mix } = cup.value;
+    void guarded(() => store.retarget(mix, found.bringUp.targetsMg));
+  }
+}
+
+function keepSo(): void {
+  const found = over.value;
+  if (cup.value && found) {
+    const { mix } = cup.value;
+    void guarded(() => store.retarget(mix, found.keep.targetsMg));
+  }
+}
+
+function takeShareOut(): void {
+  const found = over.value;
+  if (!cup.value || !found) return;
+  void guarded(async () => {
+    await store.moveOut(props.mixId, 'taken-out', found.takeOut.mg);
+    const now = cup.value;
+    if (!now) return;
+    const targets = found.takeOut.targetsMg.map((target, index) =>
+      Math.max(target, now.state.actualIngredientMg[index] ?? 0),
+    );
+    await store.retarget(now.mix, targets);
+  });
+}
+
 function takeBack(): void {
   const last = cup.value?.mix.additions.at(-1);
   if (last) void guarded(() => store.takeBackAddition(props.mixId, last.id));
@@ -178,6 +225,7 @@ useShortcuts('At the scale', [
   { keys: ['Backspace'], shown: 'Backspace', does: 'Take the last one back', run: takeBack },
   { keys: ['p'], shown: 'P', does: 'Let the stand-in pour to the target', run: pourStep },
   { keys: ['t'], shown: 'T', does: 'Zero the scale', run: () => void guarded(scale.tare) },
+  { keys: ['s'], shown: 'S', does: 'Skip this step, or say that the thickness is right', run: skip },
   { keys: ['f'], shown: 'F', does: 'Full screen', run: () => void toggleFullscreen() },
 ]);
 </script>
@@ -197,7 +245,15 @@ useShortcuts('At the scale', [
     </div>
     <section class="numbers" aria-live="off">
       <h1>{{ cup.mix.name }}</h1>
-      <template v-if="current">
+      <RepairPanel
+        v-if="over"
+        :cup="cup"
+        :over="over"
+        @bring-up="bringUp"
+        @keep="keepSo"
+        @take-out="takeShareOut"
+      />
+      <template v-else-if="current">
         <p class="huge numeral" :class="verdict === 'over' ? 'alarm' : verdict === 'on target' ? 'look' : ''">
           {{ units.showNumber('mass', Math.abs(toGoMg), true) }}
           <span class="unit">{{ units.unitLabel('mass') }}</span>
@@ -224,6 +280,15 @@ useShortcuts('At the scale', [
     </section>
     <section class="step">
       <p class="now">{{ current ? sentence : 'This cup is done.' }}</p>
+      <SpoonHint
+        v-if="current && currentIngredient?.role === 'powder'"
+        class="hint"
+        :ingredient="currentIngredient"
+        :mg="current.mg"
+      />
+      <p v-for="caution in cautions" :key="caution" class="look hint">
+        {{ caution }} {{ CAUTIONS.deferral }}
+      </p>
       <Button class="done" type="primary" size="large" :loading="busy" @click="doneNext">
         {{ current ? 'Done, next' : nextCup ? `Next cup: ${nextCup.mix.name}` : 'Back to the cups' }}
       </Button>
@@ -247,8 +312,18 @@ useShortcuts('At the scale', [
       @stop="guarded(scale.stop)"
       @tare="guarded(scale.tare)"
       @done="doneNext"
+      @disturb="(kind) => guarded(() => scale.disturb(kind))"
     >
+      <Button v-if="current" type="text" @click="skip">
+        {{ current.portion === 'thin' ? 'It is right' : 'Skip' }}
+      </Button>
       <Button type="text" :disabled="cup.mix.additions.length === 0" @click="takeBack">Take back</Button>
+      <Button type="text" :aria-pressed="toneOn" @click="toneOn = !toneOn">
+        {{ toneOn ? 'Tone off' : 'Tone' }}
+      </Button>
+      <Button type="text" :aria-pressed="speechOn" @click="speechOn = !speechOn">
+        {{ speechOn ? 'Quiet' : 'Speak' }}
+      </Button>
       <Button type="text" @click="toggleFullscreen()">
         {{ isFullscreen ? 'Leave full screen' : 'Full screen' }}
       </Button>
@@ -312,9 +387,13 @@ useShortcuts('At the scale', [
   font-weight: 500;
 }
 
+.hint {
+  grid-column: 1;
+}
+
 .done {
   grid-column: 2;
-  grid-row: 1 / span 2;
+  grid-row: 1 / span 4;
   align-self: center;
   min-height: 56px;
 }

@@ -9,7 +9,9 @@ import ComputedFrom from '../../field/ComputedFrom.vue';
 import QuantityField from '../../field/QuantityField.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePiece, type Cup } from '../../store/piece.ts';
+import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
+import { cupCostCents } from './setCheck.ts';
 import { partsWords, ROLE_LABELS } from '../words.ts';
 
 const props = defineProps<{ cup: Cup; pxPerCm: number; labels: 'grams' | 'words' }>();
@@ -31,6 +33,8 @@ const recipeName = computed(() =>
   [props.cup.mix.recipe.name, props.cup.mix.recipe.variant].filter(Boolean).join(', '),
 );
 const untouched = computed(() => props.cup.state.phase === 'planned');
+const shelf = useShelf();
+const cost = computed(() => cupCostCents(props.cup.mix, shelf.materials));
 const title = computed(
   () =>
     `${props.cup.mix.name}: ${layers.value
@@ -85,9 +89,12 @@ async function remove(): Promise<void> {
         :class="cup.state.water.level === 'fine' ? 'soft' : 'look'"
         :title="cup.state.water.reason"
       >
+        {{ units.show('volume', cup.state.properties.volumeMl) }},
         {{ Math.round(cup.state.properties.waterFraction * 100) }} % water
         <template v-if="cup.state.water.level !== 'fine'">, film gets weak</template>
+        <template v-if="cost !== undefined">, {{ (cost / 100).toFixed(2) }}</template>
       </p>
+      <p v-if="cup.state.film.weak" class="small look" :title="cup.state.film.reason">little binder</p>
       <div class="actions">
         <QuantityField
           v-if="untouched"

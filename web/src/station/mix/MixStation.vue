@@ -11,6 +11,7 @@ import { useUnits } from '../../store/units.ts';
 import AddCup from './AddCup.vue';
 import CupRow from './CupRow.vue';
 import CupTable from './CupTable.vue';
+import SetNotes from './SetNotes.vue';
 
 defineProps<{ pieceId: string }>();
 
@@ -56,6 +57,7 @@ useShortcuts('Mix', [
     <header>
       <h1>Mix</h1>
       <p class="soft">{{ summary }}</p>
+      <RouterLink to="/cups">All cups</RouterLink>
       <RadioGroup v-model:value="view" name="mix-view" size="small" aria-label="Shown as">
         <RadioButton value="cups">Cups</RadioButton>
         <RadioButton value="table">Table</RadioButton>
@@ -64,9 +66,10 @@ useShortcuts('Mix', [
         {{ toWeigh.length > 0 ? `Weigh in ${toWeigh[0]?.mix.name}` : 'Pour it' }}
       </Button>
     </header>
-    <CupRow v-if="view === 'cups'" :cups="store.cups" />
-    <CupTable v-else :cups="store.cups" />
-    <AddCup v-if="store.piece" :technique="store.piece.technique" :cups="store.cups" />
+    <SetNotes :cups="store.cups" />
+    <CupRow v-if="view === 'cups'" class="cups" :cups="store.cups" />
+    <CupTable v-else class="cups" :cups="store.cups" />
+    <AddCup v-if="store.piece" class="add" :technique="store.piece.technique" :cups="store.cups" />
   </main>
 </template>
 
@@ -74,8 +77,16 @@ useShortcuts('Mix', [
 main {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template-rows: auto auto minmax(0, 1fr) auto;
   height: 100%;
+}
+
+.cups {
+  grid-row: 3;
+}
+
+.add {
+  grid-row: 4;
 }
 
 header {

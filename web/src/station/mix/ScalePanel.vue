@@ -1,11 +1,18 @@
 <script setup lang="ts">
 import type { ScaleInfo, ScaleReading } from '@icy-ribbon/contract';
-import { Button } from 'ant-design-vue';
+import { Button, Popover } from 'ant-design-vue';
 import QuantityField from '../../field/QuantityField.vue';
 import { useUnits } from '../../store/units.ts';
 
 defineProps<{ reading: ScaleReading | null; info: ScaleInfo | null; active: boolean }>();
-const emit = defineEmits<{ pour: []; drops: []; stop: []; tare: []; done: [] }>();
+const emit = defineEmits<{
+  pour: [];
+  drops: [];
+  stop: [];
+  tare: [];
+  done: [];
+  disturb: [kind: 'bump' | 'overload' | 'drop-out'];
+}>();
 
 /** What the artist's own scale showed, when the number is typed. */
 const typed = defineModel<number | null>('typed', { required: true });
@@ -31,6 +38,16 @@ const units = useUnits();
       <Button @click="emit('drops')">A few drops</Button>
     </template>
     <Button @click="emit('tare')">Zero</Button>
+    <Popover v-if="info?.standIn" trigger="click" title="Try on the stand-in">
+      <template #content>
+        <div class="tries">
+          <Button @click="emit('disturb', 'bump')">Bump the table</Button>
+          <Button @click="emit('disturb', 'overload')">Overload it</Button>
+          <Button @click="emit('disturb', 'drop-out')">Drop out</Button>
+        </div>
+      </template>
+      <Button type="text">Stand-in</Button>
+    </Popover>
     <QuantityField
       v-if="active"
       v-model="typed"
@@ -74,6 +91,11 @@ const units = useUnits();
 
 .typed {
   width: 190px;
+}
+
+.tries {
+  display: grid;
+  gap: 8px;
 }
 
 .end {

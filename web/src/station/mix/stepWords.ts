@@ -1,14 +1,23 @@
 import type { Mix } from '@icy-ribbon/contract';
-import type { WeighingStep } from '@icy-ribbon/core/mix';
+import { STAGES } from '@icy-ribbon/core/thickness';
+import type { ScaleStep } from './scaleSteps.ts';
 
 /** One step at the scale as a sentence in the trade's words. */
-export function stepWords(step: WeighingStep, mix: Mix, show: (mg: number) => string): string {
+export function stepWords(
+  step: Pick<ScaleStep, 'ingredientId' | 'mg' | 'portion'>,
+  mix: Mix,
+  show: (mg: number) => string,
+): string {
   const ingredient = mix.ingredients.find((each) => each.id === step.ingredientId);
   const shelfName = ingredient?.material.name ?? 'it';
   const isPaint = ingredient?.role === 'paint';
   const name = isPaint ? shelfName : shelfName.charAt(0).toLowerCase() + shelfName.slice(1);
   const amount = show(step.mg);
   switch (step.portion) {
+    case 'thin': {
+      const stage = STAGES.find((each) => each.name === mix.recipe.thinning?.to);
+      return `Look at the mound. Wanted: ${stage?.name} (${stage?.mound}). If it is thicker, stir in ${amount} ${name} and look again.`;
+    }
     case 'half':
       return `Pour ${amount} ${name}: half of it first, so that paint does not stick to the cup.`;
     case 'rest':

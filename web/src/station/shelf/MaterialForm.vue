@@ -6,14 +6,19 @@ import {
   PIGMENTS,
   isPaint,
   materialKind,
+  substitutesFor,
   type MaterialKind,
+  type Substitute,
 } from '@icy-ribbon/core/material';
+import { CAUTIONS } from '@icy-ribbon/core/caution';
 import { stageOf } from '@icy-ribbon/core/thickness';
 import { Input, Select, Textarea } from 'ant-design-vue';
 import { computed } from 'vue';
 import { messageAt } from '../../api/problem.ts';
 import FieldRow from '../../field/FieldRow.vue';
 import NumberField from '../../field/NumberField.vue';
+import QuantityField from '../../field/QuantityField.vue';
+import DensityByCup from './DensityByCup.vue';
 import { typicalOf, type MaterialDraft } from './drafts.ts';
 
 defineProps<{ problem: unknown; kindFixed: boolean }>();
@@ -30,6 +35,10 @@ const pigmentOptions = [
   ...PIGMENTS.map(({ pigment, label }) => ({ value: pigment, label })),
 ];
 
+const stands = computed(() => substitutesFor(draft.value.kind));
+const standWords = (stand: Substitute) =>
+  stand.parts.map((part) => `${part.parts} ${materialKind(part.kind).label.toLowerCase()}`).join(' and ');
+const hazards = computed(() => materialKind(draft.value.kind).hazards ?? []);
 const paint = computed(() => isPaint(draft.value.kind));
 const typical = computed(() => typicalOf(draft.value));
 </script>
@@ -77,6 +86,26 @@ const typical = computed(() => typicalOf(draft.value));
       </div>
     </FieldRow>
     <template v-if="paint">
+      <FieldRow
+        label="Color when dry, once you have seen it"
+        for="material-dry"
+        :error="messageAt(problem, 'dryColorHex')"
+      >
+        <div class="color">
+          <input
+            id="material-dry"
+            type="color"
+            :value="draft.dryColorHex ?? draft.colorHex"
+            @input="change({ dryColorHex: ($event.target as HTMLInputElement).value })"
+          />
+          <Input
+            :value="draft.dryColorHex ?? ''"
+            placeholder="not seen yet"
+            aria-label="Dry color as a number, like #26333f"
+            @update:value="change({ dryColorHex: $event || null })"
+          />
+        </div>
+      </FieldRow>
       <div class="row">
         <FieldRow label="Finish" for="material-finish">
           <Select
@@ -122,6 +151,48 @@ const typical = computed(() => typicalOf(draft.value));
       :hint="`Left empty: ${typical.viscosityPaS} Pa·s, typical (${stageOf(typical.viscosityPaS).name}).`"
       @update:model-value="change({ viscosityPaS: $event })"
     />
+    <DensityByCup @measured="change({ densityGPerMl: $event })" />
+    <div class="row">
+      <NumberField
+        :model-value="draft.price"
+        label="Price of a pack"
+        unit=""
+        :error="messageAt(problem, 'priceCents')"
+        @update:model-value="change({ price: $event })"
+      />
+      <QuantityField
+        :model-value="draft.packMg"
+        label="A pack holds"
+        quantity="mass"
+        :error="messageAt(problem, 'packMg')"
+        @update:model-value="change({ packMg: $event })"
+      />
+    </div>
+    <div class="row">
+      <QuantityField
+        :model-value="draft.stockMg"
+        label="In stock now"
+        quantity="mass"
+        :error="messageAt(problem, 'stockMg')"
+        @update:model-value="change({ stockMg: $event })"
+      />
+      <FieldRow label="Opened on" for="material-opened" :error="messageAt(problem, 'openedOn')">
+        <Input
+          id="material-opened"
+          type="date"
+          :value="draft.openedOn ?? ''"
+          @update:value="change({ openedOn: $event || null })"
+        />
+      </FieldRow>
+    </div>
+    <p v-if="stands.length > 0" class="soft small">
+      <template v-for="stand in stands" :key="stand.expect">
+        Instead of 1 part: {{ standWords(stand) }}. {{ stand.expect }}<br />
+      </template>
+    </p>
+    <p v-for="hazard in hazards" :key="hazard" class="look small">
+      {{ CAUTIONS[hazard] }} {{ CAUTIONS.deferral }}
+    </p>
     <FieldRow label="Note" for="material-note" :error="messageAt(problem, 'note')">
       <Textarea id="material-note" :value="draft.note" :rows="2" @update:value="change({ note: $event })" />
     </FieldRow>
@@ -138,6 +209,10 @@ const typical = computed(() => typicalOf(draft.value));
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 12px;
+}
+
+.small {
+  font-size: 13px;
 }
 
 .color {

@@ -1,54 +1,83 @@
 <script setup lang="ts">
-import type { Material } from '@icy-ribbon/contract';
-import { MATERIAL_KINDS, materialKind } from '@icy-ribbon/core/material';
+import type { ShelvedMaterial } from '@icy-ribbon/contract';
+import { readPalette, writePalette } from '@icy-ribbon/core/color';
+import { InputError } from '@icy-ribbon/core/error';
+import { FINISHES, MATERIAL_KINDS, OPACITIES, isPaint, materialKind } from '@icy-ribbon/core/material';
 import { stageOf } from '@icy-ribbon/core/thickness';
-import { Button, Drawer, Input, Table } from 'ant-design-vue';
-import type { ColumnsType } from 'ant-design-vue/es/table';
-import { computed, ref } from 'vue';
+import { useStorage } from '@vueuse/core';
+import {
+  Button,
+  CheckboxGroup,
+  Drawer,
+  Dropdown,
+  Input,
+  Menu,
+  MenuItem,
+  Popover,
+  Select,
+  Table,
+} from 'ant-design-vue';
+import { computed, defineAsyncComponent, ref, shallowRef } from 'vue';
+import { ApiProblem } from '../../api/problem.ts';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useShelf } from '../../store/shelf.ts';
-import { draftOf, emptyMaterial, typicalOf, type MaterialDraft } from './drafts.ts';
+import { useUnits } from '../../store/units.ts';
+import { draftOf, emptyMaterial, stockLeftMg, typicalOf, type MaterialDraft } from './drafts.ts';
+import { readCsv, writeMaterials, type CsvFile } from './materialCsv.ts';
+import { COLUMNS, OPTIONAL_COLUMNS, type ColumnKey } from './materialColumns.ts';
 import MaterialForm from './MaterialForm.vue';
+import { saveText } from './save.ts';
+
+const CsvImport = defineAsyncComponent(() => import('./CsvImport.vue'));
 
 const shelf = useShelf();
+const units = useUnits();
 const search = ref('');
-const editing = ref<Material | 'new' | null>(null);
+const kindFilter = ref('');
+const chosenIds = ref<string[]>([]);
+const shownColumns = useStorage<ColumnKey[]>('icy-ribbon.shelf-columns', [
+  'finish',
+  'opacity',
+  'density',
+  'viscosity',
+  'stock',
+]);
+const archived = ref<ShelvedMaterial[] | null>(null);
+const editing = shallowRef<ShelvedMaterial | 'new' | null>(null);
 const draft = ref<MaterialDraft>(emptyMaterial());
 const problem = ref<unknown>(null);
+const csv = shallowRef<{ file: CsvFile; name: string } | null>(null);
+const chooser = ref<HTMLInputElement | null>(null);
 
+const listed = computed(() => archived.value ?? shelf.materials);
 const shown = computed(() => {
   const wanted = search.value.trim().toLowerCase();
-  if (!wanted) return shelf.materials;
-  return shelf.materials.filter((material) =>
-    [material.name, materialKind(material.kind).label, material.finish, material.note]
-      .join(' ')
-      .toLowerCase()
-      .includes(wanted),
+  return listed.value.filter(
+    (material) =>
+      (!kindFilter.value || material.kind === kindFilter.value) &&
+      (!wanted ||
+        [material.name, materialKind(material.kind).label, material.finish, material.note]
+          .join(' ')
+          .toLowerCase()
+          .includes(wanted)),
   );
 });
+const chosen = computed(() => shelf.materials.filter((each) => chosenIds.value.includes(each.id)));
 
-const kindOrder = new Map(MATERIAL_KINDS.map(({ kind }, index) => [kind as string, index]));
-const by =
-  <Value extends string | number>(read: (material: Material) => Value) =>
-  (a: Material, b: Material) =>
-    read(a) < read(b) ? -1 : read(a) > read(b) ? 1 : 0;
-
-const columns: ColumnsType<Material> = [
-  { title: 'Name', key: 'name', sorter: by((each) => each.name.toLowerCase()) },
-  {
-    title: 'Kind',
-    key: 'kind',
-    sorter: by((each) => kindOrder.get(each.kind) ?? 0),
-    defaultSortOrder: 'ascend',
-  },
-  { title: 'Finish', dataIndex: 'finish', sorter: by((each) => each.finish) },
-  { title: 'Opacity', dataIndex: 'opacity', sorter: by((each) => each.opacity) },
-  { title: 'Density, g/ml', key: 'density', align: 'right', sorter: by((each) => each.densityGPerMl) },
-  { title: 'Thickness, Pa·s', key: 'viscosity', align: 'right', sorter: by((each) => each.viscosityPaS) },
-  { title: '', key: 'actions', align: 'right' },
+const kindOptions = [
+  { value: '', label: 'Every kind' },
+  ...MATERIAL_KINDS.map(({ kind, label }) => ({ value: kind, label })),
 ];
+const columns = computed(() => [
+  COLUMNS.name,
+  COLUMNS.kind,
+  ...OPTIONAL_COLUMNS.filter(({ value }) => shownColumns.value.includes(value)).map(
+    ({ value }) => COLUMNS[value],
+  ),
+  COLUMNS.actions,
+]);
 
-function edit(material: Material | 'new'): void {
+function edit(material: ShelvedMaterial | 'new'): void {
   editing.value = material;
   draft.value = material === 'new' ? emptyMaterial() : draftOf(material);
   problem.value = null;
@@ -57,12 +86,15 @@ function edit(material: Material | 'new'): void {
 async function save(): Promise<void> {
   const target = editing.value;
   if (!target) return;
-  const { kind, densityGPerMl, viscosityPaS, ...rest } = draft.value;
+  const { kind, densityGPerMl, viscosityPaS, price, stockMg, ...rest } = draft.value;
+  const priceCents = price === null ? null : Math.round(price * 100);
   try {
     if (target === 'new') {
       await shelf.addMaterial({
         ...rest,
         kind,
+        priceCents,
+        stockMg,
         ...(densityGPerMl !== null && { densityGPerMl }),
         ...(viscosityPaS !== null && { viscosityPaS }),
       });
@@ -71,6 +103,8 @@ async function save(): Promise<void> {
       const typical = typicalOf(draft.value);
       await shelf.changeMaterial(target.id, target.version, {
         ...rest,
+        priceCents,
+        ...(stockMg !== stockLeftMg(target) && { stockMg }),
         densityGPerMl: densityGPerMl ?? typical.densityGPerMl,
         densityTrust: densityGPerMl === null ? 'typical' : 'measured',
         viscosityPaS: viscosityPaS ?? typical.viscosityPaS,
@@ -83,7 +117,7 @@ async function save(): Promise<void> {
   }
 }
 
-async function remove(material: Material): Promise<void> {
+async function remove(material: ShelvedMaterial): Promise<void> {
   try {
     const removed = await shelf.removeMaterial(material);
     say(`"${material.name}" is off the shelf. Mixes made from it keep it.`, () =>
@@ -92,6 +126,81 @@ async function remove(material: Material): Promise<void> {
   } catch (error) {
     sayProblem(error);
   }
+}
+
+async function putBack(material: ShelvedMaterial): Promise<void> {
+  try {
+    await shelf.restoreMaterial(material);
+    archived.value = await shelf.archived();
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+async function showArchived(): Promise<void> {
+  chosenIds.value = [];
+  try {
+    archived.value = archived.value ? null : await shelf.archived();
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+async function changeChosen(changes: Parameters<typeof shelf.changeMany>[1]): Promise<void> {
+  try {
+    await shelf.changeMany(chosen.value, changes);
+    say(`${chosen.value.length} materials are changed.`);
+    chosenIds.value = [];
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+const exportCsv = () => saveText('shelf.csv', writeMaterials(listed.value), 'text/csv');
+const exportPalette = () =>
+  saveText(
+    'shelf.gpl',
+    writePalette(
+      'Shelf',
+      listed.value
+        .filter((each) => isPaint(each.kind))
+        .map(({ name, colorHex }) => ({ name, hex: colorHex })),
+    ),
+    'text/plain',
+  );
+
+/** Reads a table (CSV) or a palette (.gpl); a palette's colors come in as artist tube paints. */
+async function read(file: File | undefined): Promise<void> {
+  if (!file) return;
+  const text = await file.text();
+  try {
+    if (/\.gpl$/i.test(file.name)) {
+      const added = await shelf.addAll(
+        readPalette(text).map(({ name, hex }) => ({ name, kind: 'artist-tube' as const, colorHex: hex })),
+      );
+      say(`${added} colors are on the shelf as artist tube paints.`);
+    } else {
+      csv.value = { file: readCsv(text), name: file.name };
+    }
+  } catch (error) {
+    if (!(error instanceof InputError)) {
+      sayProblem(error);
+      return;
+    }
+    const detail = `"${file.name}", ${error.field}: ${error.message}`;
+    sayProblem(new ApiProblem({ type: 'about:blank', title: 'Not readable', status: 422, detail }));
+  }
+}
+
+function fileChosen(event: Event): void {
+  const input = event.target as HTMLInputElement;
+  void read(input.files?.[0]);
+  input.value = '';
+}
+
+function stock(material: ShelvedMaterial): string {
+  const left = stockLeftMg(material);
+  return left === null ? 'not counted' : units.show('mass', left);
 }
 </script>
 
@@ -103,20 +212,76 @@ async function remove(material: Material): Promise<void> {
       placeholder="Search name, kind, finish"
       aria-label="Search the shelf"
     />
+    <Select v-model:value="kindFilter" :options="kindOptions" class="kind" aria-label="Kind of material" />
+    <Popover trigger="click" placement="bottom" title="Columns">
+      <template #content>
+        <CheckboxGroup v-model:value="shownColumns" class="checks" :options="[...OPTIONAL_COLUMNS]" />
+      </template>
+      <Button type="text">Columns</Button>
+    </Popover>
+    <Button type="text" :aria-pressed="archived !== null" @click="showArchived">
+      {{ archived ? 'Back to the shelf' : 'Taken off' }}
+    </Button>
+    <Dropdown :trigger="['click']">
+      <Button type="text">Files</Button>
+      <template #overlay>
+        <Menu>
+          <MenuItem key="read" @click="chooser?.click()">Read in a table (CSV) or palette (.gpl)</MenuItem>
+          <MenuItem key="csv" @click="exportCsv">Save the shelf as CSV</MenuItem>
+          <MenuItem key="gpl" @click="exportPalette">Save the paint colors as a palette (.gpl)</MenuItem>
+        </Menu>
+      </template>
+    </Dropdown>
+    <input
+      ref="chooser"
+      class="visually-hidden"
+      type="file"
+      accept=".csv,.txt,.gpl,text/csv"
+      tabindex="-1"
+      aria-label="Shelf file"
+      @change="fileChosen"
+    />
     <Button type="primary" @click="edit('new')">Enter a material</Button>
+  </div>
+  <div v-if="chosen.length > 0" class="bulk" role="region" aria-label="Change the chosen ones">
+    <span>{{ chosen.length }} chosen:</span>
+    <Select
+      placeholder="Finish"
+      aria-label="Finish of the chosen ones"
+      :options="FINISHES.map((value) => ({ value, label: value }))"
+      @change="changeChosen({ finish: $event as 'plain' })"
+    />
+    <Select
+      placeholder="Opacity"
+      aria-label="Opacity of the chosen ones"
+      :options="OPACITIES.map((value) => ({ value, label: value }))"
+      @change="changeChosen({ opacity: $event as 'opaque' })"
+    />
+    <Button type="text" @click="chosenIds = []">Choose none</Button>
   </div>
   <Table
     :columns="columns"
     :data-source="[...shown]"
     row-key="id"
     size="small"
-    :pagination="false"
-    :locale="{ emptyText: 'Nothing on the shelf by that name.' }"
+    :pagination="shown.length > 100 ? { pageSize: 100, showSizeChanger: false } : false"
+    :row-selection="
+      archived
+        ? undefined
+        : {
+            selectedRowKeys: chosenIds,
+            onChange: (keys: (string | number)[]) => (chosenIds = keys.map(String)),
+          }
+    "
+    :locale="{ emptyText: archived ? 'Nothing was taken off.' : 'Nothing on the shelf by that name.' }"
   >
     <template #bodyCell="{ column, record }">
       <template v-if="column.key === 'name'">
         <span class="name">
-          <span class="swatch" :style="{ background: record.colorHex }"></span>
+          <span class="swatch">
+            <span :style="{ background: record.colorHex }"></span>
+            <span :style="{ background: record.dryColorHex ?? record.colorHex }"></span>
+          </span>
           {{ record.name }}
         </span>
       </template>
@@ -128,26 +293,36 @@ async function remove(material: Material): Promise<void> {
         <span class="trust">{{ record.viscosityTrust }}, {{ stageOf(record.viscosityPaS).name }}</span>
         {{ Number(record.viscosityPaS.toPrecision(3)) }}
       </template>
+      <template v-else-if="column.key === 'stock'">{{ stock(record as ShelvedMaterial) }}</template>
+      <template v-else-if="column.key === 'price'">
+        {{ record.priceCents === null ? '' : (record.priceCents / 100).toFixed(2) }}
+      </template>
       <template v-else-if="column.key === 'actions'">
-        <Button
-          type="link"
-          size="small"
-          :aria-label="`Change ${record.name}`"
-          @click="edit(record as Material)"
+        <Button v-if="archived" type="link" size="small" @click="putBack(record as ShelvedMaterial)"
+          >Put back</Button
         >
-          Change
-        </Button>
-        <Button
-          type="link"
-          size="small"
-          :aria-label="`Take ${record.name} off the shelf`"
-          @click="remove(record as Material)"
-        >
-          Take off
-        </Button>
+        <template v-else>
+          <Button
+            type="link"
+            size="small"
+            :aria-label="`Change ${record.name}`"
+            @click="edit(record as ShelvedMaterial)"
+          >
+            Change
+          </Button>
+          <Button
+            type="link"
+            size="small"
+            :aria-label="`Take ${record.name} off the shelf`"
+            @click="remove(record as ShelvedMaterial)"
+          >
+            Take off
+          </Button>
+        </template>
       </template>
     </template>
   </Table>
+  <CsvImport v-if="csv" :file="csv.file" :name="csv.name" @close="csv = null" />
   <Drawer
     :open="editing !== null"
     :title="editing === 'new' ? 'Enter a material' : 'Change a material'"
@@ -165,11 +340,34 @@ async function remove(material: Material): Promise<void> {
 </template>
 
 <style scoped>
-.bar {
+.bar,
+.bulk {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+
+.bar > :first-child {
+  width: 260px;
+}
+
+.kind {
+  width: 190px;
+}
+
+.bar > :last-child {
+  margin-left: auto;
+}
+
+.bulk {
+  padding-left: 12px;
+  border-left: 4px solid var(--brass);
+}
+
+.checks {
   display: grid;
-  grid-template-columns: minmax(0, 360px) auto;
-  justify-content: space-between;
-  gap: 16px;
+  gap: 4px;
 }
 
 .name {
@@ -181,6 +379,8 @@ async function remove(material: Material): Promise<void> {
 
 .swatch {
   flex: none;
+  display: grid;
+  grid-template-columns: 1fr 1fr;
   width: 34px;
   height: 22px;
   border: 1px solid var(--ice-deep);

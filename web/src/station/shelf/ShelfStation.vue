@@ -3,11 +3,12 @@ import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { onMounted, ref } from 'vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShelf } from '../../store/shelf.ts';
+import ColorMatch from './ColorMatch.vue';
 import MaterialTable from './MaterialTable.vue';
 import SupportTable from './SupportTable.vue';
 
 const shelf = useShelf();
-const part = ref<'materials' | 'supports'>('materials');
+const part = ref<'materials' | 'supports' | 'match'>('materials');
 
 onMounted(() => shelf.load().catch(sayProblem));
 </script>
@@ -18,9 +19,11 @@ onMounted(() => shelf.load().catch(sayProblem));
     <RadioGroup v-model:value="part" name="shelf-part" aria-label="Part of the shelf">
       <RadioButton value="materials">Paints and media</RadioButton>
       <RadioButton value="supports">Supports</RadioButton>
+      <RadioButton value="match">Match a color</RadioButton>
     </RadioGroup>
     <MaterialTable v-if="part === 'materials'" />
-    <SupportTable v-else />
+    <SupportTable v-else-if="part === 'supports'" />
+    <ColorMatch v-else />
   </main>
 </template>
 

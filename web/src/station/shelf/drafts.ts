@@ -1,4 +1,4 @@
-import type { Material, MaterialCreate } from '@icy-ribbon/contract';
+import type { MaterialCreate, ShelvedMaterial } from '@icy-ribbon/contract';
 import { isPaint, materialKind, pigmentDensity } from '@icy-ribbon/core/material';
 import type { SupportShape } from '@icy-ribbon/core/support';
 
@@ -24,11 +24,17 @@ export interface MaterialDraft {
   name: string;
   kind: MaterialCreate['kind'];
   colorHex: string;
+  dryColorHex: string | null;
   finish: MaterialCreate['finish'];
   opacity: MaterialCreate['opacity'];
   pigment: MaterialCreate['pigment'];
   densityGPerMl: number | null;
   viscosityPaS: number | null;
+  /** In whole units of money, not cents. */
+  price: number | null;
+  packMg: number | null;
+  stockMg: number | null;
+  openedOn: string | null;
   note: string;
 }
 
@@ -36,23 +42,33 @@ export const emptyMaterial = (): MaterialDraft => ({
   name: '',
   kind: 'artist-tube',
   colorHex: '#5f7f95',
+  dryColorHex: null,
   finish: 'plain',
   opacity: 'semi-opaque',
   pigment: 'organic',
   densityGPerMl: null,
   viscosityPaS: null,
+  price: null,
+  packMg: null,
+  stockMg: null,
+  openedOn: null,
   note: '',
 });
 
-export const draftOf = (material: Material): MaterialDraft => ({
+export const draftOf = (material: ShelvedMaterial): MaterialDraft => ({
   name: material.name,
   kind: material.kind,
   colorHex: material.colorHex,
+  dryColorHex: material.dryColorHex,
   finish: material.finish,
   opacity: material.opacity,
   pigment: material.pigment,
   densityGPerMl: material.densityTrust === 'measured' ? material.densityGPerMl : null,
   viscosityPaS: material.viscosityTrust === 'measured' ? material.viscosityPaS : null,
+  price: material.priceCents === null ? null : material.priceCents / 100,
+  packMg: material.packMg,
+  stockMg: stockLeftMg(material),
+  openedOn: material.openedOn,
   note: material.note,
 });
 
@@ -63,4 +79,9 @@ export function typicalOf(draft: MaterialDraft): { densityGPerMl: number; viscos
     densityGPerMl: (isPaint(draft.kind) ? pigmentDensity(draft.pigment) : undefined) ?? kind.densityGPerMl,
     viscosityPaS: kind.viscosityPaS,
   };
+}
+
+/** What should be left of a material: what was counted, less what was weighed in since. */
+export function stockLeftMg(material: ShelvedMaterial): number | null {
+  return material.stockMg === null ? null : Math.max(0, material.stockMg - material.usedMg);
 }

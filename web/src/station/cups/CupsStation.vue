@@ -1,0 +1,198 @@
+<script setup lang="ts">
+import type { PieceSummary } from '@icy-ribbon/contract';
+import { stageOf } from '@icy-ribbon/core/thickness';
+import { Button, Input, Popconfirm } from 'ant-design-vue';
+import { computed, onMounted, ref } from 'vue';
+import { sayProblem } from '../../notice/notices.ts';
+import { useCups } from '../../store/cups.ts';
+import { usePieces } from '../../store/pieces.ts';
+import { useUnits } from '../../store/units.ts';
+import { ageWords, ROLE_LABELS } from '../words.ts';
+import WeighAgain from './WeighAgain.vue';
+
+const RECENT = 200;
+const TRIFLE_MG = 500;
+
+const pieces = usePieces();
+const cups = useCups();
+const units = useUnits();
+const recent = ref<PieceSummary[]>([]);
+const loaded = ref(false);
+const chosen = ref<string[]>([]);
+const name = ref('Left-overs');
+
+async function load(): Promise<void> {
+  try {
+    recent.value = await pieces.newest(RECENT);
+    loaded.value = true;
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+onMounted(load);
+
+const rows = computed(() =>
+  recent.value.flatMap((piece) =>
+    piece.mixes.filter((mix) => mix.leftMg > TRIFLE_MG).map((mix) => ({ piece, mix, ...restOf(mix) })),
+  ),
+);
+
+/** A paint-and-water mix rests its hours; other cups are ready at once. */
+function restOf(mix: PieceSummary['mixes'][number]): { rest: string; waiting: boolean } {
+  if (!mix.mixedAt || mix.restHours === null) return { rest: '', waiting: false };
+  const hoursLeft = mix.restHours - (Date.now() - Date.parse(mix.mixedAt)) / 3_600_000;
+  return hoursLeft > 0
+    ? { rest: `rests ${Math.ceil(hoursLeft)} h more`, waiting: true }
+    : { rest: 'rested', waiting: false };
+}
+
+const chosenRows = computed(() => rows.value.filter((row) => chosen.value.includes(row.mix.id)));
+const samePiece = computed(() => new Set(chosenRows.value.map((row) => row.piece.id)).size === 1);
+
+async function guarded(work: () => Promise<unknown>): Promise<void> {
+  try {
+    await work();
+    await load();
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+const throwOut = (mix: PieceSummary['mixes'][number]) => guarded(() => cups.throwOut(mix.id, mix.leftMg));
+
+const combine = () =>
+  guarded(async () => {
+    const [first] = chosenRows.value;
+    if (!first) return;
+    await cups.combine(first.piece.id, name.value, chosen.value);
+    chosen.value = [];
+  });
+</script>
+
+<template>
+  <main>
+    <h1>Cups</h1>
+    <p class="soft">Every cup with paint left in it. Left-overs first: look again, top up, use them.</p>
+    <form v-if="chosenRows.length > 1" class="combine" @submit.prevent="combine">
+      <template v-if="samePiece">
+        <Input v-model:value="name" aria-label="Name of the combined cup" />
+        <Button type="primary" html-type="submit">Pour {{ chosenRows.length }} cups into one</Button>
+      </template>
+      <p v-else class="look">Only cups of one piece can be poured together here.</p>
+    </form>
+    <table v-if="rows.length > 0">
+      <thead>
+        <tr>
+          <th scope="col"><span class="visually-hidden">Choose</span></th>
+          <th scope="col">Cup</th>
+          <th scope="col">Piece</th>
+          <th scope="col" class="number">Left</th>
+          <th scope="col">Thickness</th>
+          <th scope="col">Age</th>
+          <th scope="col"><span class="visually-hidden">What to do</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ piece, mix, rest, waiting } in rows" :key="mix.id">
+          <td>
+            <input
+              v-model="chosen"
+              type="checkbox"
+              :value="mix.id"
+              :aria-label="`Choose ${mix.name} of ${piece.name}`"
+            />
+          </td>
+          <th scope="row">
+            <span class="dot" :style="{ background: mix.colorHex }"></span>{{ mix.name }}
+            <span class="soft small">{{ ROLE_LABELS[mix.role] }}</span>
+          </th>
+          <td>
+            <RouterLink :to="`/mix/${piece.id}`">{{ piece.name }}</RouterLink>
+          </td>
+          <td class="number">{{ units.show('mass', mix.leftMg) }}</td>
+          <td>{{ stageOf(mix.viscosityPaS).name }}, {{ mix.viscosityPaS.toPrecision(2) }} Pa·s</td>
+          <td>
+            {{ mix.mixedAt ? ageWords(mix.mixedAt) : 'unfinished' }}
+            <span v-if="rest" :class="waiting ? 'look' : 'soft'">{{ rest }}</span>
+          </td>
+          <td class="actions">
+            <WeighAgain
+              :name="mix.name"
+              :expected-mg="mix.leftMg"
+              @lost="(mg) => guarded(() => cups.noteLoss(mix.id, mg))"
+            />
+            <Popconfirm
+              :title="`Throw ${units.show('mass', mix.leftMg)} of ${mix.name} away? Let it dry, then bin it: no paint down the drain.`"
+              ok-text="Throw it away"
+              cancel-text="Leave it"
+              @confirm="throwOut(mix)"
+            >
+              <Button type="link" size="small" :aria-label="`Throw ${mix.name} away`">Throw away</Button>
+            </Popconfirm>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-else-if="loaded" class="soft">No cup holds paint.</p>
+  </main>
+</template>
+
+<style scoped>
+main {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  padding: 16px 24px;
+}
+
+.combine {
+  display: flex;
+  gap: 8px;
+  max-width: 520px;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 6px 16px 6px 0;
+  text-align: left;
+  border-bottom: 1px solid var(--rule);
+}
+
+thead th {
+  font-weight: 500;
+  font-size: 13px;
+  color: var(--ink-soft);
+}
+
+tbody th {
+  font-weight: 500;
+}
+
+.number {
+  text-align: right;
+}
+
+.small {
+  font-size: 13px;
+  font-weight: 400;
+}
+
+.dot {
+  display: inline-block;
+  width: 16px;
+  height: 16px;
+  margin-right: 8px;
+  vertical-align: -3px;
+  border-radius: 50%;
+  border: 1px solid var(--ink-soft);
+}
+
+.actions {
+  white-space: nowrap;
+}
+</style>

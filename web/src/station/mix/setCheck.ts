@@ -1,0 +1,51 @@
+import type { Mix, ShelvedMaterial } from '@icy-ribbon/contract';
+import type { CupState } from '@icy-ribbon/core/mix';
+
+interface CheckedCup {
+  readonly mix: Pick<Mix, 'ingredients'>;
+  readonly state: Pick<CupState, 'actualIngredientMg'>;
+}
+
+export interface ShortMaterial {
+  readonly name: string;
+  readonly needMg: number;
+  readonly leftMg: number;
+}
+
+/** What is still to be weighed in for a set against what the shelf has of it, as far as it was counted. */
+export function shortMaterials(
+  cups: readonly CheckedCup[],
+  shelf: readonly ShelvedMaterial[],
+): ShortMaterial[] {
+  const need = new Map<string, number>();
+  for (const { mix, state } of cups) {
+    mix.ingredients.forEach((each, index) => {
+      const missing = Math.max(0, each.targetMg - (state.actualIngredientMg[index] ?? 0));
+      need.set(each.material.materialId, missing + (need.get(each.material.materialId) ?? 0));
+    });
+  }
+  return shelf.flatMap((material) => {
+    const needMg = need.get(material.id) ?? 0;
+    if (material.stockMg === null || needMg === 0) return [];
+    const leftMg = Math.max(0, material.stockMg - material.usedMg);
+    return needMg > leftMg ? [{ name: material.name, needMg, leftMg }] : [];
+  });
+}
+
+/**
+ * What a cup costs, in cents, from the prices on the shelf; `undefined` while one of its paints and media
+ * has no price. Water is free.
+ */
+export function cupCostCents(
+  mix: Pick<Mix, 'ingredients'>,
+  shelf: readonly Pick<ShelvedMaterial, 'id' | 'priceCents' | 'packMg'>[],
+): number | undefined {
+  let cents = 0;
+  for (const each of mix.ingredients) {
+    if (each.material.kind === 'water' || each.targetMg === 0) continue;
+    const material = shelf.find((one) => one.id === each.material.materialId);
+    if (!material?.packMg || material.priceCents === null) return undefined;
+    cents += (material.priceCents * each.targetMg) / material.packMg;
+  }
+  return cents;
+}

@@ -1,0 +1,19 @@
+import { api } from '@icy-ribbon/contract';
+import { defineStore } from 'pinia';
+import { call } from '../api/client.ts';
+
+/** What can be done to any cup on the table, whichever piece it belongs to. */
+export const useCups = defineStore('cups', () => {
+  const move = (id: string, kind: 'loss' | 'thrown', mg: number) =>
+    call(api.mixes.move, { params: { id }, body: { id: crypto.randomUUID(), kind, mg } });
+
+  return {
+    noteLoss: (id: string, mg: number) => move(id, 'loss', mg),
+    throwOut: (id: string, mg: number) => move(id, 'thrown', mg),
+    combine: (pieceId: string, name: string, mixIds: readonly string[]) =>
+      call(api.mixes.combine, {
+        params: { pieceId },
+        body: { id: crypto.randomUUID(), name, mixIds: [...mixIds] },
+      }),
+  };
+});

@@ -1,0 +1,12 @@
+import { matchColor, type ColorMatch, type MatchPaint } from '@icy-ribbon/core/color';
+import { expose } from 'comlink';
+
+/** What the color worker does, away from the page. */
+const colorWorker = {
+  match(targetHex: string, paints: readonly MatchPaint[], count: number): ColorMatch[] {
+    return matchColor(targetHex, paints, count);
+  },
+};
+
+export type ColorWorker = typeof colorWorker;
+expose(colorWorker);
