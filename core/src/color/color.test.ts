@@ -119,6 +119,13 @@ describe('matching a color from the shelf', () => {
       expect(answer.parts.length).toBeLessThanOrEqual(4);
       for (const part of answer.parts) expect([1, 0.5, 0.25, 0.125]).toContain(part.amount);
     }
+    const sets = answers.map((answer) =>
+      answer.parts
+        .map((part) => `${part.id} ${part.amount}`)
+        .sort()
+        .join(),
+    );
+    expect(new Set(sets).size).toBe(5);
     const differences = answers.map((answer) => answer.de2000);
     expect(differences).toEqual([...differences].sort((a, b) => a - b));
   });

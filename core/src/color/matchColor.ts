@@ -40,14 +40,14 @@ export function matchColor(targetHex: string, paints: readonly MatchPaint[], cou
     return { parts, distance: Math.hypot(...mixed.map((value, axis) => value - target[axis]!)) };
   };
   const singles = colors.map((_, index) => rate([{ index, amount: 1 }]));
-  let beam = singles;
+  let beam: readonly Candidate[] = singles;
   const found: Candidate[] = [...singles];
   for (let size = 2; size <= MOST_PAINTS; size += 1) {
     const grown = beam.flatMap((candidate) => grow(candidate, colors.length).map(rate));
-    found.push(...closest(grown, KEPT_PER_ROUND));
-    beam = closest(grown, KEPT_PER_ROUND);
+    beam = closest(distinct(grown), KEPT_PER_ROUND);
+    found.push(...beam);
   }
-  return closest(found, 4 * count + 20)
+  return closest(distinct(found), 4 * count + 20)
     .map((candidate): ColorMatch => {
       const hex = mix(...candidate.parts.map((part) => [colors[part.index]!, part.amount] as const))
         .toString()
@@ -60,6 +60,20 @@ export function matchColor(targetHex: string, paints: readonly MatchPaint[], cou
     })
     .sort((a, b) => a.de2000 - b.de2000)
     .slice(0, count);
+}
+
+/** One candidate of each set of parts: the order in which paints were added does not matter. */
+function distinct(candidates: readonly Candidate[]): Candidate[] {
+  const byParts = new Map<string, Candidate>();
+  for (const candidate of candidates) {
+    const most = Math.max(...candidate.parts.map((part) => part.amount));
+    const parts = candidate.parts
+      .map((part) => ({ ...part, amount: part.amount / most }))
+      .sort((a, b) => b.amount - a.amount || a.index - b.index);
+    const key = parts.map((part) => `${part.index}x${part.amount}`).join(' ');
+    if (!byParts.has(key)) byParts.set(key, { ...candidate, parts });
+  }
+  return [...byParts.values()];
 }
 
 /** A candidate with one more paint in each spoon size; a pair also the other way round. */

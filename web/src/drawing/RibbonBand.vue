@@ -48,11 +48,11 @@ const windows = computed(() =>
 
 const MARK_PX = 52;
 
-/** A mark under a bead, unless the same mark stands so close that they would cover each other. */
-function isMarked(fit: RibbonCup['fit'], x: number, markedAt: Record<string, number>): boolean {
+/** A mark under a bead, unless another stands so close that they would cover each other. */
+function isMarked(fit: RibbonCup['fit'], x: number, marks: { at: number }): boolean {
   if (fit !== 'thin' && fit !== 'thick') return false;
-  if (x - (markedAt[fit] ?? -Infinity) < MARK_PX) return false;
-  markedAt[fit] = x;
+  if (x - marks.at < MARK_PX) return false;
+  marks.at = x;
   return true;
 }
 
@@ -62,13 +62,13 @@ const beads = computed(() => {
     margin: MARGIN,
     charWidth: 7,
   });
-  const markedAt: Record<string, number> = {};
+  const marks = { at: -Infinity };
   return placed.map((bead) => {
     const cup = props.cups.find((each) => each.id === bead.id)!;
     return {
       ...bead,
       ...cup,
-      marked: isMarked(cup.fit, bead.x, markedAt),
+      marked: isMarked(cup.fit, bead.x, marks),
       y: ribbonAt(bead.x / width.value, MIDDLE).y,
       labelY: LABEL_Y,
     };
@@ -92,13 +92,25 @@ const spoken = computed(() =>
 <template>
   <figure ref="frame" class="ribbon">
     <svg :viewBox="`0 0 ${width} ${HEIGHT}`" :height="HEIGHT" role="img" :aria-label="`Ribbon. ${spoken}`">
-      <g v-for="window in windows" :key="window.label">
-        <rect class="window" :x="window.x" y="4" :width="window.width" :height="HEIGHT - 26" />
-        <text class="window-label" :x="window.x + window.width / 2" :y="HEIGHT - 28">
-          {{ window.label }}
-        </text>
-      </g>
+      <rect
+        v-for="window in windows"
+        :key="window.label"
+        class="window"
+        :x="window.x"
+        y="4"
+        :width="window.width"
+        :height="HEIGHT - 26"
+      />
       <path class="band" :d="path" />
+      <text
+        v-for="window in windows"
+        :key="`${window.label} label`"
+        class="window-label"
+        :x="window.x + window.width / 2"
+        :y="HEIGHT - 28"
+      >
+        {{ window.label }}
+      </text>
       <g v-for="stage in stages" :key="stage.name">
         <line
           v-if="stage.fromPaS > 0"
@@ -121,7 +133,7 @@ const spoken = computed(() =>
         />
         <line class="leader" :x1="bead.labelX" :y1="bead.labelY + 4" :x2="bead.x" :y2="bead.y - 9" />
         <circle class="bead" :cx="bead.x" :cy="bead.y" r="8.5" :fill="bead.colorHex" />
-        <text v-if="bead.marked" class="mark" :x="bead.x" :y="bead.y + (bead.fit === 'thin' ? 24 : 37)">
+        <text v-if="bead.marked" class="mark" :x="bead.x" :y="bead.y + 24">
           {{ bead.fit === 'thin' ? '▸ thin' : '◂ thick' }}
         </text>
         <text class="name" :x="bead.labelX" :y="bead.labelY">{{ bead.name }}</text>

@@ -61,7 +61,10 @@ watch(recipeId, () => (variant.value = ''));
 const recipe = computed(() => choices.value.find((each) => each.id === recipeId.value));
 
 const recipeOptions = computed(() =>
-  choices.value.map((each) => ({ value: each.id, label: `${each.name}, ${ratioWords(each.parts)}` })),
+  choices.value.map((each) => ({
+    value: each.id,
+    label: each.name.includes(':') ? each.name : `${each.name}, ${ratioWords(each.parts)}`,
+  })),
 );
 const variantOptions = computed(() => [
   { value: '', label: 'as written' },

@@ -37,7 +37,6 @@ const kindFilter = ref('');
 const chosenIds = ref<string[]>([]);
 const shownColumns = useStorage<ColumnKey[]>('icy-ribbon.shelf-columns', [
   'finish',
-  'opacity',
   'density',
   'viscosity',
   'stock',
@@ -384,6 +383,10 @@ function stock(material: ShelvedMaterial): string {
   width: 34px;
   height: 22px;
   border: 1px solid var(--ice-deep);
+}
+
+:deep(td) {
+  white-space: nowrap;
 }
 
 .trust {

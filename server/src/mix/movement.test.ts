@@ -1,0 +1,140 @@
+import { randomUUID } from 'node:crypto';
+import type { Mix, Piece, ShelvedMaterial } from '@icy-ribbon/contract';
+import { cupState } from '@icy-ribbon/core/mix';
+import {
+  materialNamed,
+  openStudio,
+  planCup,
+  startPiece,
+  weighInFully,
+  type Studio,
+} from '../testing/studio.ts';
+
+let studio: Studio;
+let piece: Piece;
+let mix: Mix;
+beforeEach(async () => {
+  studio = await openStudio();
+  piece = await startPiece(studio);
+  mix = await weighInFully(studio, await planCup(studio, piece, 'Deep blue', 56_250));
+});
+afterEach(() => studio.close());
+
+const move = (kind: string, mg: number, id = randomUUID()) =>
+  studio.http.post(`/api/mixes/${mix.id}/movements`).send({ id, kind, mg });
+
+it('water that dried away is noted once, however often it is sent', async () => {
+  const id = randomUUID();
+  await move('loss', 1_250, id).expect(201);
+  const { body } = await move('loss', 1_250, id).expect(201);
+  expect(cupState(body as Mix).actualIngredientMg).toEqual([30_000, 15_000, 10_000]);
+});
+
+it('a cup cannot lose more than it holds', async () => {
+  const answer = await move('taken-out', 90_000).expect(422);
+  expect(answer.body.errors[0]).toMatchObject({
+    path: 'mg',
+    message: expect.stringContaining('holds 56.3 g'),
+  });
+});
+
+it('an over-poured cup gets new targets, none below what is in it', async () => {
+  const target = (at: number, targetMg: number) => ({ ingredientId: mix.ingredients[at]!.id, targetMg });
+  const send = (targets: object[], version = mix.version) =>
+    studio.http.post(`/api/mixes/${mix.id}/targets`).send({ version, targets });
+  const low = await send([target(1, 9_000)]).expect(422);
+  expect(low.body.errors[0].path).toBe('targets.0.targetMg');
+  const { body } = await send([target(0, 36_000), target(1, 18_000)]).expect(200);
+  expect((body as Mix).ingredients.map((each) => each.targetMg)).toEqual([36_000, 18_000, 11_250]);
+  await send([target(0, 40_000)]).expect(409);
+});
+
+it('what is left of two cups is poured into one, ingredient by ingredient, to the milligram', async () => {
+  const other = await weighInFully(studio, await planCup(studio, piece, 'Ochre', 37_500));
+  const combined = { id: randomUUID(), name: 'Left-overs', mixIds: [mix.id, other.id] };
+  const { body } = await studio.http.post(`/api/pieces/${piece.id}/combined`).send(combined).expect(201);
+  const state = cupState(body as Mix);
+  expect(state.actualMg).toBe(93_750);
+  expect((body as Mix).ingredients.map((each) => [each.material.name, each.targetMg])).toEqual([
+    ['Flow conditioner', 50_000],
+    ['Deep blue', 15_000],
+    ['Water', 18_750],
+    ['Ochre', 10_000],
+  ]);
+  const list = await studio.http.get('/api/pieces');
+  const left = list.body.items[0].mixes.map((each: { leftMg: number }) => each.leftMg);
+  expect(left).toEqual([0, 0, 93_750]);
+  await studio.http.post(`/api/pieces/${piece.id}/combined`).send(combined).expect(201);
+  const empty = { ...combined, id: randomUUID() };
+  await studio.http.post(`/api/pieces/${piece.id}/combined`).send(empty).expect(422);
+});
+
+it('the whole cup survives going out and in again, movements and recipe included', async () => {
+  await move('loss', 1_250).expect(201);
+  const { body } = await studio.http.get(`/api/pieces/${piece.id}/export`).expect(200);
+  const elsewhere = await openStudio();
+  try {
+    await elsewhere.http.post('/api/pieces/import').send(body).expect(201);
+    const again = await elsewhere.http.get(`/api/pieces/${piece.id}/export`).expect(200);
+    expect(again.body).toEqual(body);
+  } finally {
+    await elsewhere.close();
+  }
+});
+
+describe('stock', () => {
+  const blue = async () => (await materialNamed(studio, 'Deep blue')) as unknown as ShelvedMaterial;
+
+  it('goes down by what was weighed in since it was counted, and up when that is taken back', async () => {
+    const before = await blue();
+    await studio.http.patch(`/api/materials/${before.id}`).send({ version: 1, stockMg: 100_000 }).expect(200);
+    expect(await blue()).toMatchObject({ stockMg: 100_000, usedMg: 0 });
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    const more = await weighInFully(studio, await planCup(studio, piece, 'Deep blue', 56_250));
+    expect(await blue()).toMatchObject({ usedMg: 15_000 });
+    await studio.http.delete(`/api/mixes/${more.id}`).query({ version: more.version }).expect(200);
+    expect(await blue()).toMatchObject({ usedMg: 0 });
+  });
+});
+
+describe('many materials at once', () => {
+  it('come in all or none', async () => {
+    const rows = [
+      { name: 'Moss', kind: 'fluid' },
+      { name: '', kind: 'fluid' },
+    ];
+    const answer = await studio.http.post('/api/materials/import').send({ materials: rows }).expect(422);
+    expect(answer.body.errors[0].path).toBe('materials.1.name');
+    expect((await studio.http.get('/api/materials').query({ q: 'Moss' })).body.total).toBe(0);
+    await studio.http
+      .post('/api/materials/import')
+      .send({ materials: rows.slice(0, 1) })
+      .expect(201);
+    expect((await studio.http.get('/api/materials').query({ q: 'Moss' })).body.total).toBe(1);
+  });
+
+  it('10,000 rows come in', async () => {
+    const materials = Array.from({ length: 10_000 }, (_, index) => ({ name: `Row ${index}`, kind: 'fluid' }));
+    const answer = await studio.http.post('/api/materials/import').send({ materials }).expect(201);
+    expect(answer.body).toEqual({ added: 10_000 });
+  }, 60_000);
+
+  it('are changed all or none, and listed when taken off', async () => {
+    const [white, ochre] = [await materialNamed(studio, 'White'), await materialNamed(studio, 'Ochre')];
+    const bulk = (version: number) =>
+      studio.http.post('/api/materials/bulk').send({
+        materials: [
+          { id: white.id, version: 1 },
+          { id: ochre.id, version },
+        ],
+        changes: { opacity: 'transparent' },
+      });
+    await bulk(7).expect(409);
+    expect((await materialNamed(studio, 'White')).opacity).toBe('opaque');
+    await bulk(1).expect(200);
+    expect((await materialNamed(studio, 'Ochre')).opacity).toBe('transparent');
+    await studio.http.delete(`/api/materials/${ochre.id}`).query({ version: 2 }).expect(200);
+    const off = await studio.http.get('/api/materials').query({ archived: 'yes' }).expect(200);
+    expect(off.body.items.map((each: { name: string }) => each.name)).toEqual(['Ochre']);
+  });
+});
