@@ -2,6 +2,7 @@ export { api } from './api.ts';
 export * from './common.ts';
 export * from './document.ts';
 export { endpoint, hasPart, type Endpoint, type Method } from './endpoint.ts';
+export * from './equipment.ts';
 export * from './judgement.ts';
 export * from './material.ts';
 export * from './mix.ts';

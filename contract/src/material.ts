@@ -36,6 +36,9 @@ const describing = {
     .min(0.0005, 'The viscosity is in Pa·s; water is 0.001.')
     .max(2000, 'The viscosity is in Pa·s; stiff tube paint is about 60.'),
   viscosityTrust: z.enum(TRUSTS),
+  /** Found for this very material; `null`: the usual value of its kind. */
+  solids: z.number('Give a share.').min(0).max(1, 'A share lies between 0 and 1.').nullable(),
+  waterLimit: z.number('Give a share.').min(0).max(1, 'A share lies between 0 and 1.').nullable(),
 };
 
 const keeping = {
@@ -46,6 +49,8 @@ const keeping = {
   stockMg: massMgSchema.nullable(),
   stockCountedAt: timestampSchema.nullable(),
   openedOn: z.iso.date('A date is written like 2026-03-01.').nullable(),
+  /** Whether the artist can buy more of it. */
+  canBuy: z.boolean(),
 };
 
 export const materialSchema = z.object({ ...recordFields, ...describing, ...keeping, note: noteSchema });
@@ -69,6 +74,9 @@ export const materialCreateSchema = z.object({
   packMg: keeping.packMg.default(null),
   stockMg: keeping.stockMg.default(null),
   openedOn: keeping.openedOn.default(null),
+  canBuy: keeping.canBuy.default(true),
+  solids: describing.solids.default(null),
+  waterLimit: describing.waterLimit.default(null),
   note: noteSchema.default(''),
 });
 
@@ -89,6 +97,9 @@ export const materialUpdateSchema = z.object({
   /** Counting the stock anew also notes when. */
   stockMg: keeping.stockMg.optional(),
   openedOn: keeping.openedOn.optional(),
+  canBuy: keeping.canBuy.optional(),
+  solids: describing.solids.optional(),
+  waterLimit: describing.waterLimit.optional(),
   note: noteSchema.optional(),
 });
 

@@ -2,6 +2,7 @@ import { INGREDIENT_ROLES, MATERIAL_KINDS } from '@icy-ribbon/core/material';
 import { CUP_ROLES, STAGES } from '@icy-ribbon/core/thickness';
 import { z } from 'zod';
 import {
+  hexColorSchema,
   idSchema,
   massMgSchema,
   nameSchema,
@@ -37,8 +38,11 @@ export const additionSchema = z.object({
 /** What left the cup other than onto a support. */
 export const movementSchema = z.object({
   id: idSchema,
-  /** "taken-out": a share of the mixed cup; "loss": water that dried away; "thrown": all that was left. */
-  kind: z.enum(['taken-out', 'loss', 'thrown']),
+  /**
+   * "taken-out": a share of the mixed cup; "loss": water that dried away; "thrown": all that was left;
+   * "poured-over": all that was left, into another cup.
+   */
+  kind: z.enum(['taken-out', 'loss', 'thrown', 'poured-over']),
   mg: massMgSchema,
   at: timestampSchema,
 });
@@ -67,6 +71,9 @@ export const mixSchema = z.object({
   ingredients: z.array(ingredientSchema).min(1),
   additions: z.array(additionSchema),
   movements: z.array(movementSchema),
+  lid: z.boolean(),
+  /** What it dried to, once seen. */
+  dryColorHex: hexColorSchema.nullable(),
 });
 
 export const mixCreateSchema = z.object({
@@ -87,6 +94,8 @@ export const mixUpdateSchema = z.object({
   name: nameSchema.optional(),
   /** Only while nothing has been weighed in. */
   totalMg: totalMgSchema.optional(),
+  lid: z.boolean().optional(),
+  dryColorHex: hexColorSchema.nullable().optional(),
 });
 
 /** New targets after an over-pour; none may lie below what is in the cup. */
@@ -97,15 +106,15 @@ export const retargetSchema = z.object({
 
 export const movementCreateSchema = z.object({
   id: idSchema,
-  kind: movementSchema.shape.kind,
+  kind: z.enum(['taken-out', 'loss', 'thrown']),
   mg: massMgSchema.min(1, 'Say how much, above 0 g.'),
 });
 
-/** Pours what is left of other cups into a new one. */
+/** Pours what is left of other cups, of this piece or of others, into a new one. */
 export const combineSchema = z.object({
   id: idSchema,
   name: nameSchema,
-  mixIds: z.array(idSchema).min(2, 'Choose at least two cups.').max(10),
+  mixIds: z.array(idSchema).min(1, 'Choose a cup.').max(10),
 });
 
 export const additionCreateSchema = z.object({

@@ -75,6 +75,8 @@ export const pieceSummarySchema = z.object({
       laidMg: massMgSchema,
       mixedAt: timestampSchema.nullable(),
       restHours: z.number().nullable(),
+      lid: z.boolean(),
+      version: versionSchema,
     }),
   ),
   passes: z.array(

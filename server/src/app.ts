@@ -7,6 +7,7 @@ import { z } from 'zod';
 import { calculationRoutes } from './calculation/calculation.routes.ts';
 import type { Config } from './config.ts';
 import type { Db } from './db/open.ts';
+import { equipmentRoutes } from './equipment/equipment.routes.ts';
 import { originGuard, passphraseGuard } from './http/guard.ts';
 import { securityHeaders, servePage } from './http/page.ts';
 import { problemHandler } from './http/problem.ts';
@@ -64,6 +65,7 @@ export function makeApp({ config, db, log, seed }: AppParts): Express {
   describingRoutes(app);
   calculationRoutes(app);
   materialRoutes(app, db);
+  equipmentRoutes(app, db);
   recipeRoutes(app, db);
   supportRoutes(app, db);
   pieceRoutes(app, db, files);

@@ -1,21 +1,63 @@
-/** What moves the paint, with the settings a new pass starts from (common practice, no published source). */
+/**
+ * What moves the paint, with the settings a new pass starts from (common practice, no published source)
+ * and typical exits; exit speeds are rough values of the kind, to be replaced by measured ones.
+ */
 export const AIR_TOOLS = [
-  { tool: 'mouth', label: 'Mouth', settings: ['soft', 'steady', 'strong'], distanceMm: 100 },
-  { tool: 'straw', label: 'Straw', settings: ['soft', 'steady', 'strong'], distanceMm: 40 },
-  { tool: 'mini-blower', label: 'Mini blower', settings: ['low', 'high'], distanceMm: 120 },
-  { tool: 'fan-blower', label: 'Small fan blower', settings: ['low', 'high'], distanceMm: 150 },
+  {
+    tool: 'mouth',
+    label: 'Mouth',
+    settings: ['soft', 'steady', 'strong'],
+    distanceMm: 100,
+    exitDiameterMm: 9,
+    exitSpeedMS: 15,
+  },
+  {
+    tool: 'straw',
+    label: 'Straw',
+    settings: ['soft', 'steady', 'strong'],
+    distanceMm: 40,
+    exitDiameterMm: 6,
+    exitSpeedMS: 18,
+  },
+  {
+    tool: 'mini-blower',
+    label: 'Mini blower',
+    settings: ['low', 'high'],
+    distanceMm: 120,
+    exitDiameterMm: 12,
+    exitSpeedMS: 25,
+  },
+  {
+    tool: 'fan-blower',
+    label: 'Small fan blower',
+    settings: ['low', 'high'],
+    distanceMm: 150,
+    exitDiameterMm: 80,
+    exitSpeedMS: 8,
+  },
   {
     tool: 'hair-dryer',
     label: 'Hair dryer, cool',
     settings: ['low', 'high', 'high, cup baffle'],
     distanceMm: 150,
+    exitDiameterMm: 43,
+    exitSpeedMS: 18,
   },
-  { tool: 'leaf-blower', label: 'Leaf blower', settings: ['low', 'high'], distanceMm: 600 },
+  {
+    tool: 'leaf-blower',
+    label: 'Leaf blower',
+    settings: ['low', 'high'],
+    distanceMm: 600,
+    exitDiameterMm: 70,
+    exitSpeedMS: 55,
+  },
   {
     tool: 'compressor',
     label: 'Airbrush compressor',
     settings: ['1 bar', '1.5 bar', '2 bar'],
     distanceMm: 60,
+    exitDiameterMm: 3,
+    exitSpeedMS: 60,
   },
 ] as const;
 

@@ -1,6 +1,15 @@
 import { converter } from 'culori';
 import fc from 'fast-check';
-import { colorDifference, cupColor, matchColor, mixColor, readPalette, writePalette } from './index.ts';
+import {
+  colorDifference,
+  colorShift,
+  cupColor,
+  matchColor,
+  mixColor,
+  readPalette,
+  shiftWords,
+  writePalette,
+} from './index.ts';
 
 const lch = converter('oklch');
 const hexes = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
@@ -132,6 +141,26 @@ describe('matching a color from the shelf', () => {
 
   it('a shelf of one paint answers with it', () => {
     expect(matchColor('#6f93a8', [shelf[0]!])[0]!.parts).toEqual([{ id: '0', amount: 1 }]);
+  });
+});
+
+describe('wet to dry', () => {
+  it('a color that dried darker has a shift below 0, and back again above', () => {
+    const shift = colorShift('#6f93a8', '#5f8299');
+    expect(shift.dL).toBeLessThan(-3);
+    expect(colorShift('#5f8299', '#6f93a8').dL).toBeCloseTo(-shift.dL, 9);
+    expect(shiftWords(shift)).toMatch(/darker/);
+  });
+
+  it('no shift is no shift, and grays have no hue to turn', () => {
+    expect(colorShift('#808080', '#808080')).toEqual({ dL: 0, dC: 0, dh: 0 });
+    expect(colorShift('#808080', '#707172').dh).toBe(0);
+    expect(shiftWords({ dL: 0, dC: 0, dh: 0 })).toBe('dried as it was');
+  });
+
+  it('turns the short way round', () => {
+    expect(Math.abs(colorShift('#c0203a', '#c02a20').dh)).toBeLessThan(90);
+    expect(() => colorShift('red-ish', '#000000')).toThrow(expect.objectContaining({ field: 'wet' }));
   });
 });
 

@@ -65,6 +65,11 @@ it('is trusted as measured only when all of it but water was measured', () => {
   );
 });
 
+it('a limit found for this very paint replaces the usual one', () => {
+  expect(waterVerdict(0.35, 'artist-tube', 0.4).level).toBe('fine');
+  expect(waterVerdict(0.45, 'artist-tube', 0.4).level).toBe('caution');
+});
+
 describe('water limits (common practice, no published source)', () => {
   it.each([
     [0.2, 'artist-tube', 'fine'],

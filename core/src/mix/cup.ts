@@ -21,7 +21,7 @@ export interface CupRecord {
   }[];
   /** What left the cup other than onto a support. */
   readonly movements?: readonly {
-    readonly kind: 'taken-out' | 'loss' | 'thrown';
+    readonly kind: 'taken-out' | 'loss' | 'thrown' | 'poured-over';
     readonly mg: number;
     readonly at: string;
   }[];
@@ -36,6 +36,9 @@ export interface CupIngredient {
     readonly densityGPerMl: number;
     readonly viscosityPaS: number;
     readonly viscosityTrust: Trust;
+    /** Found by the artist for this very material, in place of the kind's usual values. */
+    readonly solids?: number | null;
+    readonly waterLimit?: number | null;
   };
 }
 
@@ -57,7 +60,7 @@ export interface CupState {
 }
 
 const isThrown = (cup: CupRecord): boolean =>
-  cup.movements?.some((movement) => movement.kind === 'thrown') ?? false;
+  cup.movements?.some(({ kind }) => kind === 'thrown' || kind === 'poured-over') ?? false;
 
 /** A cup counts as mixed when every ingredient reached this share of its target. */
 const MIXED_SHARE = 0.95;
@@ -107,10 +110,15 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
     )
       ? 'measured'
       : 'typical',
-    water: waterVerdict(properties.waterFraction, paint?.material.kind ?? null),
+    water: waterVerdict(
+      properties.waterFraction,
+      paint?.material.kind ?? null,
+      paint?.material.waterLimit ?? null,
+    ),
     film: filmVerdict(
       cup.ingredients.map((each, index) => ({
         kind: each.material.kind,
+        solids: each.material.solids ?? null,
         massG: toG(shownMg[index] ?? 0),
       })),
     ),

@@ -21,12 +21,21 @@ const USUAL_LIMIT = 0.45;
  * @param parts what is in the mix, grams by kind; at least one with solids
  */
 export function filmVerdict(
-  parts: readonly { readonly kind: MaterialKind; readonly massG: number }[],
+  parts: readonly {
+    readonly kind: MaterialKind;
+    readonly massG: number;
+    /** Known for this very material, in place of the kind's usual share. */
+    readonly solids?: number | null;
+  }[],
 ): FilmVerdict {
-  const sum = (read: (kind: MaterialKind) => number) =>
-    parts.reduce((total, part) => total + part.massG * read(part.kind), 0);
-  const solidsG = sum((kind) => materialKind(kind).solids);
-  const binderShare = solidsG > 0 ? sum((kind) => materialKind(kind).binder) / solidsG : 0;
+  let [solidsG, binderG] = [0, 0];
+  for (const { kind, massG, solids } of parts) {
+    const usual = materialKind(kind);
+    const share = solids ?? usual.solids;
+    solidsG += massG * share;
+    binderG += usual.solids > 0 ? (massG * share * usual.binder) / usual.solids : 0;
+  }
+  const binderShare = solidsG > 0 ? binderG / solidsG : 0;
   const paint = parts.find((part) => materialKind(part.kind).group === 'paint');
   const limit = (paint && LIMITS[paint.kind]) ?? USUAL_LIMIT;
   const weak = binderShare < limit;

@@ -15,10 +15,16 @@ export interface WaterVerdict {
  *
  * @param waterFraction added water as a mass fraction of the mix
  * @param paint the kind of paint in the cup, or `null` for a cup without one
+ * @param ownLimit the limit the artist found for this very paint, in place of the kind's
  */
-export function waterVerdict(waterFraction: number, paint: MaterialKind | null): WaterVerdict {
+export function waterVerdict(
+  waterFraction: number,
+  paint: MaterialKind | null,
+  ownLimit: number | null = null,
+): WaterVerdict {
   const definition = paint ? materialKind(paint) : undefined;
-  const limits = definition?.waterLimit ?? { caution: 0.3, stop: 0.5 };
+  const usual = definition?.waterLimit ?? { caution: 0.3, stop: 0.5 };
+  const limits = ownLimit === null ? usual : { caution: ownLimit, stop: Math.max(ownLimit, usual.stop) };
   const percent = (value: number) => `${Math.round(value * 100)} %`;
   const what = definition ? definition.label.toLowerCase() : 'a mix';
   if (waterFraction > limits.stop) {

@@ -3,6 +3,7 @@ import type { Generated } from 'kysely';
 /** The tables as they are now; migrations lead here. JSON columns hold text. */
 export interface Database {
   material: MaterialTable;
+  equipment: EquipmentTable;
   recipe: RecipeTable;
   support: SupportTable;
   piece: PieceTable;
@@ -40,7 +41,18 @@ export interface MaterialTable extends RecordColumns {
   stockMg: number | null;
   stockCountedAt: string | null;
   openedOn: string | null;
+  /** 0 or 1. */
+  canBuy: number;
+  solids: number | null;
+  waterLimit: number | null;
   note: string;
+}
+
+export interface EquipmentTable extends RecordColumns {
+  kind: string;
+  name: string;
+  /** Everything but kind and name, as JSON. */
+  body: string;
 }
 
 export interface RecipeTable extends RecordColumns {
@@ -71,6 +83,9 @@ export interface MixTable extends RecordColumns {
   role: string;
   /** The recipe as it was, as JSON. */
   recipe: string;
+  /** 0 or 1. */
+  lid: number;
+  dryColorHex: string | null;
   position: number;
 }
 

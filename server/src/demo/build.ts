@@ -69,6 +69,8 @@ export async function buildDemoPiece(
     }),
     additions: [],
     movements: [],
+    lid: true,
+    dryColorHex: null,
   }));
   const mixes = planned.map((mix, index) => {
     const weighed = reached('mixed') || (reached('weighing') && index < 3);

@@ -6,7 +6,8 @@ import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer 
 import type { MaterialTable } from '../db/schema.ts';
 
 /** The columns are those of the contract; its schema checks the unions on the way out. */
-export const toMaterial = (row: Selectable<MaterialTable>): Material => row as Material;
+export const toMaterial = (row: Selectable<MaterialTable>): Material =>
+  ({ ...row, canBuy: row.canBuy === 1 }) as Material;
 
 export async function listMaterials(
   db: Reader,
@@ -100,6 +101,9 @@ export async function createMaterial(trx: Writer, input: MaterialCreate): Promis
     stockMg: input.stockMg,
     stockCountedAt: input.stockMg === null ? null : timestamp(),
     openedOn: input.openedOn,
+    canBuy: input.canBuy,
+    solids: input.solids,
+    waterLimit: input.waterLimit,
     note: input.note,
   };
   await insertMaterial(trx, material);
@@ -107,17 +111,24 @@ export async function createMaterial(trx: Writer, input: MaterialCreate): Promis
 }
 
 export async function insertMaterial(trx: Writer, material: Material): Promise<void> {
-  await trx.insertInto('material').values(material).execute();
+  await trx
+    .insertInto('material')
+    .values({ ...material, canBuy: Number(material.canBuy) })
+    .execute();
 }
 
 export async function updateMaterial(
   trx: Writer,
   id: string,
-  { version, ...changes }: MaterialUpdate,
+  { version, canBuy, ...changes }: MaterialUpdate,
 ): Promise<void> {
   const counted =
     changes.stockMg === undefined ? {} : { stockCountedAt: changes.stockMg === null ? null : timestamp() };
-  await updateVersioned(trx, 'material', { id, version }, { ...given(changes), ...counted }, () =>
-    findMaterial(trx, id),
+  await updateVersioned(
+    trx,
+    'material',
+    { id, version },
+    { ...given(changes), ...counted, ...(canBuy !== undefined && { canBuy: Number(canBuy) }) },
+    () => findMaterial(trx, id),
   );
 }

@@ -1,6 +1,7 @@
 import type { MaterialCreate, SupportCreate } from '@icy-ribbon/contract';
 import type { Finish, MaterialKind, Pigment } from '@icy-ribbon/core/material';
 import type { Db } from '../db/open.ts';
+import { stockEquipment } from '../equipment/equipment.queries.ts';
 import { createSupport } from '../support/support.queries.ts';
 import { createMaterial } from './material.queries.ts';
 
@@ -11,6 +12,9 @@ export const UNCOUNTED = {
   packMg: null,
   stockMg: null,
   openedOn: null,
+  canBuy: true,
+  solids: null,
+  waterLimit: null,
 } as const;
 
 type PaintLine = readonly [name: string, hex: string, kind: MaterialKind, pigment: Pigment, finish?: Finish];
@@ -75,5 +79,6 @@ export async function stockStarterShelf(db: Db): Promise<void> {
       });
     }
     for (const support of SUPPORTS) await createSupport(trx, support);
+    await stockEquipment(trx);
   });
 }

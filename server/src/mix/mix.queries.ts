@@ -9,8 +9,8 @@ import type {
   MixUpdate,
   RecipeSnapshot,
 } from '@icy-ribbon/contract';
-import { isPaint } from '@icy-ribbon/core/material';
-import { recipesFor, type Recipe } from '@icy-ribbon/core/recipe';
+import { isPaint, materialKind } from '@icy-ribbon/core/material';
+import { partsFor, recipesFor, type Recipe } from '@icy-ribbon/core/recipe';
 import { splitMg } from '@icy-ribbon/core/unit';
 import type { Technique } from '@icy-ribbon/core/thickness';
 import {
@@ -46,7 +46,10 @@ export async function findMix(db: Reader, id: string): Promise<Mix | undefined> 
   return row && (await assemble(db, [row]))[0];
 }
 
-async function assemble(db: Reader, rows: readonly { id: string; recipe: string }[]): Promise<Mix[]> {
+async function assemble(
+  db: Reader,
+  rows: readonly { id: string; recipe: string; lid: number }[],
+): Promise<Mix[]> {
   if (rows.length === 0) return [];
   const ids = rows.map((row) => row.id);
   const ingredients = await db
@@ -73,6 +76,7 @@ async function assemble(db: Reader, rows: readonly { id: string; recipe: string 
       ({
         ...row,
         recipe: JSON.parse(row.recipe) as RecipeSnapshot,
+        lid: row.lid === 1,
         ingredients: ingredients
           .filter((each) => each.mixId === row.id)
           .map(({ id, role, share, targetMg, materialSnapshot }) => ({
@@ -114,7 +118,11 @@ export async function createMix(trx: Writer, pieceId: string, input: MixCreate):
   }
   const paint = await findMaterial(trx, input.paintId);
   if (!paint || paint.deletedAt !== null) throw unfit('paintId', 'Choose a paint from the shelf.');
-  if (!isPaint(paint.kind)) {
+  const takesPaint = partsFor(recipe, paint.finish, input.variant).some((part) => part.of.kind === 'paint');
+  const fits = takesPaint
+    ? isPaint(paint.kind)
+    : materialKind(paint.kind).group === 'powder' || isPaint(paint.kind);
+  if (!fits) {
     throw unfit('paintId', `"${paint.name}" is no paint: choose a paint for the color.`);
   }
   const shelf = await shelfByKind(trx);
@@ -139,6 +147,8 @@ export async function createMix(trx: Writer, pieceId: string, input: MixCreate):
     ingredients,
     additions: [],
     movements: [],
+    lid: true,
+    dryColorHex: null,
   };
   await insertMix(trx, mix);
   return mix;
@@ -163,10 +173,10 @@ export async function nextPosition(trx: Writer, pieceId: string): Promise<number
 }
 
 export async function insertMix(trx: Writer, mix: Mix): Promise<void> {
-  const { ingredients, additions, movements, recipe, ...row } = mix;
+  const { ingredients, additions, movements, recipe, lid, ...row } = mix;
   await trx
     .insertInto('mix')
-    .values({ ...row, recipe: JSON.stringify(recipe) })
+    .values({ ...row, lid: Number(lid), recipe: JSON.stringify(recipe) })
     .execute();
   for (const [position, { material, ...ingredient }] of ingredients.entries()) {
     await trx
@@ -199,8 +209,16 @@ async function insertAddition(trx: Writer, mixId: string, addition: Addition): P
 /** Renames a cup or changes its amount; the amount is fixed once something has been weighed in. */
 export async function updateMix(trx: Writer, id: string, input: MixUpdate): Promise<Mix> {
   const mix = found(await findMix(trx, id), 'cup');
-  await updateVersioned(trx, 'mix', { id, version: input.version }, given({ name: input.name }), () =>
-    Promise.resolve(mix),
+  await updateVersioned(
+    trx,
+    'mix',
+    { id, version: input.version },
+    given({
+      name: input.name,
+      lid: input.lid === undefined ? undefined : Number(input.lid),
+      dryColorHex: input.dryColorHex,
+    }),
+    () => Promise.resolve(mix),
   );
   if (input.totalMg !== undefined) await resize(trx, mix, input.totalMg);
   return found(await findMix(trx, id), 'cup');

@@ -51,7 +51,7 @@ export async function retarget(trx: Writer, id: string, input: Retarget): Promis
   return found(await findMix(trx, id), 'cup');
 }
 
-/** Pours what is left of several cups of a piece into a new one; the old ones are empty afterwards. */
+/** Pours what is left of cups, of any piece, into a new one; the old ones are empty afterwards. */
 export async function combine(trx: Writer, pieceId: string, input: Combine): Promise<Mix> {
   const existing = await findMix(trx, input.id);
   if (existing) return existing;
@@ -61,8 +61,8 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
   for (const [index, mixId] of input.mixIds.entries()) {
     const mix = found(await findMix(trx, mixId), 'cup');
     const left = await leftMg(trx, mix);
-    if (mix.pieceId !== pieceId || left === 0) {
-      throw unfit(`mixIds.${index}`, `Nothing of "${mix.name}" is left for this piece.`);
+    if (left === 0) {
+      throw unfit(`mixIds.${index}`, `Nothing of "${mix.name}" is left.`);
     }
     const { actualIngredientMg, actualMg } = cupState(mix);
     mix.ingredients.forEach((ingredient, place) => {
@@ -72,7 +72,7 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
     mixes.push(mix);
     await trx
       .insertInto('mixMovement')
-      .values({ id: randomUUID(), mixId, kind: 'thrown', mg: left, at })
+      .values({ id: randomUUID(), mixId, kind: 'poured-over', mg: left, at })
       .execute();
     await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
   }
@@ -88,7 +88,10 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
     pieceId,
     name: input.name,
     role: mixes[0]!.role,
-    recipe: { id: 'combined', name: 'Combined cups', variant: null, thinning: null, restHours: null },
+    recipe:
+      mixes.length === 1
+        ? mixes[0]!.recipe
+        : { id: 'combined', name: 'Combined cups', variant: null, thinning: null, restHours: null },
     position: await nextPosition(trx, pieceId),
     ingredients,
     additions: ingredients.map((each) => ({
@@ -99,6 +102,8 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
       at,
     })),
     movements: [],
+    lid: true,
+    dryColorHex: null,
   };
   await insertMix(trx, mix);
   return mix;

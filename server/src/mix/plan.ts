@@ -39,7 +39,9 @@ export function planIngredients(plan: CupPlan): Ingredient[] {
         ? plan.paint
         : source.kind === 'white'
           ? plan.white()
-          : plan.ofKind(source.material);
+          : isPowder(plan.paint) && isPowderKind(source.material)
+            ? plan.paint
+            : plan.ofKind(source.material);
     if (!material) throw unfit('recipeId', lackOf(source, plan.ofKind));
     return material;
   };
@@ -56,6 +58,9 @@ export function planIngredients(plan: CupPlan): Ingredient[] {
   const material = materialFor({ kind: 'material', material: thinner });
   return [...ingredients, ingredient(plan.makeId(), material, 0, 0)];
 }
+
+const isPowderKind = (kind: MaterialKind): boolean => materialKind(kind).group === 'powder';
+const isPowder = (material: Material): boolean => isPowderKind(material.kind);
 
 function ingredient(id: string, material: Material, share: number, targetMg: number): Ingredient {
   return { id, role: roleOf(material.kind), share, targetMg, material: snapshotOf(material) };
@@ -87,5 +92,7 @@ export function snapshotOf(material: Material): MaterialSnapshot {
     densityTrust: material.densityTrust,
     viscosityPaS: material.viscosityPaS,
     viscosityTrust: material.viscosityTrust,
+    solids: material.solids,
+    waterLimit: material.waterLimit,
   };
 }

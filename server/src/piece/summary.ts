@@ -24,6 +24,8 @@ export function summarize(piece: Piece): PieceSummary {
       leftMg: state.leftMg,
       laidMg,
       restHours: mix.recipe.restHours,
+      lid: mix.lid,
+      version: mix.version,
       mixedAt: state.phase === 'mixed' ? (mix.additions.at(-1)?.at ?? null) : null,
     };
   });

@@ -10,6 +10,8 @@ export const useCups = defineStore('cups', () => {
   return {
     noteLoss: (id: string, mg: number) => move(id, 'loss', mg),
     throwOut: (id: string, mg: number) => move(id, 'thrown', mg),
+    setLid: ({ id, version }: { id: string; version: number }, lid: boolean) =>
+      call(api.mixes.update, { params: { id }, body: { version, lid } }),
     combine: (pieceId: string, name: string, mixIds: readonly string[]) =>
       call(api.mixes.combine, {
         params: { pieceId },

@@ -3,7 +3,7 @@ import {
   photoSchema,
   type JudgementPut,
   type Mix,
-  type Movement,
+  type MovementCreate,
   type PassData,
   type PassEvent,
   type Photo,
@@ -99,7 +99,10 @@ export const usePiece = defineStore('piece', () => {
     replaceMix(await call(api.mixes.create, { params: { pieceId: current().id }, body }));
   }
 
-  async function changeCup(mix: Mix, changes: { name?: string; totalMg?: number }): Promise<void> {
+  async function changeCup(
+    mix: Mix,
+    changes: { name?: string; totalMg?: number; dryColorHex?: string | null },
+  ): Promise<void> {
     const changed = await sendVersioned(mix.version, changes, (version) =>
       call(api.mixes.update, { params: { id: mix.id }, body: { ...changes, version } }),
     );
@@ -155,7 +158,7 @@ export const usePiece = defineStore('piece', () => {
     else await reload();
   }
 
-  async function moveOut(mixId: string, kind: Movement['kind'], mg: number): Promise<void> {
+  async function moveOut(mixId: string, kind: MovementCreate['kind'], mg: number): Promise<void> {
     const body = { id: crypto.randomUUID(), kind, mg };
     replaceMix(await call(api.mixes.move, { params: { id: mixId }, body }));
   }

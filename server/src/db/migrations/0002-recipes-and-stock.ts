@@ -7,6 +7,15 @@ const STATEMENTS = [
   `ALTER TABLE material ADD COLUMN stockMg INTEGER`,
   `ALTER TABLE material ADD COLUMN stockCountedAt TEXT`,
   `ALTER TABLE material ADD COLUMN openedOn TEXT`,
+  `ALTER TABLE material ADD COLUMN canBuy INTEGER NOT NULL DEFAULT 1`,
+  `ALTER TABLE material ADD COLUMN solids REAL`,
+  `ALTER TABLE material ADD COLUMN waterLimit REAL`,
+  `CREATE TABLE equipment (
+    id TEXT PRIMARY KEY, version INTEGER NOT NULL,
+    createdAt TEXT NOT NULL, updatedAt TEXT NOT NULL, deletedAt TEXT,
+    kind TEXT NOT NULL, name TEXT NOT NULL, body TEXT NOT NULL) STRICT`,
+  `ALTER TABLE mix ADD COLUMN lid INTEGER NOT NULL DEFAULT 1`,
+  `ALTER TABLE mix ADD COLUMN dryColorHex TEXT`,
   `CREATE TABLE recipe (
     id TEXT PRIMARY KEY, version INTEGER NOT NULL,
     createdAt TEXT NOT NULL, updatedAt TEXT NOT NULL, deletedAt TEXT,
@@ -18,7 +27,8 @@ const STATEMENTS = [
   `ALTER TABLE mixIngredient RENAME COLUMN parts TO share`,
   `UPDATE mixIngredient SET share = share /
     (SELECT sum(other.share) FROM mixIngredient AS other WHERE other.mixId = mixIngredient.mixId)`,
-  `UPDATE mixIngredient SET materialSnapshot = json_set(materialSnapshot, '$.dryColorHex', NULL)`,
+  `UPDATE mixIngredient SET materialSnapshot = json_set(materialSnapshot,
+    '$.dryColorHex', NULL, '$.solids', NULL, '$.waterLimit', NULL)`,
   `CREATE INDEX mixIngredientByMaterial ON mixIngredient (materialId)`,
   `CREATE TABLE mixMovement (
     id TEXT PRIMARY KEY,

@@ -47,8 +47,6 @@ function restOf(mix: PieceSummary['mixes'][number]): { rest: string; waiting: bo
 }
 
 const chosenRows = computed(() => rows.value.filter((row) => chosen.value.includes(row.mix.id)));
-const samePiece = computed(() => new Set(chosenRows.value.map((row) => row.piece.id)).size === 1);
-
 async function guarded(work: () => Promise<unknown>): Promise<void> {
   try {
     await work();
@@ -74,11 +72,8 @@ const combine = () =>
     <h1>Cups</h1>
     <p class="soft">Every cup with paint left in it. Left-overs first: look again, top up, use them.</p>
     <form v-if="chosenRows.length > 1" class="combine" @submit.prevent="combine">
-      <template v-if="samePiece">
-        <Input v-model:value="name" aria-label="Name of the combined cup" />
-        <Button type="primary" html-type="submit">Pour {{ chosenRows.length }} cups into one</Button>
-      </template>
-      <p v-else class="look">Only cups of one piece can be poured together here.</p>
+      <Input v-model:value="name" aria-label="Name of the combined cup" />
+      <Button type="primary" html-type="submit">Pour {{ chosenRows.length }} cups into one</Button>
     </form>
     <table v-if="rows.length > 0">
       <thead>
@@ -89,6 +84,7 @@ const combine = () =>
           <th scope="col" class="number">Left</th>
           <th scope="col">Thickness</th>
           <th scope="col">Age</th>
+          <th scope="col">Lid</th>
           <th scope="col"><span class="visually-hidden">What to do</span></th>
         </tr>
       </thead>
@@ -114,6 +110,15 @@ const combine = () =>
           <td>
             {{ mix.mixedAt ? ageWords(mix.mixedAt) : 'unfinished' }}
             <span v-if="rest" :class="waiting ? 'look' : 'soft'">{{ rest }}</span>
+          </td>
+          <td>
+            <input
+              type="checkbox"
+              :checked="mix.lid"
+              :aria-label="`The lid is on ${mix.name} of ${piece.name}`"
+              @change="guarded(() => cups.setLid(mix, !mix.lid))"
+            />
+            <span v-if="!mix.lid" class="look small"> open: it thickens</span>
           </td>
           <td class="actions">
             <WeighAgain

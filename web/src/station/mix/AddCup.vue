@@ -1,17 +1,19 @@
 <script setup lang="ts">
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
-import { isPaint } from '@icy-ribbon/core/material';
+import { isPaint, materialKind } from '@icy-ribbon/core/material';
 import { partsFor, recipesFor, refusal } from '@icy-ribbon/core/recipe';
 import type { CupRole, Technique } from '@icy-ribbon/core/thickness';
-import { Button, RadioButton, RadioGroup, Select } from 'ant-design-vue';
+import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { messageAt } from '../../api/problem.ts';
+import BareSelect from '../../field/BareSelect.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { usePiece, type Cup } from '../../store/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { ROLE_LABELS, ROLES_OF } from '../words.ts';
 import AmountField from './AmountField.vue';
+import LeftOvers from './LeftOvers.vue';
 import { cupPlanOf } from './cupPlan.ts';
 import { partsInWords, ratioWords } from './recipeWords.ts';
 
@@ -71,12 +73,16 @@ const variantOptions = computed(() => [
   ...(recipe.value?.variants ?? []).map(({ name }) => ({ value: name, label: name })),
 ]);
 
+/** A recipe without paint is colored by a powder. */
+const takesPaint = computed(
+  () => !recipe.value || recipe.value.parts.some((part) => part.of.kind === 'paint'),
+);
 const paints = computed(() =>
-  shelf.materials.filter((material) =>
-    role.value === 'pillow' && recipeId.value.startsWith('P')
-      ? material.kind === 'wall-paint'
-      : isPaint(material.kind) && material.kind !== 'wall-paint',
-  ),
+  shelf.materials.filter((material) => {
+    if (!takesPaint.value) return materialKind(material.kind).group === 'powder';
+    if (role.value === 'pillow' && recipeId.value.startsWith('P')) return material.kind === 'wall-paint';
+    return isPaint(material.kind) && material.kind !== 'wall-paint';
+  }),
 );
 
 const inUse = computed(
@@ -121,13 +127,13 @@ const plan = computed(() =>
       <RadioGroup v-model:value="role" name="cup-role" aria-label="What the cup is for">
         <RadioButton v-for="each in roles" :key="each" :value="each">{{ ROLE_LABELS[each] }}</RadioButton>
       </RadioGroup>
-      <Select v-model:value="recipeId" class="school" :options="recipeOptions" aria-label="Recipe" />
-      <Select
+      <BareSelect v-model:value="recipeId" class="school" :options="recipeOptions" label="Recipe" />
+      <BareSelect
         v-if="variantOptions.length > 1"
         v-model:value="variant"
         class="variant"
         :options="variantOptions"
-        aria-label="Variant of the recipe"
+        label="Variant of the recipe"
       />
       <AmountField v-model="amounts[role]" :plan="plan" :error="messageAt(problem, 'totalMg')" />
       <ActivatorDose
@@ -145,6 +151,7 @@ const plan = computed(() =>
         Then thin with {{ recipe.thinning.with }} to “{{ recipe.thinning.to }}”.
       </template>
     </p>
+    <LeftOvers :technique="technique" :role="role" />
     <ul class="swatches">
       <li v-for="paint in paints" :key="paint.id">
         <button
@@ -158,7 +165,7 @@ const plan = computed(() =>
         </button>
       </li>
       <li v-if="paints.length === 0" class="soft">
-        No paint for this on the shelf. <RouterLink to="/shelf">Enter one</RouterLink>.
+        Nothing for this on the shelf. <RouterLink to="/shelf">Enter one</RouterLink>.
       </li>
     </ul>
     <RecipeDrawer v-if="drawerOpen" @close="drawerOpen = false" />

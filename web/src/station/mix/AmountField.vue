@@ -2,9 +2,10 @@
 import { InputError } from '@icy-ribbon/core/error';
 import { toG } from '@icy-ribbon/core/unit';
 import { Button, Popover } from 'ant-design-vue';
-import { ref } from 'vue';
+import { onMounted, ref } from 'vue';
+import { sayProblem } from '../../notice/notices.ts';
+import { useEquipment } from '../../store/equipment.ts';
 import QuantityField from '../../field/QuantityField.vue';
-import { useUnits } from '../../store/units.ts';
 import type { PlannedCup } from './cupPlan.ts';
 
 const props = defineProps<{ plan: PlannedCup | undefined; error?: string | undefined }>();
@@ -12,13 +13,13 @@ const props = defineProps<{ plan: PlannedCup | undefined; error?: string | undef
 /** Whole milligrams the new cup shall hold. */
 const totalMg = defineModel<number | null>({ required: true });
 
-const units = useUnits();
 const open = ref(false);
 const vesselMl = ref<number | null>(60);
 const paintMg = ref<number | null>(20_000);
 const wrong = ref('');
 
-const VESSELS_ML = [60, 150, 250, 500];
+const equipment = useEquipment();
+onMounted(() => equipment.ensure().catch(sayProblem));
 
 function take(amount: () => number | undefined): void {
   wrong.value = '';
@@ -61,9 +62,9 @@ const useUp = () =>
         <div class="ways">
           <p>Fill a cup or bottle, with room to stir:</p>
           <div class="row">
-            <Button v-for="ml in VESSELS_ML" :key="ml" @click="fill(ml)">{{
-              units.show('volume', ml)
-            }}</Button>
+            <Button v-for="vessel in equipment.vessels" :key="vessel.id" @click="fill(vessel.capacityMl)">
+              {{ vessel.name }}
+            </Button>
           </div>
           <div class="row">
             <QuantityField v-model="vesselMl" class="field" label="Capacity" quantity="volume" bare />
@@ -103,6 +104,8 @@ const useUp = () =>
 
 .row {
   display: flex;
+  flex-wrap: wrap;
+  max-width: 320px;
   gap: 8px;
 }
 </style>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import type { OwnRecipe } from '@icy-ribbon/contract';
-import type { Recipe } from '@icy-ribbon/core/recipe';
+import { materialKind, substitutesFor, type MaterialKind } from '@icy-ribbon/core/material';
+import { expand, type Recipe } from '@icy-ribbon/core/recipe';
 import { Button, Drawer } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useRecipes, type RecipeInput } from '../../store/recipes.ts';
+import { useShelf } from '../../store/shelf.ts';
 import { TECHNIQUE_LABELS } from '../words.ts';
 import RecipeForm from './RecipeForm.vue';
 import { copyOf, emptyRecipe } from './recipeDraft.ts';
@@ -12,10 +14,36 @@ import { partsInWords } from './recipeWords.ts';
 
 const emit = defineEmits<{ close: [] }>();
 const recipes = useRecipes();
+const shelf = useShelf();
 
 const editing = ref<OwnRecipe | 'new' | null>(null);
 const draft = ref<RecipeInput>(emptyRecipe());
 const problem = ref<unknown>(null);
+
+/** What the artist can have: on the shelf, and either in stock or to be bought again. */
+function isToBeHad(kind: MaterialKind): boolean {
+  return shelf.materials.some(
+    (each) => each.kind === kind && (each.canBuy || (each.stockMg ?? 0) - each.usedMg > 0),
+  );
+}
+
+/** For each medium of a recipe that is not to be had: what to use instead, and what to expect. */
+function instead(recipe: Recipe): string[] {
+  const parts = expand(recipe.parts, {
+    findRecipe: recipes.find,
+    densityOf: (source) => (source.kind === 'material' ? materialKind(source.material).densityGPerMl : 1.1),
+  });
+  return parts.flatMap(({ of: source }) => {
+    if (source.kind !== 'material' || isToBeHad(source.material)) return [];
+    const label = materialKind(source.material).label;
+    const stand = substitutesFor(source.material).find((each) =>
+      each.parts.every((part) => isToBeHad(part.kind)),
+    );
+    if (!stand) return [`No ${label.toLowerCase()} to be had, and nothing on the shelf stands in for it.`];
+    const words = stand.parts.map((part) => `${part.parts} ${materialKind(part.kind).label.toLowerCase()}`);
+    return [`${label} is not to be had: for 1 part take ${words.join(' and ')}. ${stand.expect}`];
+  });
+}
 
 const ownIds = computed(() => new Set(recipes.own.map((recipe) => recipe.id)));
 
@@ -71,6 +99,7 @@ async function remove(recipe: Recipe): Promise<void> {
         <p v-for="variant in recipe.variants ?? []" :key="variant.name" class="soft">
           {{ variant.name }}: {{ partsInWords(variant.parts, recipes.find) }}
         </p>
+        <p v-for="words in instead(recipe)" :key="words" class="look">{{ words }}</p>
         <p class="soft">
           {{ recipe.techniques.map((each) => TECHNIQUE_LABELS[each]).join(', ') }}. Good for:
           {{ recipe.goodFor || 'not said' }}. Watch: {{ recipe.trouble || 'not said' }}.

@@ -5,6 +5,7 @@ import { STAGES, type CupRole, type StageName, type Technique } from '@icy-ribbo
 import { Button, Input, Select, Textarea } from 'ant-design-vue';
 import { computed } from 'vue';
 import { messageAt } from '../../api/problem.ts';
+import BareSelect from '../../field/BareSelect.vue';
 import FieldRow from '../../field/FieldRow.vue';
 import NumberField from '../../field/NumberField.vue';
 import { useRecipes, type RecipeInput } from '../../store/recipes.ts';
@@ -70,18 +71,18 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
           :error="messageAt(problem, `parts.${index}.amount`)"
           @update:model-value="changePart(index, { amount: $event ?? Number.NaN })"
         />
-        <Select
+        <BareSelect
           :value="part.unit"
           :options="unitOptions"
-          :aria-label="`Unit ${index + 1}`"
+          :label="`Unit ${index + 1}`"
           @update:value="changePart(index, { unit: $event as PartUnit })"
         />
-        <Select
+        <BareSelect
           :value="sourceKey(part.of)"
           :options="sourceOptions"
           show-search
           option-filter-prop="label"
-          :aria-label="`Ingredient ${index + 1}`"
+          :label="`Ingredient ${index + 1}`"
           @update:value="changePart(index, { of: sourceOf(String($event)) })"
         />
         <Button type="text" :aria-label="`Drop ingredient ${index + 1}`" @click="dropPart(index)"

@@ -1,7 +1,10 @@
 <script setup lang="ts">
+import type { Mix } from '@icy-ribbon/contract';
 import { airTool, bearingName } from '@icy-ribbon/core/air';
+import { colorShift, shiftWords } from '@icy-ribbon/core/color';
 import { stageOf } from '@icy-ribbon/core/thickness';
 import { computed } from 'vue';
+import { sayProblem } from '../../notice/notices.ts';
 import ComputedFrom from '../../field/ComputedFrom.vue';
 import { usePiece } from '../../store/piece.ts';
 import { useUnits } from '../../store/units.ts';
@@ -9,6 +12,21 @@ import { partsWords } from '../words.ts';
 
 const store = usePiece();
 const units = useUnits();
+
+/** How the cup's color moved while it dried, once its dry color was noted. */
+function driedWords(wetHex: string, dryHex: string | null): string {
+  if (!dryHex) return 'Note its dry color';
+  const shift = colorShift(wetHex, dryHex);
+  return `${shiftWords(shift)}, dL ${shift.dL.toFixed(1)}, dC ${shift.dC.toFixed(1)}`;
+}
+
+async function noteDry(mix: Mix, dryColorHex: string): Promise<void> {
+  try {
+    await store.changeCup(mix, { dryColorHex });
+  } catch (error) {
+    sayProblem(error);
+  }
+}
 
 /** Each cup with the order in which it went on and how much of it. */
 const cups = computed(() =>
@@ -35,6 +53,7 @@ const cups = computed(() =>
           <th scope="col">Parts</th>
           <th scope="col">Thickness <ComputedFrom calculation="mix" /></th>
           <th scope="col" class="number">Laid</th>
+          <th scope="col">Dry</th>
         </tr>
       </thead>
       <tbody>
@@ -49,6 +68,18 @@ const cups = computed(() =>
             {{ cup.state.properties.viscosityPaS.toPrecision(2) }}
           </td>
           <td class="number">{{ cup.laidMg > 0 ? units.show('mass', cup.laidMg) : '' }}</td>
+          <td>
+            <input
+              type="color"
+              :value="cup.mix.dryColorHex ?? cup.colorHex"
+              :aria-label="`Dry color of ${cup.mix.name}`"
+              :title="driedWords(cup.colorHex, cup.mix.dryColorHex)"
+              @change="noteDry(cup.mix, ($event.target as HTMLInputElement).value)"
+            />
+            <span v-if="cup.mix.dryColorHex" class="soft dried">
+              {{ driedWords(cup.colorHex, cup.mix.dryColorHex) }}
+            </span>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -108,6 +139,19 @@ tbody th {
   height: 12px;
   margin-right: 6px;
   border: 1px solid var(--ice-deep);
+}
+
+input[type='color'] {
+  width: 34px;
+  height: 24px;
+  padding: 0;
+  background: transparent;
+  border: 1px solid var(--ice-deep);
+}
+
+.dried {
+  display: block;
+  font-size: 12px;
 }
 
 ol {

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { Button, Input, Select } from 'ant-design-vue';
+import { Button, Input } from 'ant-design-vue';
 import { useDebounceFn } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { ApiProblem } from '../../api/problem.ts';
+import BareSelect from '../../field/BareSelect.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePieces } from '../../store/pieces.ts';
 import ResultRow from './ResultRow.vue';
@@ -95,14 +96,14 @@ function chosen(event: Event): void {
         aria-label="Search results"
         @update:value="search"
       />
-      <Select
+      <BareSelect
         class="technique"
         :value="store.filter.technique ?? ''"
         :options="TECHNIQUES"
-        aria-label="Technique"
+        label="Technique"
         @update:value="store.filter = { ...store.filter, page: 1, technique: ($event || undefined) as never }"
       />
-      <Select v-model:value="store.filter.sort" class="sort" :options="SORTS" aria-label="Order" />
+      <BareSelect v-model:value="store.filter.sort" class="sort" :options="SORTS" label="Order" />
       <span class="spring"></span>
       <Button type="link" :href="csvAddress" download>List as CSV</Button>
       <input

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { Button, Modal, Select } from 'ant-design-vue';
+import { Button, Modal } from 'ant-design-vue';
 import { computed, ref } from 'vue';
+import BareSelect from '../../field/BareSelect.vue';
 import { sayProblem, say } from '../../notice/notices.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { CSV_FIELDS, matchColumns, readMaterials, type ColumnMatch, type CsvFile } from './materialCsv.ts';
@@ -43,16 +44,16 @@ async function readIn(): Promise<void> {
   <Modal open :width="820" :title="`Read in ${name}`" @cancel="emit('close')">
     <p class="soft">Which column holds what?</p>
     <div class="columns">
-      <label v-for="field in CSV_FIELDS" :key="field.field">
-        <span>{{ field.label }}</span>
-        <Select
+      <div v-for="field in CSV_FIELDS" :key="field.field" class="column">
+        <span aria-hidden="true">{{ field.label }}</span>
+        <BareSelect
           :value="match[field.field] ?? -1"
           :options="columnOptions"
           size="small"
-          :aria-label="`Column for ${field.label}`"
+          :label="`Column for ${field.label}`"
           @update:value="choose(field.field, Number($event))"
         />
-      </label>
+      </div>
     </div>
     <div class="preview">
       <table>
@@ -102,7 +103,7 @@ async function readIn(): Promise<void> {
   margin: 8px 0 16px;
 }
 
-.columns label {
+.column {
   display: grid;
   gap: 2px;
   font-size: 13px;

@@ -12,7 +12,7 @@ import {
 } from '@icy-ribbon/core/material';
 import { CAUTIONS } from '@icy-ribbon/core/caution';
 import { stageOf } from '@icy-ribbon/core/thickness';
-import { Input, Select, Textarea } from 'ant-design-vue';
+import { Checkbox, Input, Select, Textarea } from 'ant-design-vue';
 import { computed } from 'vue';
 import { messageAt } from '../../api/problem.ts';
 import FieldRow from '../../field/FieldRow.vue';
@@ -35,6 +35,8 @@ const pigmentOptions = [
   ...PIGMENTS.map(({ pigment, label }) => ({ value: pigment, label })),
 ];
 
+const percentOf = (share: number | null) => (share === null ? null : share * 100);
+const shareOf = (percent: number | null) => (percent === null ? null : percent / 100);
 const stands = computed(() => substitutesFor(draft.value.kind));
 const standWords = (stand: Substitute) =>
   stand.parts.map((part) => `${part.parts} ${materialKind(part.kind).label.toLowerCase()}`).join(' and ');
@@ -185,6 +187,30 @@ const typical = computed(() => typicalOf(draft.value));
         />
       </FieldRow>
     </div>
+    <div class="row">
+      <NumberField
+        :model-value="percentOf(draft.solids)"
+        label="Solids"
+        unit="%"
+        :digits="1"
+        :error="messageAt(problem, 'solids')"
+        :hint="`Usual: ${Math.round(materialKind(draft.kind).solids * 100)} %`"
+        @update:model-value="change({ solids: shareOf($event) })"
+      />
+      <NumberField
+        v-if="paint"
+        :model-value="percentOf(draft.waterLimit)"
+        label="Bears water up to"
+        unit="%"
+        :digits="1"
+        :error="messageAt(problem, 'waterLimit')"
+        :hint="`Usual: ${Math.round((materialKind(draft.kind).waterLimit?.caution ?? 0.3) * 100)} % of the mix`"
+        @update:model-value="change({ waterLimit: shareOf($event) })"
+      />
+    </div>
+    <Checkbox :checked="draft.canBuy" @update:checked="change({ canBuy: $event })"
+      >I can buy more of it</Checkbox
+    >
     <p v-if="stands.length > 0" class="soft small">
       <template v-for="stand in stands" :key="stand.expect">
         Instead of 1 part: {{ standWords(stand) }}. {{ stand.expect }}<br />

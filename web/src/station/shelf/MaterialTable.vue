@@ -14,11 +14,11 @@ import {
   Menu,
   MenuItem,
   Popover,
-  Select,
   Table,
 } from 'ant-design-vue';
 import { computed, defineAsyncComponent, ref, shallowRef } from 'vue';
 import { ApiProblem } from '../../api/problem.ts';
+import BareSelect from '../../field/BareSelect.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
@@ -68,6 +68,7 @@ const kindOptions = [
   ...MATERIAL_KINDS.map(({ kind, label }) => ({ value: kind, label })),
 ];
 const columns = computed(() => [
+  ...(archived.value ? [] : [COLUMNS.choose]),
   COLUMNS.name,
   COLUMNS.kind,
   ...OPTIONAL_COLUMNS.filter(({ value }) => shownColumns.value.includes(value)).map(
@@ -211,7 +212,7 @@ function stock(material: ShelvedMaterial): string {
       placeholder="Search name, kind, finish"
       aria-label="Search the shelf"
     />
-    <Select v-model:value="kindFilter" :options="kindOptions" class="kind" aria-label="Kind of material" />
+    <BareSelect v-model:value="kindFilter" :options="kindOptions" class="kind" label="Kind of material" />
     <Popover trigger="click" placement="bottom" title="Columns">
       <template #content>
         <CheckboxGroup v-model:value="shownColumns" class="checks" :options="[...OPTIONAL_COLUMNS]" />
@@ -244,15 +245,15 @@ function stock(material: ShelvedMaterial): string {
   </div>
   <div v-if="chosen.length > 0" class="bulk" role="region" aria-label="Change the chosen ones">
     <span>{{ chosen.length }} chosen:</span>
-    <Select
+    <BareSelect
       placeholder="Finish"
-      aria-label="Finish of the chosen ones"
+      label="Finish of the chosen ones"
       :options="FINISHES.map((value) => ({ value, label: value }))"
       @change="changeChosen({ finish: $event as 'plain' })"
     />
-    <Select
+    <BareSelect
       placeholder="Opacity"
-      aria-label="Opacity of the chosen ones"
+      label="Opacity of the chosen ones"
       :options="OPACITIES.map((value) => ({ value, label: value }))"
       @change="changeChosen({ opacity: $event as 'opaque' })"
     />
@@ -264,18 +265,19 @@ function stock(material: ShelvedMaterial): string {
     row-key="id"
     size="small"
     :pagination="shown.length > 100 ? { pageSize: 100, showSizeChanger: false } : false"
-    :row-selection="
-      archived
-        ? undefined
-        : {
-            selectedRowKeys: chosenIds,
-            onChange: (keys: (string | number)[]) => (chosenIds = keys.map(String)),
-          }
-    "
     :locale="{ emptyText: archived ? 'Nothing was taken off.' : 'Nothing on the shelf by that name.' }"
   >
     <template #bodyCell="{ column, record }">
-      <template v-if="column.key === 'name'">
+      <template v-if="column.key === 'choose'">
+        <input
+          v-model="chosenIds"
+          class="choose"
+          type="checkbox"
+          :value="record.id"
+          :aria-label="`Choose ${record.name}`"
+        />
+      </template>
+      <template v-else-if="column.key === 'name'">
         <span class="name">
           <span class="swatch">
             <span :style="{ background: record.colorHex }"></span>
@@ -362,6 +364,11 @@ function stock(material: ShelvedMaterial): string {
 .bulk {
   padding-left: 12px;
   border-left: 4px solid var(--brass);
+}
+
+.choose {
+  width: 20px;
+  height: 20px;
 }
 
 .checks {

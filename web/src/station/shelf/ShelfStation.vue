@@ -4,11 +4,12 @@ import { onMounted, ref } from 'vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShelf } from '../../store/shelf.ts';
 import ColorMatch from './ColorMatch.vue';
+import EquipmentTable from './EquipmentTable.vue';
 import MaterialTable from './MaterialTable.vue';
 import SupportTable from './SupportTable.vue';
 
 const shelf = useShelf();
-const part = ref<'materials' | 'supports' | 'match'>('materials');
+const part = ref<'materials' | 'supports' | 'equipment' | 'match'>('materials');
 
 onMounted(() => shelf.load().catch(sayProblem));
 </script>
@@ -19,10 +20,12 @@ onMounted(() => shelf.load().catch(sayProblem));
     <RadioGroup v-model:value="part" name="shelf-part" aria-label="Part of the shelf">
       <RadioButton value="materials">Paints and media</RadioButton>
       <RadioButton value="supports">Supports</RadioButton>
+      <RadioButton value="equipment">Cups and blowers</RadioButton>
       <RadioButton value="match">Match a color</RadioButton>
     </RadioGroup>
     <MaterialTable v-if="part === 'materials'" />
     <SupportTable v-else-if="part === 'supports'" />
+    <EquipmentTable v-else-if="part === 'equipment'" />
     <ColorMatch v-else />
   </main>
 </template>

@@ -35,6 +35,9 @@ export interface MaterialDraft {
   packMg: number | null;
   stockMg: number | null;
   openedOn: string | null;
+  canBuy: boolean;
+  solids: number | null;
+  waterLimit: number | null;
   note: string;
 }
 
@@ -52,6 +55,9 @@ export const emptyMaterial = (): MaterialDraft => ({
   packMg: null,
   stockMg: null,
   openedOn: null,
+  canBuy: true,
+  solids: null,
+  waterLimit: null,
   note: '',
 });
 
@@ -69,6 +75,9 @@ export const draftOf = (material: ShelvedMaterial): MaterialDraft => ({
   packMg: material.packMg,
   stockMg: stockLeftMg(material),
   openedOn: material.openedOn,
+  canBuy: material.canBuy,
+  solids: material.solids,
+  waterLimit: material.waterLimit,
   note: material.note,
 });
 

@@ -14,6 +14,7 @@ type Column = ColumnType<ShelvedMaterial>;
 
 /** The columns of the shelf's table. */
 export const COLUMNS = {
+  choose: { title: '', key: 'choose', width: 44 },
   name: { title: 'Name', key: 'name', sorter: by((each) => each.name.toLowerCase()) },
   kind: {
     title: 'Kind',
@@ -47,7 +48,7 @@ export const COLUMNS = {
   actions: { title: '', key: 'actions', align: 'right' },
 } as const satisfies Record<string, Column>;
 
-export type ColumnKey = Exclude<keyof typeof COLUMNS, 'name' | 'kind' | 'actions'>;
+export type ColumnKey = Exclude<keyof typeof COLUMNS, 'choose' | 'name' | 'kind' | 'actions'>;
 
 /** Columns that can be shown or left out. */
 export const OPTIONAL_COLUMNS: readonly { readonly value: ColumnKey; readonly label: string }[] = (

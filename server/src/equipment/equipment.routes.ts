@@ -1,0 +1,25 @@
+import { api } from '@icy-ribbon/contract';
+import type { Router } from 'express';
+import type { Db } from '../db/open.ts';
+import { found, setDeleted, timestamp } from '../db/record.ts';
+import { route } from '../http/route.ts';
+import { createEquipment, findEquipment, listEquipment, updateEquipment } from './equipment.queries.ts';
+
+export function equipmentRoutes(router: Router, db: Db): void {
+  route(router, api.equipment.list, async () => ({ items: await listEquipment(db) }));
+  route(router, api.equipment.create, ({ body }) =>
+    db.transaction().execute((trx) => createEquipment(trx, body)),
+  );
+  route(router, api.equipment.update, ({ params: { id }, body }) =>
+    db.transaction().execute(async (trx) => {
+      await updateEquipment(trx, id, body);
+      return found(await findEquipment(trx, id), 'cup or blower');
+    }),
+  );
+  route(router, api.equipment.remove, ({ params: { id }, query: { version } }) =>
+    setDeleted(db, 'equipment', { id, version }, timestamp(), (trx) => findEquipment(trx, id)),
+  );
+  route(router, api.equipment.restore, ({ params: { id }, body: { version } }) =>
+    setDeleted(db, 'equipment', { id, version }, null, (trx) => findEquipment(trx, id)),
+  );
+}

@@ -1,0 +1,47 @@
+import { api, type Blower, type Equipment, type EquipmentCreate, type Vessel } from '@icy-ribbon/contract';
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { call } from '../api/client.ts';
+import { sendVersioned } from './versioned.ts';
+
+/** Cups and bottles to mix in, and blowers. */
+export const useEquipment = defineStore('equipment', () => {
+  const items = ref<Equipment[]>([]);
+  const loaded = ref(false);
+  const vessels = computed(() => items.value.filter((each): each is Vessel => each.kind === 'vessel'));
+  const blowers = computed(() => items.value.filter((each): each is Blower => each.kind === 'blower'));
+
+  async function load(): Promise<void> {
+    items.value = (await call(api.equipment.list)).items;
+    loaded.value = true;
+  }
+
+  async function ensure(): Promise<void> {
+    if (!loaded.value) await load();
+  }
+
+  async function add(input: EquipmentCreate): Promise<void> {
+    await call(api.equipment.create, { body: { ...input, id: crypto.randomUUID() } });
+    await load();
+  }
+
+  async function change({ id, version }: Equipment, input: EquipmentCreate): Promise<void> {
+    await sendVersioned(version, { ...input }, (now) =>
+      call(api.equipment.update, { params: { id }, body: { ...input, version: now } }),
+    );
+    await load();
+  }
+
+  async function remove({ id, version }: Equipment): Promise<Equipment> {
+    const removed = await call(api.equipment.remove, { params: { id }, query: { version } });
+    await load();
+    return removed;
+  }
+
+  async function restore({ id, version }: Equipment): Promise<void> {
+    await call(api.equipment.restore, { params: { id }, body: { version } });
+    await load();
+  }
+
+  return { items, vessels, blowers, load, ensure, add, change, remove, restore };
+});
