@@ -74,9 +74,9 @@ test('several are changed at once, columns chosen, and what was taken off put ba
   }
   await page.getByRole('button', { name: 'Columns' }).click();
   await page.getByLabel('Opacity', { exact: true }).check();
-  await choose(page, 'Opacity of the chosen ones', 'transparent');
+  await choose(page, 'Opacity of the chosen ones', 'semi-transparent');
   await expect(page.getByText('2 materials are changed.')).toBeVisible();
-  await expect(page.getByRole('row', { name: /Ochre/ })).toContainText('transparent');
+  await expect(page.getByRole('row', { name: /Ochre/ })).toContainText('semi-transparent');
   await page.getByRole('button', { name: 'Take Ochre off the shelf' }).click();
   await page.getByRole('button', { name: 'Taken off' }).click();
   await page.getByRole('row', { name: /Ochre/ }).getByRole('button', { name: 'Put back' }).click();

@@ -46,6 +46,17 @@ try {
     await page.keyboard.press('p');
     await page.waitForTimeout(500);
   });
+  await picture('over-poured', `/mix/${idOf('Ember seam')}`, async () => {
+    await page.keyboard.press('w');
+    await page.getByLabel('Or type what your scale shows').fill('8');
+    await page.keyboard.press('Enter');
+    await page.getByText('too much').waitFor();
+  });
+  await picture('cups', '/cups');
+  await picture('match-a-color', '/shelf', async () => {
+    await page.getByText('Match a color').click();
+    await page.waitForTimeout(1500);
+  });
   await picture('pour', `/pour/${idOf('Lichen drift')}`);
   await picture('results', '/results');
   await picture('one-piece', `/results/${idOf('Slate fan')}`);

@@ -3,10 +3,13 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Piece } from '@icy-ribbon/contract';
+import { materialCreateSchema } from '@icy-ribbon/contract';
+import { matchColor } from '@icy-ribbon/core/color';
 import { materialKind } from '@icy-ribbon/core/material';
 import { mixProperties, thin } from '@icy-ribbon/core/mix';
 import { openDatabase, type Db } from '../db/open.ts';
 import { timestamp } from '../db/record.ts';
+import { createMaterial } from '../material/material.queries.ts';
 import { stockStarterShelf } from '../material/starter.ts';
 import { createMix } from '../mix/mix.queries.ts';
 import { createPiece, listPieces } from '../piece/piece.queries.ts';
@@ -22,6 +25,15 @@ const parts = (['flow-conditioner', 'artist-tube', 'water'] as const).map((kind,
   viscosityPaS: materialKind(kind).viscosityPaS,
   densityGPerMl: materialKind(kind).densityGPerMl,
 }));
+
+/** Sixty paints spread over the color circle. */
+const paints = Array.from({ length: 60 }, (_, index) => {
+  const channel = (turn: number) =>
+    Math.round(128 + 100 * Math.sin((index / 60) * 2 * Math.PI + turn))
+      .toString(16)
+      .padStart(2, '0');
+  return { id: String(index), hex: `#${channel(0)}${channel(2.1)}${channel(4.2)}` };
+});
 
 const times = (count: number, work: () => unknown) => () => {
   for (let call = 0; call < count; call += 1) work();
@@ -61,6 +73,12 @@ try {
     () =>
       listPieces(db, { page: 1, pageSize, sort: 'newest', q, technique: undefined });
   const { items } = await list(200)();
+  const importMany = (count: number) => () =>
+    db.transaction().execute(async (trx) => {
+      for (let row = 0; row < count; row += 1) {
+        await createMaterial(trx, materialCreateSchema.parse({ name: `Row ${row}`, kind: 'fluid' }));
+      }
+    });
   const scene = {
     seed: 1,
     shape: 'rectangle',
@@ -88,6 +106,8 @@ try {
     await measure(`a page of 50 results of ${PIECES}`, list(50)),
     await measure(`the same, searched`, list(50, 'Piece 19')),
     await measure('200 results as CSV', () => toCsv(items)),
+    await measure('a color matched from 60 paints', () => matchColor('#6b8f8a', paints, 6)),
+    await measure('10,000 materials read in', importMany(10_000), 1),
     await measure('a demo photo, 600 pixels', () => paintScene(scene, 600)),
   ];
   process.stdout.write(`${table(rows)}\n`);

@@ -10,7 +10,13 @@ import { importPiece } from '../piece/document.ts';
 import { createSupport, listSupports } from '../support/support.queries.ts';
 import { buildDemoPiece } from './build.ts';
 import { SCENARIO } from './scenario.ts';
-import { DEMO_PAINTS, DEMO_SUPPORTS, type DemoPaintName, type DemoSupportName } from './shelf.ts';
+import {
+  DEMO_PAINTS,
+  DEMO_STOCK_G,
+  DEMO_SUPPORTS,
+  type DemoPaintName,
+  type DemoSupportName,
+} from './shelf.ts';
 
 const SEED = 20_260_301;
 const PHOTO_LONG_SIDE_PX = 1050;
@@ -58,6 +64,9 @@ async function stockShelf(trx: Writer, makeId: () => string) {
     paints[name] = await createMaterial(trx, {
       ...paint,
       ...UNCOUNTED,
+      priceCents: 790,
+      packMg: 75_000,
+      stockMg: (DEMO_STOCK_G[name] ?? 60) * 1000,
       id: makeId(),
       colorHex: hex,
       note: '',

@@ -42,6 +42,15 @@ export const DEMO_PAINTS = {
 
 export type DemoPaintName = keyof typeof DEMO_PAINTS;
 
+/** Grams on the shelf where it is not the usual 60: rain is nearly out. */
+export const DEMO_STOCK_G: Partial<Record<DemoPaintName, number>> = {
+  oyster: 140,
+  slate: 120,
+  rain: 4,
+  wall: 2400,
+  brass: 35,
+};
+
 export const DEMO_SUPPORTS = {
   small: { name: 'Canvas 25 x 25', shape: 'rectangle', widthMm: 250, heightMm: 250, sideDepthMm: 18 },
   upright: {

@@ -69,7 +69,10 @@ const recipeOptions = computed(() =>
   })),
 );
 const variantOptions = computed(() => [
-  { value: '', label: 'as written' },
+  {
+    value: '',
+    label: recipe.value?.variants?.some((each) => each.forMetallics) ? 'by finish' : 'as written',
+  },
   ...(recipe.value?.variants ?? []).map(({ name }) => ({ value: name, label: name })),
 ]);
 

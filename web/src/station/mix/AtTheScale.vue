@@ -116,45 +116,64 @@ const moving = computed(() => Boolean(current.value && scale.reading.value && !s
 const toneOn = useRisingTone(reached, moving);
 const speechOn = useSpokenSteps(sentence);
 
-async function guarded(work: () => Promise<unknown>): Promise<void> {
-  if (busy.value) return;
-  busy.value = true;
-  try {
-    await work();
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
+let last: Promise<unknown> = Promise.resolve();
+
+/** Does one thing after the other, however fast the buttons are pressed, and says what went wrong. */
+function guarded(work: () => Promise<unknown>): Promise<void> {
+  const run = async () => {
+    busy.value = true;
+    try {
+      await work();
+    } catch (error) {
+      sayProblem(error);
+    } finally {
+      busy.value = false;
+    }
+  };
+  const next = last.then(run);
+  last = next;
+  return next;
 }
 
 async function keep(mg: number, source: 'typed' | 'scale'): Promise<void> {
   const step = current.value;
   if (!step || !cup.value) return;
   await store.weighIn(cup.value.mix.id, step.ingredientId, mg, source);
-  typedMg.value = null;
   await scale.tare();
 }
 
-/** Done, next: takes the typed weight if there is one, else what the scale shows. */
+/** Done, next: takes the typed weight if there is one, else what the scale shows once it has settled. */
 function doneNext(): void {
   if (!current.value) {
     goOn();
     return;
   }
-  void guarded(async () => {
-    if (typedMg.value !== null) {
-      await keep(typedMg.value, 'typed');
-      return;
-    }
-    if (scale.reading.value && !scale.reading.value.settled) {
-      throw new ApiProblem(notice('The scale is still moving: wait until it has settled.'));
-    }
-    if (readingMg.value <= 0) {
-      throw new ApiProblem(notice('Nothing is on the scale: pour, or type what your scale shows.'));
-    }
-    await keep(readingMg.value, 'scale');
-  });
+  const typed = typedMg.value;
+  if (typed !== null) {
+    typedMg.value = null;
+    void guarded(() => keepTyped(typed));
+    return;
+  }
+  if (!busy.value) void guarded(keepReading);
+}
+
+async function keepTyped(mg: number): Promise<void> {
+  try {
+    await keep(mg, 'typed');
+  } catch (error) {
+    typedMg.value = mg;
+    throw error;
+  }
+}
+
+async function keepReading(): Promise<void> {
+  if (scale.reading.value && !scale.reading.value.settled) {
+    throw new ApiProblem(notice('The scale is still moving: wait until it has settled.'));
+  }
+  if (readingMg.value <= 0) {
+    throw new ApiProblem(notice('Nothing is on the scale: pour, or type what your scale shows.'));
+  }
+  await keep(readingMg.value, 'scale');
 }
 
 const notice = (detail: string) => ({ type: 'about:blank', title: '', status: 0, detail });
