@@ -19,7 +19,7 @@ async function addCup(page: Page, paint: string, grams: string): Promise<void> {
 /** Takes one weight: types it, or lets the stand-in pour to the target. */
 async function weigh(page: Page, typed?: string): Promise<void> {
   const panel = page.getByRole('region', { name: 'Scale' });
-  const saved = page.waitForResponse((response) => response.url().endsWith('/additions'));
+  const saved = page.waitForResponse((response) => response.url().endsWith('/scale/tare'));
   if (typed) {
     await page.getByLabel('Or type what your scale shows').fill(typed);
     await page.keyboard.press('Enter');
@@ -83,6 +83,28 @@ test('a bloom set is mixed at the stand-in, interrupted, and gone on with after 
   await weigh(page);
   await expect(page.getByText('This cup is done.')).toBeVisible();
   await expect(page.getByText(/Mixed: standing/)).toBeVisible();
+});
+
+test('a whole set is put on the bench at once, and its medium is made first and poured as one', async ({
+  page,
+}) => {
+  await start(page, 'Set', 'Bloom');
+  await page.getByRole('button', { name: 'Whole set' }).click();
+  await choose(page, 'Paints for Pillow', 'Wall white');
+  await page.keyboard.press('Escape');
+  for (const paint of ['Fluid teal', 'Fluid gold']) await choose(page, 'Paints for Color', paint);
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Amount of each Color cup').fill('60');
+  await page.getByRole('button', { name: 'Put 3 cups on the bench' }).click();
+  await expect(page.getByRole('article')).toHaveCount(3);
+  await page.getByLabel('It is made: pour it as one').check();
+  const teal = page.getByRole('article', { name: 'Cup Fluid teal' });
+  await teal.getByRole('link', { name: 'Weigh in' }).click();
+  await expect(page.getByText(/Pour 20\.00 g bloom medium: half of it first/)).toBeVisible();
+  for (const grams of ['20', '20', '20']) await weigh(page, grams);
+  await expect(page.getByText('This cup is done.')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the cups' }).click();
+  await expect(teal).toContainText('1.5 : 0.5 : 1');
 });
 
 test('a cup is thinned step by step until it is right', async ({ page }) => {

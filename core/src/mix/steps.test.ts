@@ -63,6 +63,10 @@ describe('progress at the scale', () => {
   const undone = (additions: readonly { ingredientId: string; mg: number }[]) =>
     short(stepProgress(dutch, additions).filter((step) => !step.done));
 
+  it('before anything is in, every step asks for its own share', () => {
+    expect(undone([])).toEqual(short(weighingSteps(dutch)));
+  });
+
   it('each addition ticks off one step of its ingredient', () => {
     expect(undone([{ ingredientId: 'conditioner', mg: 15_000 }])[0]).toBe('all rust 15000');
   });

@@ -85,6 +85,8 @@ export function stepProgress(
     const targetMg = ingredients.find((each) => each.id === ingredientId)?.targetMg ?? 0;
     const inMg = own.reduce((sum, addition) => sum + addition.mg, 0);
     const done = own.length > before.length || inMg >= ENOUGH_SHARE * targetMg;
-    return { ...step, done, mg: isLast && !done ? Math.max(0, targetMg - inMg) : step.mg };
+    const beforeMg = before.slice(own.length).reduce((sum, each) => sum + each.mg, 0);
+    const missingMg = Math.max(0, targetMg - inMg - beforeMg);
+    return { ...step, done, mg: isLast && !done ? missingMg : step.mg };
   });
 }

@@ -18,6 +18,7 @@ import { cupPlanOf } from './cupPlan.ts';
 import { partsInWords, ratioWords } from './recipeWords.ts';
 
 const RecipeDrawer = defineAsyncComponent(() => import('./RecipeDrawer.vue'));
+const WholeSet = defineAsyncComponent(() => import('./WholeSet.vue'));
 const ActivatorDose = defineAsyncComponent(() => import('./ActivatorDose.vue'));
 
 const props = defineProps<{ technique: Technique; cups: readonly Cup[] }>();
@@ -40,6 +41,7 @@ const amounts = ref<Record<CupRole, number | null>>({ ...USUAL_MG });
 const recipeId = ref('');
 const variant = ref('');
 const drawerOpen = ref(false);
+const setOpen = ref(false);
 const problem = ref<unknown>(null);
 
 onMounted(() => recipes.ensure().catch(sayProblem));
@@ -145,6 +147,7 @@ const plan = computed(() =>
         :density="plan?.densityGPerMl ?? 1.1"
         @dose="amounts.activator = $event"
       />
+      <Button type="link" @click="setOpen = true">Whole set</Button>
       <Button type="link" @click="drawerOpen = true">Recipes</Button>
     </div>
     <p v-if="recipe" class="soft words">
@@ -171,6 +174,7 @@ const plan = computed(() =>
         Nothing for this on the shelf. <RouterLink to="/shelf">Enter one</RouterLink>.
       </li>
     </ul>
+    <WholeSet v-if="setOpen" :technique="technique" :usual-mg="USUAL_MG" @close="setOpen = false" />
     <RecipeDrawer v-if="drawerOpen" @close="drawerOpen = false" />
   </section>
 </template>

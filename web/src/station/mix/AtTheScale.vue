@@ -14,8 +14,10 @@ import { layersOf, shapeOf } from '../../drawing/cupLayers.ts';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
+import { useRecipes } from '../../store/recipes.ts';
 import { useScale } from '../../store/scale.ts';
 import { useUnits } from '../../store/units.ts';
+import { splitBatch } from './batchSteps.ts';
 import RepairPanel from './RepairPanel.vue';
 import ScalePanel from './ScalePanel.vue';
 import SpoonHint from './SpoonHint.vue';
@@ -31,6 +33,7 @@ const FINEST_TOLERANCE_MG = 100;
 
 const store = usePiece();
 const units = useUnits();
+const recipes = useRecipes();
 const router = useRouter();
 const scale = useScale();
 const page = ref<HTMLElement | null>(null);
@@ -41,7 +44,7 @@ const busy = ref(false);
 const typedMg = ref<number | null>(null);
 
 const cup = computed(() => store.cups.find((each) => each.mix.id === props.mixId));
-const { current, following, skip } = useScaleSteps(cup);
+const { current, following, skip, batch } = useScaleSteps(cup);
 const over = computed(() => cup.value && overPour(cup.value.mix, cup.value.state));
 const currentIngredient = computed(() =>
   cup.value?.mix.ingredients.find((each) => each.id === current.value?.ingredientId),
@@ -72,6 +75,14 @@ const pxPerCm = computed(() => {
   return Math.max(10, Math.min(byHeight, byWidth));
 });
 
+/** What a weight of this step is, ingredient by ingredient. */
+function partOf(step: { ingredientId: string }, mg: number): Record<string, number> {
+  if (!cup.value || !batch.value || step.ingredientId !== batch.value.id) return { [step.ingredientId]: mg };
+  return Object.fromEntries(
+    splitBatch(cup.value.mix, batch.value, Math.round(mg)).map((part) => [part.ingredientId, part.mg]),
+  );
+}
+
 /** The cup with what lies on the scale right now drawn in on top. */
 const layers = computed(() => {
   if (!cup.value) return [];
@@ -82,8 +93,8 @@ const layers = computed(() => {
     ...cup.value,
     state: {
       ...cup.value.state,
-      actualIngredientMg: cup.value.state.actualIngredientMg.map((mg, index) =>
-        cup.value?.mix.ingredients[index]?.id === step.ingredientId ? mg + liveMg : mg,
+      actualIngredientMg: cup.value.state.actualIngredientMg.map(
+        (mg, index) => mg + (partOf(step, liveMg)[cup.value?.mix.ingredients[index]?.id ?? ''] ?? 0),
       ),
     },
   });
@@ -95,19 +106,19 @@ const targetMl = computed(() => {
   if (!cup.value || !step) return undefined;
   return cup.value.mix.ingredients.reduce((sum, each, index) => {
     const inMg = cup.value?.state.actualIngredientMg[index] ?? 0;
-    const stepMg = each.id === step.ingredientId ? step.mg : 0;
+    const stepMg = partOf(step, step.mg)[each.id] ?? 0;
     return sum + toG(inMg + stepMg) / each.material.densityGPerMl;
   }, 0);
 });
 
 const sentence = computed(() =>
   cup.value && current.value
-    ? stepWords(current.value, cup.value.mix, (mg) => units.show('mass', mg, true))
+    ? stepWords(current.value, cup.value.mix, (mg) => units.show('mass', mg, true), batch.value)
     : '',
 );
 const nextSentence = computed(() =>
   cup.value && following.value
-    ? stepWords(following.value, cup.value.mix, (mg) => units.show('mass', mg, true))
+    ? stepWords(following.value, cup.value.mix, (mg) => units.show('mass', mg, true), batch.value)
     : '',
 );
 
@@ -138,7 +149,13 @@ function guarded(work: () => Promise<unknown>): Promise<void> {
 async function keep(mg: number, source: 'typed' | 'scale'): Promise<void> {
   const step = current.value;
   if (!step || !cup.value) return;
-  await store.weighIn(cup.value.mix.id, step.ingredientId, mg, source);
+  const { mix } = cup.value;
+  const medium = batch.value;
+  const parts =
+    medium && step.ingredientId === medium.id
+      ? splitBatch(mix, medium, mg)
+      : [{ ingredientId: step.ingredientId, mg }];
+  for (const part of parts) await store.weighIn(mix.id, part.ingredientId, part.mg, source);
   await scale.tare();
 }
 
@@ -208,9 +225,20 @@ function takeShareOut(): void {
   });
 }
 
+/** Strikes out the last thing weighed in; of a batched medium, all that it brought along. */
 function takeBack(): void {
-  const last = cup.value?.mix.additions.at(-1);
-  if (last) void guarded(() => store.takeBackAddition(props.mixId, last.id));
+  const additions = cup.value?.mix.additions ?? [];
+  const latest = additions.at(-1);
+  if (!latest) return;
+  const group = batch.value?.ingredientIds.includes(latest.ingredientId)
+    ? batch.value.ingredientIds
+    : [latest.ingredientId];
+  void guarded(async () => {
+    for (const ingredientId of group) {
+      const own = additions.filter((each) => each.ingredientId === ingredientId).at(-1);
+      if (own) await store.takeBackAddition(props.mixId, own.id);
+    }
+  });
 }
 
 function pourStep(): void {
@@ -231,7 +259,10 @@ watch(
   () => props.mixId,
   () => void scale.newCup().catch(sayProblem),
 );
-onMounted(() => void scale.newCup().catch(sayProblem));
+onMounted(() => {
+  recipes.ensure().catch(sayProblem);
+  scale.newCup().catch(sayProblem);
+});
 
 useShortcuts('At the scale', [
   {

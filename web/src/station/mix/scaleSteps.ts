@@ -1,6 +1,9 @@
-import { stepProgress, thinningStep, type WeighingStep } from '@icy-ribbon/core/mix';
+import { thinningStep, type WeighingStep } from '@icy-ribbon/core/mix';
 import { computed, ref, watch, type Ref } from 'vue';
+import { useBatches } from '../../store/batches.ts';
 import type { Cup } from '../../store/piece.ts';
+import { useRecipes } from '../../store/recipes.ts';
+import { batchedMedium, stepsWithBatch } from './batchSteps.ts';
 
 export type ScaleStep = Omit<WeighingStep, 'portion'> & {
   readonly portion: WeighingStep['portion'] | 'thin';
@@ -12,6 +15,8 @@ export type ScaleStep = Omit<WeighingStep, 'portion'> & {
  * thickness its recipe asks for. Steps can be skipped for now; leaving the cup brings them back.
  */
 export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
+  const recipes = useRecipes();
+  const batches = useBatches();
   const skipped = ref<ReadonlySet<string>>(new Set());
   const isRight = ref(false);
 
@@ -23,10 +28,11 @@ export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
     },
   );
 
+  const batch = computed(() => cup.value && batchedMedium(cup.value.mix, recipes.find, batches.made));
+
   const open = computed<ScaleStep[]>(() => {
     if (!cup.value) return [];
-    const { ingredients, additions } = cup.value.mix;
-    return stepProgress(ingredients, additions)
+    return stepsWithBatch(cup.value.mix, batch.value)
       .map((step, index) => ({ ...step, key: `${step.ingredientId} ${index}` }))
       .filter((step) => !step.done && step.mg > 0 && !skipped.value.has(step.key));
   });
@@ -48,5 +54,5 @@ export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
     else if (current.value) skipped.value = new Set([...skipped.value, current.value.key]);
   }
 
-  return { current, following, skip };
+  return { current, following, skip, batch };
 }

@@ -1,5 +1,6 @@
 import type { Mix } from '@icy-ribbon/contract';
 import { STAGES } from '@icy-ribbon/core/thickness';
+import type { BatchedMedium } from './batchSteps.ts';
 import type { ScaleStep } from './scaleSteps.ts';
 
 /** One step at the scale as a sentence in the trade's words. */
@@ -7,9 +8,10 @@ export function stepWords(
   step: Pick<ScaleStep, 'ingredientId' | 'mg' | 'portion'>,
   mix: Mix,
   show: (mg: number) => string,
+  batch?: BatchedMedium,
 ): string {
   const ingredient = mix.ingredients.find((each) => each.id === step.ingredientId);
-  const shelfName = ingredient?.material.name ?? 'it';
+  const shelfName = step.ingredientId === batch?.id ? batch.name : (ingredient?.material.name ?? 'it');
   const isPaint = ingredient?.role === 'paint';
   const name = isPaint ? shelfName : shelfName.charAt(0).toLowerCase() + shelfName.slice(1);
   const amount = show(step.mg);
