@@ -87,12 +87,12 @@ test('several are changed at once, columns chosen, and what was taken off put ba
 test('a color is matched from the shelf, without a paint that is gone', async ({ page }) => {
   await page.goto('/shelf');
   await page.getByText('Match a color').click();
-  await page.getByLabel('The color as a number').fill('#1d3f86');
+  await page.getByLabel('The color you want, as a number').fill('#1d3f86');
   const answers = page.getByRole('list', { name: 'Mixes that come near' });
   await expect(answers.getByRole('listitem').first()).toContainText('Deep blue');
   await choose(page, 'Not with (a paint that is no longer sold, say)', 'Deep blue');
   await expect(answers).not.toContainText('Deep blue');
-  await page.getByLabel('The color as a number').fill('#12');
+  await page.getByLabel('The color you want, as a number').fill('#12');
   await expect(page.getByRole('alert')).toContainText('Write a color like');
 });
 

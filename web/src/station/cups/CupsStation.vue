@@ -75,7 +75,7 @@ const combine = () =>
       <Input v-model:value="name" aria-label="Name of the combined cup" />
       <Button type="primary" html-type="submit">Pour {{ chosenRows.length }} cups into one</Button>
     </form>
-    <table v-if="rows.length > 0">
+    <table v-if="rows.length > 0" class="rows">
       <thead>
         <tr>
           <th scope="col"><span class="visually-hidden">Choose</span></th>
@@ -154,32 +154,6 @@ main {
   display: flex;
   gap: 8px;
   max-width: 520px;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 6px 16px 6px 0;
-  text-align: left;
-  border-bottom: 1px solid var(--rule);
-}
-
-thead th {
-  font-weight: 500;
-  font-size: 13px;
-  color: var(--ink-soft);
-}
-
-tbody th {
-  font-weight: 500;
-}
-
-.number {
-  text-align: right;
 }
 
 .small {

@@ -45,7 +45,7 @@ const cups = computed(() =>
 <template>
   <section aria-labelledby="mixes">
     <h2 id="mixes">Mixes</h2>
-    <table>
+    <table class="rows">
       <thead>
         <tr>
           <th scope="col">On as</th>
@@ -105,34 +105,6 @@ const cups = computed(() =>
 </template>
 
 <style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-  font-size: 14px;
-}
-
-th,
-td {
-  padding: 5px 10px 5px 0;
-  text-align: left;
-  border-bottom: 1px solid var(--rule);
-}
-
-thead th {
-  font-weight: 500;
-  font-size: 13px;
-  color: var(--ink-soft);
-}
-
-tbody th {
-  font-weight: 500;
-}
-
-.number {
-  text-align: right;
-  padding-right: 0;
-}
-
 .swatch {
   display: inline-block;
   width: 16px;

@@ -2,8 +2,9 @@
 import type { ColorMatch } from '@icy-ribbon/core/color';
 import { isPaint } from '@icy-ribbon/core/material';
 import { useDebounceFn } from '@vueuse/core';
-import { Button, Input, Select } from 'ant-design-vue';
+import { Button, Select } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
+import ColorField from '../../field/ColorField.vue';
 import FieldRow from '../../field/FieldRow.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece.ts';
@@ -80,16 +81,12 @@ const photo = ref<HTMLInputElement | null>(null);
 <template>
   <div class="match">
     <section class="ask">
-      <FieldRow
+      <ColorField
+        :model-value="target"
         label="The color you want"
-        for="target-color"
         :error="isColor ? undefined : 'Write a color like #6b8f8a.'"
-      >
-        <div class="pick">
-          <input id="target-color" v-model="target" type="color" />
-          <Input v-model:value="target" aria-label="The color as a number" />
-        </div>
-      </FieldRow>
+        @update:model-value="target = $event ?? ''"
+      />
       <div class="from">
         <Button @click="photo?.click()">From the middle of a photo</Button>
         <input
@@ -153,20 +150,6 @@ const photo = ref<HTMLInputElement | null>(null);
   display: grid;
   gap: 14px;
   align-content: start;
-}
-
-.pick {
-  display: grid;
-  grid-template-columns: 96px 1fr;
-  gap: 8px;
-}
-
-input[type='color'] {
-  width: 100%;
-  height: 40px;
-  padding: 2px;
-  background: transparent;
-  border: 1px solid var(--ice-deep);
 }
 
 .from {

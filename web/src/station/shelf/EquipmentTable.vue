@@ -59,7 +59,7 @@ async function remove(item: Equipment): Promise<void> {
         <h2 id="vessels">Cups and bottles</h2>
         <Button @click="enter(emptyVessel())">Enter a cup</Button>
       </header>
-      <table>
+      <table class="rows">
         <thead>
           <tr>
             <th scope="col">Name</th>
@@ -97,7 +97,7 @@ async function remove(item: Equipment): Promise<void> {
         <h2 id="blowers">Blowers</h2>
         <Button @click="enter(emptyBlower())">Enter a blower</Button>
       </header>
-      <table>
+      <table class="rows">
         <thead>
           <tr>
             <th scope="col">Name</th>
@@ -165,34 +165,6 @@ header {
   align-items: center;
   justify-content: space-between;
   margin-bottom: 8px;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th,
-td {
-  padding: 5px 12px 5px 0;
-  text-align: left;
-  border-bottom: 1px solid var(--rule);
-}
-
-thead th {
-  font-weight: 500;
-  font-size: 13px;
-  color: var(--ink-soft);
-}
-
-tbody th {
-  font-weight: 500;
-}
-
-.number,
-thead th.number {
-  text-align: right;
-  white-space: nowrap;
 }
 
 .small {

@@ -15,6 +15,7 @@ import { stageOf } from '@icy-ribbon/core/thickness';
 import { Checkbox, Input, Select, Textarea } from 'ant-design-vue';
 import { computed } from 'vue';
 import { messageAt } from '../../api/problem.ts';
+import ColorField from '../../field/ColorField.vue';
 import FieldRow from '../../field/FieldRow.vue';
 import NumberField from '../../field/NumberField.vue';
 import QuantityField from '../../field/QuantityField.vue';
@@ -72,42 +73,21 @@ const typical = computed(() => typicalOf(draft.value));
         @update:value="change({ kind: $event as MaterialKind })"
       />
     </FieldRow>
-    <FieldRow label="Color when wet" for="material-color" :error="messageAt(problem, 'colorHex')">
-      <div class="color">
-        <input
-          id="material-color"
-          type="color"
-          :value="draft.colorHex"
-          @input="change({ colorHex: ($event.target as HTMLInputElement).value })"
-        />
-        <Input
-          :value="draft.colorHex"
-          aria-label="Color as a number, like #26333f"
-          @update:value="change({ colorHex: $event })"
-        />
-      </div>
-    </FieldRow>
+    <ColorField
+      :model-value="draft.colorHex"
+      label="Color when wet"
+      :error="messageAt(problem, 'colorHex')"
+      @update:model-value="change({ colorHex: $event ?? '' })"
+    />
     <template v-if="paint">
-      <FieldRow
+      <ColorField
+        :model-value="draft.dryColorHex"
         label="Color when dry, once you have seen it"
-        for="material-dry"
+        placeholder="not seen yet"
+        :fallback="draft.colorHex"
         :error="messageAt(problem, 'dryColorHex')"
-      >
-        <div class="color">
-          <input
-            id="material-dry"
-            type="color"
-            :value="draft.dryColorHex ?? draft.colorHex"
-            @input="change({ dryColorHex: ($event.target as HTMLInputElement).value })"
-          />
-          <Input
-            :value="draft.dryColorHex ?? ''"
-            placeholder="not seen yet"
-            aria-label="Dry color as a number, like #26333f"
-            @update:value="change({ dryColorHex: $event || null })"
-          />
-        </div>
-      </FieldRow>
+        @update:model-value="change({ dryColorHex: $event })"
+      />
       <div class="row">
         <FieldRow label="Finish" for="material-finish">
           <Select
@@ -239,19 +219,5 @@ const typical = computed(() => typicalOf(draft.value));
 
 .small {
   font-size: 13px;
-}
-
-.color {
-  display: grid;
-  grid-template-columns: 64px 1fr;
-  gap: 8px;
-}
-
-input[type='color'] {
-  width: 100%;
-  height: 40px;
-  padding: 2px;
-  background: transparent;
-  border: 1px solid var(--ice-deep);
 }
 </style>
