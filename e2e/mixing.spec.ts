@@ -24,7 +24,7 @@ async function weigh(page: Page, typed?: string): Promise<void> {
     await page.getByLabel('Or type what your scale shows').fill(typed);
     await page.keyboard.press('Enter');
   } else {
-    await expect(panel.getByText('0.00 g')).toBeVisible();
+    await expect(panel.getByText('0.00 g', { exact: true })).toBeVisible();
     await panel.getByRole('button', { name: 'Pour to target' }).click();
     await expect(panel.getByText(/pouring|moving/)).toBeVisible();
     await expect(panel.getByText(/settled/)).toBeVisible({ timeout: 30_000 });
@@ -90,10 +90,16 @@ test('a whole set is put on the bench at once, and its medium is made first and 
 }) => {
   await start(page, 'Set', 'Bloom');
   await page.getByRole('button', { name: 'Whole set' }).click();
+  const title = page.getByText('A whole set', { exact: true });
   await choose(page, 'Paints for Pillow', 'Wall white');
-  await page.keyboard.press('Escape');
-  for (const paint of ['Fluid teal', 'Fluid gold']) await choose(page, 'Paints for Color', paint);
-  await page.keyboard.press('Escape');
+  await title.click();
+  const colors = page.getByLabel('Paints for Color', { exact: true });
+  await page.locator('.ant-select').filter({ has: colors }).click();
+  for (const paint of ['Fluid teal', 'Fluid gold']) {
+    await page.keyboard.type(paint);
+    await page.keyboard.press('Enter');
+  }
+  await title.click();
   await page.getByLabel('Amount of each Color cup').fill('60');
   await page.getByRole('button', { name: 'Put 3 cups on the bench' }).click();
   await expect(page.getByRole('article')).toHaveCount(3);
@@ -130,7 +136,7 @@ test('the stand-in can be bumped and can drop out; typing goes on', async ({ pag
   await addCup(page, 'White', '56.25');
   await page.getByRole('link', { name: 'Weigh in' }).click();
   const panel = page.getByRole('region', { name: 'Scale' });
-  await expect(panel.getByText('0.00 g')).toBeVisible();
+  await expect(panel.getByText('0.00 g', { exact: true })).toBeVisible();
   await panel.getByRole('button', { name: 'Stand-in' }).click();
   await page.getByRole('button', { name: 'Drop out' }).click();
   await expect(panel.getByText('no reading')).toBeVisible();

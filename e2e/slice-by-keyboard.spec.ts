@@ -47,7 +47,7 @@ test('one piece from start to a recorded result with the keyboard alone', async 
     for (const cup of ['White', 'Ochre']) {
       await expect(page.getByRole('heading', { name: cup })).toBeVisible();
       const panel = page.getByRole('region', { name: 'Scale' });
-      await expect(panel.getByText('0.00 g')).toBeVisible();
+      await expect(panel.getByText('0.00 g', { exact: true })).toBeVisible();
       for (let step = 0; step < 12; step += 1) {
         if (await page.getByText('This cup is done.').isVisible()) break;
         await key(page, 'p');
@@ -56,7 +56,7 @@ test('one piece from start to a recorded result with the keyboard alone', async 
         const saved = page.waitForResponse((response) => response.url().endsWith('/additions'));
         await key(page, 'PageDown');
         await saved;
-        await expect(panel.getByText('0.00 g')).toBeVisible();
+        await expect(panel.getByText('0.00 g', { exact: true })).toBeVisible();
         if (step === 0 && cup === 'White') {
           const back = page.waitForResponse((response) => response.request().method() === 'DELETE');
           await key(page, 'Backspace');

@@ -38,7 +38,7 @@ test('one piece from a new support to a recorded result, out and in again, by po
       const saved = page.waitForResponse((response) => response.url().endsWith('/additions'));
       await page.getByRole('button', { name: 'Done, next' }).click();
       await saved;
-      await expect(panel.getByText('0.00 g')).toBeVisible();
+      await expect(panel.getByText('0.00 g', { exact: true })).toBeVisible();
     }
     await expect(page.getByText('This cup is done.')).toBeVisible();
     await expect(page.getByText(/Mixed: fading/)).toBeVisible();

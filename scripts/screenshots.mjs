@@ -42,7 +42,7 @@ try {
   await page.keyboard.press('v');
   await picture('at-the-scale', `/mix/${idOf('Ember seam')}`, async () => {
     await page.keyboard.press('w');
-    await page.getByText('0.00 g').waitFor();
+    await page.getByText('0.00 g', { exact: true }).waitFor();
     await page.keyboard.press('p');
     await page.waitForTimeout(500);
   });

@@ -83,6 +83,7 @@ async function putOn(): Promise<void> {
       <BareSelect
         v-model:value="row.paintIds"
         mode="multiple"
+        show-search
         :label="`Paints for ${ROLE_LABELS[row.role]}`"
         placeholder="Choose paints"
         option-filter-prop="label"

@@ -113,6 +113,7 @@ const photo = ref<HTMLInputElement | null>(null);
           id="match-without"
           v-model:value="without"
           mode="multiple"
+          show-search
           :options="paintOptions"
           option-filter-prop="label"
         />

@@ -131,7 +131,8 @@ async function remove(material: ShelvedMaterial): Promise<void> {
 async function putBack(material: ShelvedMaterial): Promise<void> {
   try {
     await shelf.restoreMaterial(material);
-    archived.value = await shelf.archived();
+    const rest = await shelf.archived();
+    if (archived.value) archived.value = rest;
   } catch (error) {
     sayProblem(error);
   }
