@@ -190,15 +190,15 @@ section {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 12px;
+  gap: 8px;
 }
 
 .school {
-  width: 300px;
+  width: 236px;
 }
 
 .variant {
-  width: 140px;
+  width: 116px;
 }
 
 .words {
