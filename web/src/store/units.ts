@@ -1,7 +1,6 @@
 import { convert } from '@icy-ribbon/core/unit';
 import { useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed } from 'vue';
 import { CHOICES, DIGITS, type ChosenUnits, type ShownQuantity } from './unitChoices.ts';
 
 /** The units the artist reads and types; everything inside stays in mg, ml, mm and °C. */
@@ -12,12 +11,6 @@ export const useUnits = defineStore('units', () => {
     length: 'cm',
     temperature: 'C',
   });
-
-  const unitOf = computed(
-    () =>
-      (quantity: ShownQuantity): string =>
-        chosen.value[quantity],
-  );
 
   /** A stored value (mg, ml, mm, °C) in the chosen unit. */
   function fromBase(quantity: ShownQuantity, value: number): number {
@@ -48,5 +41,5 @@ export const useUnits = defineStore('units', () => {
     return quantity === 'temperature' ? `°${unit}` : unit;
   }
 
-  return { chosen, unitOf, fromBase, toBase, digits, show, showNumber, unitLabel };
+  return { chosen, fromBase, toBase, digits, show, showNumber, unitLabel };
 });

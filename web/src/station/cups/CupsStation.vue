@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
+import { CAUTIONS } from '@icy-ribbon/core/caution';
 import { stageOf } from '@icy-ribbon/core/thickness';
 import { Button, Input, Popconfirm } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
@@ -127,7 +128,7 @@ const combine = () =>
               @lost="(mg) => guarded(() => cups.noteLoss(mix.id, mg))"
             />
             <Popconfirm
-              :title="`Throw ${units.show('mass', mix.leftMg)} of ${mix.name} away? Let it dry, then bin it: no paint down the drain.`"
+              :title="`Throw ${units.show('mass', mix.leftMg)} of ${mix.name} away? ${CAUTIONS.drain}`"
               ok-text="Throw it away"
               cancel-text="Leave it"
               @confirm="throwOut(mix)"
