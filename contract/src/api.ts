@@ -18,6 +18,8 @@ import {
   actualUpdateSchema,
   additionCreateSchema,
   combineSchema,
+  drawCreateSchema,
+  ingredientCreateSchema,
   mixCreateSchema,
   mixSchema,
   mixUpdateSchema,
@@ -33,6 +35,12 @@ import {
   pieceUpdateSchema,
 } from './piece.ts';
 import { pourEventSchema } from './pour.ts';
+import {
+  calibrationCreateSchema,
+  calibrationSchema,
+  readingSchema,
+  readingsCreateSchema,
+} from './reading.ts';
 import { ownRecipeCreateSchema, ownRecipeSchema, ownRecipeUpdateSchema } from './recipe.ts';
 import { disturbanceSchema, scaleInfoSchema, scaleReadingSchema, standInPourSchema } from './scale.ts';
 import { supportCreateSchema, supportSchema, supportUpdateSchema } from './support.ts';
@@ -319,6 +327,65 @@ const pieces = {
   }),
 };
 
+const readings = {
+  add: endpoint({
+    method: 'POST',
+    path: '/api/pieces/:pieceId/readings',
+    summary: 'Keep readings of thickness, or all lanes of a race; sending the same ids again changes nothing',
+    tag: 'thickness',
+    params: pieceParams,
+    body: readingsCreateSchema,
+    response: z.object({ readings: z.array(readingSchema) }),
+    status: 201,
+  }),
+  strike: endpoint({
+    method: 'POST',
+    path: '/api/readings/:id/strike',
+    summary: 'Strike a reading out, or let it count again',
+    tag: 'thickness',
+    params: idParams,
+    body: z.object({ struck: z.boolean() }),
+    response: z.object({ readings: z.array(readingSchema) }),
+  }),
+};
+
+const calibrations = {
+  list: endpoint({
+    method: 'GET',
+    path: '/api/calibrations',
+    summary: 'Calibrated cards, mounds and cups with a hole, the newest first',
+    tag: 'thickness',
+    response: z.object({ items: z.array(calibrationSchema) }),
+  }),
+  create: endpoint({
+    method: 'POST',
+    path: '/api/calibrations',
+    summary: 'Keep a calibration',
+    tag: 'thickness',
+    body: calibrationCreateSchema,
+    response: calibrationSchema,
+    status: 201,
+  }),
+  remove: endpoint({
+    method: 'DELETE',
+    path: '/api/calibrations/:id',
+    summary: 'Take a calibration away (can be undone); readings made with it keep it',
+    tag: 'thickness',
+    params: idParams,
+    query: versionQuery,
+    response: calibrationSchema,
+  }),
+  restore: endpoint({
+    method: 'POST',
+    path: '/api/calibrations/:id/restore',
+    summary: 'Bring a calibration back',
+    tag: 'thickness',
+    params: idParams,
+    body: versionBody,
+    response: calibrationSchema,
+  }),
+};
+
 const mixes = {
   create: endpoint({
     method: 'POST',
@@ -374,6 +441,26 @@ const mixes = {
     tag: 'mix',
     params: z.object({ id: idSchema, additionId: idSchema }),
     response: mixSchema,
+  }),
+  addIngredient: endpoint({
+    method: 'POST',
+    path: '/api/mixes/:id/ingredients',
+    summary: 'Make room in a cup for another material; sending it again changes nothing',
+    tag: 'mix',
+    params: idParams,
+    body: ingredientCreateSchema,
+    response: mixSchema,
+    status: 201,
+  }),
+  draw: endpoint({
+    method: 'POST',
+    path: '/api/mixes/:id/draws',
+    summary: 'Pour some of a medium made for several cups into this one; sending it again changes nothing',
+    tag: 'mix',
+    params: idParams,
+    body: drawCreateSchema,
+    response: z.object({ mix: mixSchema, from: mixSchema }),
+    status: 201,
   }),
   retarget: endpoint({
     method: 'POST',
@@ -551,6 +638,8 @@ export const api = {
   supports,
   pieces,
   mixes,
+  readings,
+  calibrations,
   pours,
   photos,
   judgements,

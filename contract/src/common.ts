@@ -54,4 +54,5 @@ export const massMgSchema = z
   .max(20_000_000, 'More than 20 kg does not fit the table.');
 
 /** Where a number came from at the scale. */
-export const weighingSourceSchema = z.enum(['typed', 'scale']);
+export const WEIGHING_SOURCES = ['typed', 'scale'] as const;
+export const weighingSourceSchema = z.enum(WEIGHING_SOURCES);

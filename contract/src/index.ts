@@ -11,6 +11,7 @@ export * from './photo.ts';
 export * from './piece.ts';
 export * from './pour.ts';
 export * from './problem.ts';
+export * from './reading.ts';
 export * from './recipe.ts';
 export * from './scale.ts';
 export * from './support.ts';

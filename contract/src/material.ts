@@ -55,8 +55,21 @@ const keeping = {
 
 export const materialSchema = z.object({ ...recordFields, ...describing, ...keeping, note: noteSchema });
 
-/** On the list: with what was weighed in of it since its stock was counted. */
-export const shelvedMaterialSchema = materialSchema.extend({ usedMg: massMgSchema });
+/** On the list: with what its use has told of it. */
+export const shelvedMaterialSchema = materialSchema.extend({
+  usedMg: massMgSchema,
+  /** How its mixes moved while they dried, from those where both colors were seen. */
+  /** Its thickness as readings taught it. */
+  learned: z
+    .object({
+      viscosityPaS: z.number(),
+      sdLn: z.number(),
+      waterBend: z.object({ mean: z.number(), sd: z.number() }).nullable(),
+      readings: z.int().min(1),
+    })
+    .nullable(),
+  dryShift: z.object({ dL: z.number(), dC: z.number(), dh: z.number(), mixes: z.int().min(1) }).nullable(),
+});
 
 export const materialCreateSchema = z.object({
   id: idSchema.optional(),
@@ -104,7 +117,16 @@ export const materialUpdateSchema = z.object({
 });
 
 /** A material's properties as they were when a mix was made from it. */
-export const materialSnapshotSchema = z.object({ materialId: idSchema, ...describing });
+export const materialSnapshotSchema = z.object({
+  materialId: idSchema,
+  ...describing,
+  /** What readings of other pieces had taught by then: the spread of ln(viscosity), the bend with water. */
+  viscositySdLn: z.number().min(0).nullable().default(null),
+  waterBend: z
+    .object({ mean: z.number(), sd: z.number().min(0) })
+    .nullable()
+    .default(null),
+});
 
 export type Material = z.output<typeof materialSchema>;
 export type ShelvedMaterial = z.output<typeof shelvedMaterialSchema>;

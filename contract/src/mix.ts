@@ -1,4 +1,5 @@
 import { INGREDIENT_ROLES, MATERIAL_KINDS } from '@icy-ribbon/core/material';
+import { MOVEMENT_KINDS } from '@icy-ribbon/core/mix';
 import { CUP_ROLES, STAGES } from '@icy-ribbon/core/thickness';
 import { z } from 'zod';
 import {
@@ -9,6 +10,7 @@ import {
   recordFields,
   timestampSchema,
   versionSchema,
+  WEIGHING_SOURCES,
   weighingSourceSchema,
 } from './common.ts';
 import { materialSnapshotSchema } from './material.ts';
@@ -31,18 +33,16 @@ export const additionSchema = z.object({
   id: idSchema,
   ingredientId: idSchema,
   mg: massMgSchema,
-  source: weighingSourceSchema,
+  source: z.enum([...WEIGHING_SOURCES, 'poured']),
   at: timestampSchema,
+  /** Shared by all that one draw from another cup brought along. */
+  drawId: idSchema.nullable().default(null),
 });
 
 /** What left the cup other than onto a support. */
 export const movementSchema = z.object({
   id: idSchema,
-  /**
-   * "taken-out": a share of the mixed cup; "loss": water that dried away; "thrown": all that was left;
-   * "poured-over": all that was left, into another cup.
-   */
-  kind: z.enum(['taken-out', 'loss', 'thrown', 'poured-over']),
+  kind: z.enum(MOVEMENT_KINDS),
   mg: massMgSchema,
   at: timestampSchema,
 });
@@ -59,6 +59,7 @@ export const recipeSnapshotSchema = z.object({
     })
     .nullable(),
   restHours: z.number().nullable(),
+  waterLimit: z.number().nullable().default(null),
 });
 
 export const mixSchema = z.object({
@@ -83,8 +84,9 @@ export const mixCreateSchema = z.object({
   recipeId: z.string('Choose a recipe.').min(1, 'Choose a recipe.'),
   /** Left out: the variant for metallics where the paint calls for it, else the recipe's own parts. */
   variant: z.string().nullable().optional(),
-  paintId: idSchema,
-  /** Left out: the paint's name. */
+  /** Left out for a medium that holds no paint. */
+  paintId: idSchema.optional(),
+  /** Left out: the paint's name, or the recipe's. */
   name: nameSchema.optional(),
   totalMg: totalMgSchema,
 });
@@ -124,6 +126,16 @@ export const additionCreateSchema = z.object({
   source: weighingSourceSchema,
 });
 
+/** Pours some of a mixed cup, a medium made for several, into this one. */
+export const drawCreateSchema = z.object({
+  id: idSchema,
+  fromMixId: idSchema,
+  mg: massMgSchema.min(1, 'Pour more than 0 g.'),
+});
+
+/** Makes room in a cup for something its recipe does not have: varnish to thin it, say. */
+export const ingredientCreateSchema = z.object({ id: idSchema, materialId: idSchema });
+
 export const actualUpdateSchema = z.object({
   version: versionSchema,
   mg: massMgSchema,
@@ -135,6 +147,8 @@ export type Movement = z.output<typeof movementSchema>;
 export type MovementCreate = z.output<typeof movementCreateSchema>;
 export type RecipeSnapshot = z.output<typeof recipeSnapshotSchema>;
 export type Retarget = z.output<typeof retargetSchema>;
+export type IngredientCreate = z.output<typeof ingredientCreateSchema>;
+export type DrawCreate = z.output<typeof drawCreateSchema>;
 export type Combine = z.output<typeof combineSchema>;
 export type Ingredient = z.output<typeof ingredientSchema>;
 export type Addition = z.output<typeof additionSchema>;

@@ -18,6 +18,7 @@ import { judgementSchema } from './judgement.ts';
 import { mixSchema } from './mix.ts';
 import { photoSchema } from './photo.ts';
 import { pourEventSchema } from './pour.ts';
+import { readingSchema } from './reading.ts';
 import { supportSnapshotSchema } from './support.ts';
 
 const techniqueSchema = z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.');
@@ -30,6 +31,7 @@ export const pieceSchema = z.object({
   note: noteSchema,
   support: supportSnapshotSchema,
   mixes: z.array(mixSchema),
+  readings: z.array(readingSchema).default([]),
   events: z.array(pourEventSchema),
   photos: z.array(photoSchema),
   judgement: judgementSchema.nullable(),
@@ -59,7 +61,7 @@ export const pieceSummarySchema = z.object({
   updatedAt: timestampSchema,
   pouredAt: timestampSchema.nullable(),
   phase: z.enum(PIECE_PHASES),
-  station: z.enum(['mix', 'pour', 'results']),
+  station: z.enum(['mix', 'thickness', 'pour', 'results']),
   next: z.string(),
   mixes: z.array(
     z.object({

@@ -28,6 +28,20 @@ const describing = {
   trouble: noteSchema,
   thinning: z.object({ with: kindSchema, to: z.enum(STAGES.map((stage) => stage.name)) }).nullable(),
   restHours: z.number().min(0).max(1000).nullable(),
+  /** Limits: the water the finished mix may hold, and paints it is not to be made from. */
+  waterLimit: z
+    .number('Give a share.')
+    .min(0, 'A share lies between 0 and 1.')
+    .max(1, 'A share lies between 0 and 1.')
+    .nullable()
+    .default(null),
+  never: z
+    .object({
+      kinds: z.array(kindSchema).min(1),
+      because: z.string('Say why.').trim().min(1, 'Say why not.').max(400),
+    })
+    .nullable()
+    .default(null),
 };
 
 /** A recipe the artist wrote or changed; the schools that ship live in core. */

@@ -5,25 +5,30 @@ import { InputError } from '../error/index.ts';
  * One thing the product computes: what it is called, what goes in and out, by which law, from which
  * source. The calculation bench, the API and the help text all read this one description.
  */
-export interface Calculation<Input = unknown, Output = unknown> {
+export interface Calculation<Input = unknown, Output = unknown, Name extends string = string> {
   /** The bench's name, lower case with hyphens. */
-  readonly name: string;
+  readonly name: Name;
   /** One line in the artist's words. */
   readonly title: string;
   /** The law as a formula in plain characters. */
   readonly law: string;
   readonly source: string;
-  /** Where it holds, and what is assumed. */
+  /** Where it holds. */
   readonly range: string;
+  readonly assumes: string;
+  /** Typical values that stand in until the artist has measured. */
+  readonly typical: string;
+  /** An input that shows it at work. */
+  readonly example: NoInfer<Input>;
   readonly input: z.ZodType<Input>;
   readonly output: z.ZodType<Output>;
   readonly compute: (input: Input) => Output;
 }
 
 /** Gives a calculation its types; adds nothing. */
-export function defineCalculation<Input, Output>(
-  calculation: Calculation<Input, Output>,
-): Calculation<Input, Output> {
+export function defineCalculation<Input, Output, const Name extends string>(
+  calculation: Calculation<Input, Output, Name>,
+): Calculation<Input, Output, Name> {
   return calculation;
 }
 

@@ -13,3 +13,14 @@ export const fraction = z
   .number('Give a fraction between 0 and 1.')
   .min(0, 'A fraction lies between 0 and 1.')
   .max(1, 'A fraction lies between 0 and 1.');
+
+/** A number above 0; `what` completes "Give ... as a number". */
+export const positive = (what: string) =>
+  z.number(`Give ${what} as a number.`).positive(`Give ${what} above 0.`);
+export const notNegative = (what: string) =>
+  z.number(`Give ${what} as a number.`).min(0, `Give ${what} as 0 or more.`);
+export const seconds = positive('the seconds').max(100_000, 'That is longer than a day: give seconds.');
+export const densityKgM3 = z
+  .number('Give the density in kg/m3 as a number.')
+  .min(100, 'The density is in kg/m3; paint lies between 900 and 2000.')
+  .max(25_000, 'The density is in kg/m3; paint lies between 900 and 2000.');

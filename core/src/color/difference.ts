@@ -3,6 +3,18 @@ import { InputError } from '../error/index.ts';
 
 const ciede2000 = differenceCiede2000();
 
+export type Lab = readonly [l: number, a: number, b: number];
+
+/**
+ * Color difference CIEDE2000 of two colors in CIELAB (Sharma, Wu & Dalal 2005, as culori computes it).
+ *
+ * @example labDifference([50, 2.6772, -79.7751], [50, 0, -82.7485]) // 2.0425
+ */
+export function labDifference(one: Lab, other: Lab): number {
+  const color = ([l, a, b]: Lab) => ({ mode: 'lab65' as const, l, a, b });
+  return ciede2000(color(one), color(other));
+}
+
 /**
  * Color difference CIEDE2000 of two sRGB colors (Sharma, Wu & Dalal 2005, as culori computes it).
  *

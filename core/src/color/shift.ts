@@ -1,4 +1,4 @@
-import { converter } from 'culori';
+import { clampChroma, converter, formatHex } from 'culori';
 import { InputError } from '../error/index.ts';
 
 const toLch = converter('lch65');
@@ -39,4 +39,30 @@ export function shiftWords({ dL, dC }: ColorShift): string {
     dC < -2 ? 'duller' : dC > 2 ? 'stronger' : '',
   ].filter(Boolean);
   return words.length > 0 ? `dried ${words.join(' and ')}` : 'dried as it was';
+}
+
+/** The mean of shifts that were seen, hues turned the short way; `undefined` without any. */
+export function meanShift(shifts: readonly ColorShift[]): ColorShift | undefined {
+  if (shifts.length === 0) return undefined;
+  const mean = (pick: (shift: ColorShift) => number) =>
+    shifts.reduce((sum, shift) => sum + pick(shift), 0) / shifts.length;
+  return { dL: mean((each) => each.dL), dC: mean((each) => each.dC), dh: mean((each) => each.dh) };
+}
+
+/**
+ * The color something wet will dry to, by a shift that was learned. Colors outside sRGB are brought in.
+ *
+ * @throws InputError naming "wet"
+ * @example applyShift('#6f93a8', colorShift('#6f93a8', '#5f8299')) // '#5f8299'
+ */
+export function applyShift(wetHex: string, { dL, dC, dh }: ColorShift): string {
+  const wet = toLch(wetHex);
+  if (!wet) throw new InputError('wet', `"${wetHex}" is no color.`);
+  const dry = {
+    mode: 'lch65' as const,
+    l: Math.min(100, Math.max(0, wet.l + dL)),
+    c: Math.max(0, wet.c + dC),
+    h: (wet.h ?? 0) + dh,
+  };
+  return formatHex(clampChroma(dry, 'lch65'));
 }

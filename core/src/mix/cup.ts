@@ -11,6 +11,13 @@ import { actualParts } from './parts.ts';
 import { mixProperties, mixSpreadLn, type MixProperties } from './properties.ts';
 import { waterVerdict, type WaterVerdict } from './water.ts';
 
+/**
+ * How something leaves a cup: a share of the mixed cup taken out or drawn into another cup, water dried
+ * away, all that is left thrown out or poured over into another cup.
+ */
+export const MOVEMENT_KINDS = ['taken-out', 'drawn', 'loss', 'thrown', 'poured-over'] as const;
+export type MovementKind = (typeof MOVEMENT_KINDS)[number];
+
 /** What a cup's record must hold for its state to be computed. */
 export interface CupRecord {
   readonly ingredients: readonly CupIngredient[];
@@ -19,9 +26,11 @@ export interface CupRecord {
     readonly mg: number;
     readonly at?: string;
   }[];
+  /** The recipe's own limit of water, if it sets one. */
+  readonly recipe?: { readonly waterLimit?: number | null };
   /** What left the cup other than onto a support. */
   readonly movements?: readonly {
-    readonly kind: 'taken-out' | 'loss' | 'thrown' | 'poured-over';
+    readonly kind: MovementKind;
     readonly mg: number;
     readonly at: string;
   }[];
@@ -36,6 +45,8 @@ export interface CupIngredient {
     readonly densityGPerMl: number;
     readonly viscosityPaS: number;
     readonly viscosityTrust: Trust;
+    /** Spread of its ln(viscosity) where readings taught it. */
+    readonly viscositySdLn?: number | null;
     /** Found by the artist for this very material, in place of the kind's usual values. */
     readonly solids?: number | null;
     readonly waterLimit?: number | null;
@@ -49,6 +60,8 @@ export interface CupState {
   readonly leftMg: number;
   /** In the cup so far, one for each ingredient: weighed in, less what was taken out or dried away. */
   readonly actualIngredientMg: readonly number[];
+  /** What everything below is computed from: as weighed once the cup is mixed, the targets before. */
+  readonly shownIngredientMg: readonly number[];
   /** Parts by weight with the paint as 1: as weighed once something is, as planned before. */
   readonly parts: readonly number[];
   /** From what was weighed in once the cup is mixed, from the targets before. */
@@ -97,12 +110,13 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
     actualMg,
     leftMg: isThrown(cup) ? 0 : Math.max(0, actualMg - pouredMg),
     actualIngredientMg,
+    shownIngredientMg: shownMg,
     parts: actualParts(cup.ingredients.map((each, index) => ({ role: each.role, mg: shownMg[index] ?? 0 }))),
     properties,
     spreadLn: mixSpreadLn(
       cup.ingredients.map((each, index) => ({
         massG: toG(shownMg[index] ?? 0),
-        sdLn: viscositySdLn(each.material.kind, each.material.viscosityTrust),
+        sdLn: each.material.viscositySdLn ?? viscositySdLn(each.material.kind, each.material.viscosityTrust),
       })),
     ),
     trust: cup.ingredients.every(
@@ -113,7 +127,7 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
     water: waterVerdict(
       properties.waterFraction,
       paint?.material.kind ?? null,
-      paint?.material.waterLimit ?? null,
+      cup.recipe?.waterLimit ?? paint?.material.waterLimit ?? null,
     ),
     film: filmVerdict(
       cup.ingredients.map((each, index) => ({
@@ -143,7 +157,7 @@ function contentsMg(cup: CupRecord): number[] {
       if (index !== undefined) contents[index] = (contents[index] ?? 0) + addition.mg;
     } else if (movement?.kind === 'loss' && waterIndex >= 0) {
       contents[waterIndex] = Math.max(0, (contents[waterIndex] ?? 0) - movement.mg);
-    } else if (movement?.kind === 'taken-out') {
+    } else if (movement?.kind === 'taken-out' || movement?.kind === 'drawn') {
       const total = contents.reduce((sum, mg) => sum + mg, 0);
       const kept = total > 0 ? Math.max(0, 1 - movement.mg / total) : 1;
       contents.forEach((mg, index) => (contents[index] = Math.round(mg * kept)));

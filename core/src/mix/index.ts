@@ -1,4 +1,11 @@
-export { cupState, type CupIngredient, type CupRecord, type CupState } from './cup.ts';
+export {
+  MOVEMENT_KINDS,
+  cupState,
+  type CupIngredient,
+  type CupRecord,
+  type CupState,
+  type MovementKind,
+} from './cup.ts';
 export { mixCalculation } from './mix.calculation.ts';
 export { filmVerdict, type FilmVerdict } from './film.ts';
 export { actualParts } from './parts.ts';

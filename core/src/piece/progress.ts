@@ -3,7 +3,11 @@
  * it was poured, whether it was judged, and what comes next.
  */
 export interface PieceFacts {
-  readonly cups: readonly { readonly phase: 'planned' | 'weighing' | 'mixed' }[];
+  readonly cups: readonly {
+    readonly phase: 'planned' | 'weighing' | 'mixed';
+    /** Readings of its thickness. */
+    readonly readings: number;
+  }[];
   readonly layers: number;
   readonly passes: number;
   readonly photos: number;
@@ -15,7 +19,7 @@ export type PiecePhase = (typeof PIECE_PHASES)[number];
 
 export interface PieceProgress {
   readonly phase: PiecePhase;
-  readonly station: 'mix' | 'pour' | 'results';
+  readonly station: 'mix' | 'thickness' | 'pour' | 'results';
   /** What to do next, as a sentence. */
   readonly next: string;
 }
@@ -42,7 +46,11 @@ export function pieceProgress(facts: PieceFacts): PieceProgress {
   if (facts.cups.length === 0) {
     return { phase: 'started', station: 'mix', next: 'Choose a base and colors.' };
   }
-  if (toWeigh === 0) return { phase: 'mixed', station: 'pour', next: 'Pour it.' };
+  if (toWeigh === 0) {
+    return facts.cups.some((cup) => cup.readings > 0)
+      ? { phase: 'mixed', station: 'pour', next: 'Pour it.' }
+      : { phase: 'mixed', station: 'thickness', next: 'Test the thickness.' };
+  }
   return {
     phase: facts.cups.some((cup) => cup.phase !== 'planned') ? 'mixing' : 'started',
     station: 'mix',

@@ -19,6 +19,8 @@ export interface Recipe {
   readonly thinning?: { readonly with: MaterialKind; readonly to: StageName };
   /** Hours in a lidded cup before the pour. */
   readonly restHours?: number;
+  /** Added water the finished mix may hold, as a mass fraction, where the recipe sets its own limit. */
+  readonly waterLimit?: number;
   /** Kinds of paint it must not be made from, and why. */
   readonly never?: { readonly kinds: readonly MaterialKind[]; readonly because: string };
 }

@@ -1,8 +1,9 @@
 /** The techniques a piece can be poured in, and the thickness each asks of its cups. */
-export const TECHNIQUES = ['dutch', 'bloom'] as const;
+export const TECHNIQUES = ['dutch', 'bloom', 'swipe'] as const;
 export type Technique = (typeof TECHNIQUES)[number];
 
-export const CUP_ROLES = ['base', 'color', 'pillow', 'activator'] as const;
+/** "medium": what is made once and poured into several cups; "swipe": the color that is swiped over the rest. */
+export const CUP_ROLES = ['base', 'color', 'pillow', 'activator', 'swipe', 'medium'] as const;
 export type CupRole = (typeof CUP_ROLES)[number];
 
 export interface ThicknessWindow {
@@ -15,7 +16,7 @@ export interface ThicknessWindow {
 /**
  * Source: common practice, no published source. Dutch: base and colors alike, at the fading stage.
  * Bloom: pillow and colors standing, the activator clearly thinner (fading to gone). A pillow may be as
- * thick as wall paint comes from the can.
+ * thick as wall paint comes from the can. Swipe: base and colors fading, the swiped color thinner.
  */
 const WINDOWS: Readonly<Record<Technique, readonly ThicknessWindow[]>> = {
   dutch: [{ label: 'base and colors', roles: ['base', 'color'], thinPaS: 0.35, thickPaS: 0.9 }],
@@ -23,6 +24,10 @@ const WINDOWS: Readonly<Record<Technique, readonly ThicknessWindow[]>> = {
     { label: 'pillow', roles: ['pillow'], thinPaS: 1.6, thickPaS: 10 },
     { label: 'colors', roles: ['color'], thinPaS: 1.6, thickPaS: 4.5 },
     { label: 'activator', roles: ['activator'], thinPaS: 0.12, thickPaS: 0.9 },
+  ],
+  swipe: [
+    { label: 'base and colors', roles: ['base', 'color'], thinPaS: 0.35, thickPaS: 0.9 },
+    { label: 'swiped color', roles: ['swipe', 'activator'], thinPaS: 0.12, thickPaS: 0.35 },
   ],
 };
 

@@ -7,6 +7,7 @@ import { TransactionalSqliteDialect } from './dialect.ts';
 import { migrate } from './migrate.ts';
 import { first } from './migrations/0001-first.ts';
 import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
+import { readings } from './migrations/0003-readings.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -17,7 +18,8 @@ const STAMP = '2026-03-01T09:30:00.000Z';
 const later = {
   '0001-first': first,
   '0002-recipes-and-stock': recipesAndStock,
-  '0003-later': {
+  '0003-readings': readings,
+  '0004-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),
   },
@@ -58,7 +60,7 @@ it('a migration that fails leaves the database as it was and keeps the backup', 
   await (await openDatabase(folder, STAMP)).db.destroy();
   const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
   const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
-  const broken = { ...later, '0004-broken': { up: () => Promise.reject(new Error('no')) } };
+  const broken = { ...later, '0005-broken': { up: () => Promise.reject(new Error('no')) } };
   await expect(migrate(db, file, STAMP, broken)).rejects.toThrow('no');
   const names = file
     .prepare(`SELECT name FROM pragma_table_info('piece')`)

@@ -2,10 +2,12 @@ import type { Database as SqliteFile } from 'better-sqlite3';
 import { Migrator, type Kysely, type Migration } from 'kysely';
 import { first } from './migrations/0001-first.ts';
 import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
+import { readings } from './migrations/0003-readings.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
   '0002-recipes-and-stock': recipesAndStock,
+  '0003-readings': readings,
 };
 
 /**

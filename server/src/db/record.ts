@@ -7,7 +7,7 @@ import type { Database, RecordColumns } from './schema.ts';
 export type Reader = Db | Transaction<Database>;
 export type Writer = Transaction<Database>;
 
-type RecordTable = 'equipment' | 'material' | 'recipe' | 'support' | 'piece' | 'mix';
+type RecordTable = 'equipment' | 'material' | 'recipe' | 'support' | 'piece' | 'mix' | 'calibration';
 
 /** The time now, in the form every record carries. */
 export const timestamp = (): string => new Date().toISOString();

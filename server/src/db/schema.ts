@@ -11,6 +11,8 @@ export interface Database {
   mixIngredient: MixIngredientTable;
   mixAddition: MixAdditionTable;
   mixMovement: MixMovementTable;
+  reading: ReadingTable;
+  calibration: CalibrationTable;
   pourEvent: PourEventTable;
   photo: PhotoTable;
   judgement: JudgementTable;
@@ -110,6 +112,8 @@ export interface MixAdditionTable {
   source: string;
   at: string;
   voidedAt: string | null;
+  /** The draw from another cup that brought it, which is also that cup's movement. */
+  drawId: string | null;
 }
 
 export interface MixMovementTable {
@@ -118,6 +122,30 @@ export interface MixMovementTable {
   kind: string;
   mg: number;
   at: string;
+  voidedAt: string | null;
+}
+
+export interface ReadingTable {
+  seq: Generated<number>;
+  id: string;
+  pieceId: string;
+  /** Null for a reference liquid that ran in a race. */
+  mixId: string | null;
+  raceId: string | null;
+  at: string;
+  temperatureC: number | null;
+  /** What the cup held then: milligrams by ingredient, as JSON. */
+  contents: string;
+  /** What was read, as JSON. */
+  measure: string;
+  struckAt: string | null;
+}
+
+export interface CalibrationTable extends RecordColumns {
+  kind: string;
+  name: string;
+  /** The readings of reference liquids, as JSON. */
+  points: string;
 }
 
 export interface PourEventTable {

@@ -25,6 +25,8 @@ import { paintScene } from '../standin/camera/paint.ts';
 import type { SceneTruth } from '../standin/camera/scene.ts';
 import type { DemoPass, DemoPiece } from './scenario.ts';
 import type { DemoPaintName } from './shelf.ts';
+import { testCups } from './testCups.ts';
+import { trueThickness } from './truth.ts';
 import { outcomeOf } from './world.ts';
 
 const DAY_MS = 86_400_000;
@@ -65,6 +67,7 @@ export async function buildDemoPiece(
       white: () => stock.paints.oyster,
       findRecipe: findSchool,
       totalMg: cup.totalMg,
+      learned: () => undefined,
       makeId,
     }),
     additions: [],
@@ -77,6 +80,7 @@ export async function buildDemoPiece(
     const unfinished = !reached('mixed') && index === 2;
     return weighed ? weighIn(mix, told.waterShare, unfinished, clock, random) : mix;
   });
+  const readings = reached('laid') ? testCups(mixes, { temperatureC: 21 }, clock, makeId, random) : [];
   const events: PourEvent[] = [];
   if (reached('laid')) events.push(...layDown(mixes, clock, makeId, random));
   if (reached('blown')) events.push(...blow(told.passes, clock, makeId));
@@ -92,6 +96,7 @@ export async function buildDemoPiece(
     note: told.note ?? '',
     support: { supportId: stock.support.id, ...sizing(stock.support) },
     mixes,
+    readings,
     events,
     photos: picture
       ? [
@@ -175,6 +180,7 @@ function weighIn(
       mg,
       source: 'scale',
       at: clock(0.5),
+      drawId: null,
     };
   });
   return { ...mix, additions, version: 1 + additions.length };
@@ -249,11 +255,7 @@ async function takePhoto(
       colorHexes: colors.map(
         (mix) => mix.ingredients.find((each) => isPaint(each.material.kind))?.material.colorHex ?? '#888888',
       ),
-      ...outcomeOf(
-        told.technique,
-        colors.map((mix) => cupState(mix)),
-        passes,
-      ),
+      ...outcomeOf(told.technique, colors.map(trueThickness), passes),
     },
     longSidePx,
   );

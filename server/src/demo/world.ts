@@ -1,5 +1,4 @@
 import type { PassData } from '@icy-ribbon/contract';
-import type { CupState } from '@icy-ribbon/core/mix';
 import type { Technique } from '@icy-ribbon/core/thickness';
 
 /** What happened on the support, as the painter needs to know it. */
@@ -20,10 +19,11 @@ export interface DemoOutcome {
  */
 export function outcomeOf(
   technique: Technique,
-  colors: readonly CupState[],
+  /** How thick the colors really are, Pa.s. */
+  colorsPaS: readonly number[],
   passes: readonly PassData[],
 ): DemoOutcome {
-  const viscosity = geometricMean(colors.map((cup) => cup.properties.viscosityPaS));
+  const viscosity = geometricMean(colorsPaS);
   const meant = technique === 'dutch' ? 0.62 : 2.8;
   const thickness = Math.log(viscosity / meant);
   const steepness = mean(passes.map((pass) => Math.sin((pass.slantDeg * Math.PI) / 180)));

@@ -4,6 +4,8 @@ import { isPaint, materialKind, pigmentDensity, type MaterialKind } from '@icy-r
 import type { Selectable } from 'kysely';
 import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { MaterialTable } from '../db/schema.ts';
+import { learnedFromReadings } from '../reading/learned.queries.ts';
+import { dryShifts } from './dryShift.queries.ts';
 
 /** The columns are those of the contract; its schema checks the unions on the way out. */
 export const toMaterial = (row: Selectable<MaterialTable>): Material =>
@@ -28,7 +30,14 @@ export async function listMaterials(
     .offset((options.page - 1) * options.pageSize)
     .execute();
   const used = await usedSinceCount(db);
-  const items = rows.map((row) => ({ ...toMaterial(row), usedMg: used.get(row.id) ?? 0 }));
+  const shifts = await dryShifts(db);
+  const learned = await learnedFromReadings(db);
+  const items = rows.map((row) => ({
+    ...toMaterial(row),
+    usedMg: used.get(row.id) ?? 0,
+    learned: learned.get(row.id) ?? null,
+    dryShift: shifts.get(row.id) ?? null,
+  }));
   return { items, total, page: options.page, pageSize: options.pageSize };
 }
 
@@ -42,6 +51,7 @@ async function usedSinceCount(db: Reader): Promise<Map<string, number>> {
     .select(({ fn }) => ['material.id', fn.sum<number>('mixAddition.mg').as('usedMg')])
     .where('mixAddition.voidedAt', 'is', null)
     .where('mix.deletedAt', 'is', null)
+    .where('mixAddition.source', '!=', 'poured')
     .whereRef('mixAddition.at', '>', 'material.stockCountedAt')
     .groupBy('material.id')
     .execute();

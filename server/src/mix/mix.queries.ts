@@ -3,13 +3,16 @@ import type {
   ActualUpdate,
   Addition,
   AdditionCreate,
+  Ingredient,
+  IngredientCreate,
+  Material,
   MaterialSnapshot,
   Mix,
   MixCreate,
   MixUpdate,
   RecipeSnapshot,
 } from '@icy-ribbon/contract';
-import { isPaint, materialKind } from '@icy-ribbon/core/material';
+import { isPaint, materialKind, roleOf } from '@icy-ribbon/core/material';
 import { partsFor, recipesFor, type Recipe } from '@icy-ribbon/core/recipe';
 import { splitMg } from '@icy-ribbon/core/unit';
 import type { Technique } from '@icy-ribbon/core/thickness';
@@ -24,8 +27,9 @@ import {
 } from '../db/record.ts';
 import { unfit } from '../http/problem.ts';
 import { findMaterial, shelfByKind } from '../material/material.queries.ts';
+import { learnedFromReadings } from '../reading/learned.queries.ts';
 import { recipeFinder } from '../recipe/recipe.queries.ts';
-import { planIngredients } from './plan.ts';
+import { planIngredients, snapshotOf } from './plan.ts';
 
 /** The mixes of some pieces with their ingredients and what was weighed in, in the order they were planned. */
 export async function mixesOf(db: Reader, pieceIds: readonly string[]): Promise<Mix[]> {
@@ -69,6 +73,7 @@ async function assemble(
     .selectFrom('mixMovement')
     .selectAll()
     .where('mixId', 'in', ids)
+    .where('voidedAt', 'is', null)
     .orderBy('at')
     .execute();
   return rows.map(
@@ -88,7 +93,14 @@ async function assemble(
           })),
         additions: additions
           .filter((each) => each.mixId === row.id)
-          .map(({ id, ingredientId, mg, source, at }) => ({ id, ingredientId, mg, source, at })),
+          .map(({ id, ingredientId, mg, source, at, drawId }) => ({
+            id,
+            ingredientId,
+            mg,
+            source,
+            at,
+            drawId,
+          })),
         movements: movements
           .filter((each) => each.mixId === row.id)
           .map(({ id, kind, mg, at }) => ({ id, kind, mg, at })),
@@ -113,19 +125,16 @@ export async function createMix(trx: Writer, pieceId: string, input: MixCreate):
   const findRecipe = await recipeFinder(trx);
   const recipe = findRecipe(input.recipeId);
   if (!recipe) throw unfit('recipeId', 'Choose a recipe.');
-  if (recipesFor([recipe], piece.technique as Technique, input.role).length === 0) {
+  const makesIt =
+    input.role === 'medium'
+      ? recipe.cupRoles.length === 0
+      : recipesFor([recipe], piece.technique as Technique, input.role).length > 0;
+  if (!makesIt) {
     throw unfit('recipeId', `"${recipe.name}" does not make a ${input.role} for this technique.`);
   }
-  const paint = await findMaterial(trx, input.paintId);
-  if (!paint || paint.deletedAt !== null) throw unfit('paintId', 'Choose a paint from the shelf.');
-  const takesPaint = partsFor(recipe, paint.finish, input.variant).some((part) => part.of.kind === 'paint');
-  const fits = takesPaint
-    ? isPaint(paint.kind)
-    : materialKind(paint.kind).group === 'powder' || isPaint(paint.kind);
-  if (!fits) {
-    throw unfit('paintId', `"${paint.name}" is no paint: choose a paint for the color.`);
-  }
+  const paint = await paintFor(trx, recipe, input);
   const shelf = await shelfByKind(trx);
+  const learned = await learnedFromReadings(trx, pieceId);
   const variant = input.variant ?? null;
   const ingredients = planIngredients({
     recipe,
@@ -135,12 +144,13 @@ export async function createMix(trx: Writer, pieceId: string, input: MixCreate):
     white: () => shelf.white(),
     findRecipe,
     totalMg: input.totalMg,
+    learned: (materialId) => learned.get(materialId),
     makeId: randomUUID,
   });
   const mix: Mix = {
     ...newRecord(id, timestamp()),
     pieceId,
-    name: input.name ?? paint.name,
+    name: input.name ?? paint?.name ?? recipe.name,
     role: input.role,
     recipe: recipeSnapshot(recipe, variant),
     position: await nextPosition(trx, pieceId),
@@ -154,12 +164,24 @@ export async function createMix(trx: Writer, pieceId: string, input: MixCreate):
   return mix;
 }
 
+/** The paint a cup was asked for, if its recipe takes one. */
+async function paintFor(trx: Writer, recipe: Recipe, input: MixCreate): Promise<Material | undefined> {
+  if (input.role === 'medium') return undefined;
+  const paint = input.paintId === undefined ? undefined : await findMaterial(trx, input.paintId);
+  if (!paint || paint.deletedAt !== null) throw unfit('paintId', 'Choose a paint from the shelf.');
+  const takesPaint = partsFor(recipe, paint.finish, input.variant).some((part) => part.of.kind === 'paint');
+  const fits = isPaint(paint.kind) || (!takesPaint && materialKind(paint.kind).group === 'powder');
+  if (!fits) throw unfit('paintId', `"${paint.name}" is no paint: choose a paint for the color.`);
+  return paint;
+}
+
 export const recipeSnapshot = (recipe: Recipe, variant: string | null): RecipeSnapshot => ({
   id: recipe.id,
   name: recipe.name,
   variant,
   thinning: recipe.thinning ?? null,
   restHours: recipe.restHours ?? null,
+  waterLimit: recipe.waterLimit ?? null,
 });
 
 /** Where the next cup of a piece stands in its row. */
@@ -178,28 +200,19 @@ export async function insertMix(trx: Writer, mix: Mix): Promise<void> {
     .insertInto('mix')
     .values({ ...row, lid: Number(lid), recipe: JSON.stringify(recipe) })
     .execute();
-  for (const [position, { material, ...ingredient }] of ingredients.entries()) {
-    await trx
-      .insertInto('mixIngredient')
-      .values({
-        ...ingredient,
-        mixId: mix.id,
-        position,
-        materialId: material.materialId,
-        materialSnapshot: JSON.stringify(material),
-      })
-      .execute();
+  for (const [position, each] of ingredients.entries()) {
+    await insertIngredient(trx, mix.id, position, each);
   }
   for (const addition of additions) await insertAddition(trx, mix.id, addition);
   for (const movement of movements) {
     await trx
       .insertInto('mixMovement')
-      .values({ ...movement, mixId: mix.id })
+      .values({ ...movement, mixId: mix.id, voidedAt: null })
       .execute();
   }
 }
 
-async function insertAddition(trx: Writer, mixId: string, addition: Addition): Promise<void> {
+export async function insertAddition(trx: Writer, mixId: string, addition: Addition): Promise<void> {
   await trx
     .insertInto('mixAddition')
     .values({ ...addition, mixId, voidedAt: null })
@@ -241,6 +254,42 @@ async function resize(trx: Writer, mix: Mix, totalMg: number): Promise<void> {
   }
 }
 
+/** Makes room for a material the recipe does not have; one that is there already is left as it is. */
+export async function addIngredient(trx: Writer, id: string, input: IngredientCreate): Promise<Mix> {
+  const mix = found(await findMix(trx, id), 'cup');
+  const material = await findMaterial(trx, input.materialId);
+  if (!material || material.deletedAt !== null) throw unfit('materialId', 'Choose it from the shelf.');
+  if (mix.ingredients.some((each) => each.material.materialId === material.id)) return mix;
+  const learned = (await learnedFromReadings(trx, mix.pieceId)).get(material.id);
+  await insertIngredient(trx, id, mix.ingredients.length, {
+    id: input.id,
+    role: roleOf(material.kind),
+    share: 0,
+    targetMg: 0,
+    material: snapshotOf(material, learned),
+  });
+  await touch(trx, mix);
+  return found(await findMix(trx, id), 'cup');
+}
+
+async function insertIngredient(
+  trx: Writer,
+  mixId: string,
+  position: number,
+  { material, ...ingredient }: Ingredient,
+): Promise<void> {
+  await trx
+    .insertInto('mixIngredient')
+    .values({
+      ...ingredient,
+      mixId,
+      position,
+      materialId: material.materialId,
+      materialSnapshot: JSON.stringify(material),
+    })
+    .execute();
+}
+
 /** Logs something weighed in. The same addition sent again changes nothing. */
 export async function addToMix(trx: Writer, id: string, input: AdditionCreate): Promise<Mix> {
   const mix = found(await findMix(trx, id), 'cup');
@@ -251,23 +300,33 @@ export async function addToMix(trx: Writer, id: string, input: AdditionCreate): 
     .where('id', '=', input.id)
     .executeTakeFirst();
   if (!known) {
-    await insertAddition(trx, id, { ...input, at: timestamp() });
+    await insertAddition(trx, id, { ...input, at: timestamp(), drawId: null });
     await touch(trx, mix);
   }
   return found(await findMix(trx, id), 'cup');
 }
 
-/** Strikes out an addition; striking it out again changes nothing. */
+/**
+ * Strikes out an addition; striking it out again changes nothing. What was drawn from another cup goes
+ * back to it, with all that the same draw brought along.
+ */
 export async function takeBack(trx: Writer, id: string, additionId: string): Promise<Mix> {
   const mix = found(await findMix(trx, id), 'cup');
-  const result = await trx
+  const addition = mix.additions.find((each) => each.id === additionId);
+  if (!addition) return mix;
+  const voidedAt = timestamp();
+  await trx
     .updateTable('mixAddition')
-    .set({ voidedAt: timestamp() })
-    .where('id', '=', additionId)
+    .set({ voidedAt })
     .where('mixId', '=', id)
-    .where('voidedAt', 'is', null)
-    .executeTakeFirst();
-  if (result.numUpdatedRows > 0n) await touch(trx, mix);
+    .where((eb) =>
+      addition.drawId === null ? eb('id', '=', additionId) : eb('drawId', '=', addition.drawId),
+    )
+    .execute();
+  if (addition.drawId !== null) {
+    await trx.updateTable('mixMovement').set({ voidedAt }).where('id', '=', addition.drawId).execute();
+  }
+  await touch(trx, mix);
   return found(await findMix(trx, id), 'cup');
 }
 
@@ -294,6 +353,7 @@ export async function setActual(
       mg: input.mg,
       source: input.source,
       at: timestamp(),
+      drawId: null,
     });
   }
   return found(await findMix(trx, id), 'cup');

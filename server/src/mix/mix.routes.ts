@@ -5,8 +5,16 @@ import type { Db } from '../db/open.ts';
 import { found, setDeleted, timestamp } from '../db/record.ts';
 import { unfit } from '../http/problem.ts';
 import { route } from '../http/route.ts';
-import { addToMix, createMix, findMix, setActual, takeBack, updateMix } from './mix.queries.ts';
-import { combine, moveOut, retarget } from './movement.queries.ts';
+import {
+  addIngredient,
+  addToMix,
+  createMix,
+  findMix,
+  setActual,
+  takeBack,
+  updateMix,
+} from './mix.queries.ts';
+import { combine, draw, moveOut, retarget } from './movement.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 
 export function mixRoutes(router: Router, db: Db): void {
@@ -30,6 +38,12 @@ export function mixRoutes(router: Router, db: Db): void {
   );
   route(router, api.mixes.move, ({ params, body }) =>
     db.transaction().execute((trx) => moveOut(trx, params.id, body)),
+  );
+  route(router, api.mixes.addIngredient, ({ params, body }) =>
+    db.transaction().execute((trx) => addIngredient(trx, params.id, body)),
+  );
+  route(router, api.mixes.draw, ({ params, body }) =>
+    db.transaction().execute((trx) => draw(trx, params.id, body)),
   );
   route(router, api.mixes.combine, ({ params, body }) =>
     db.transaction().execute((trx) => combine(trx, params.pieceId, body)),

@@ -1,12 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import type { Combine, Ingredient, Mix, MovementCreate, Retarget } from '@icy-ribbon/contract';
+import type { Combine, DrawCreate, Ingredient, Mix, MovementCreate, Retarget } from '@icy-ribbon/contract';
 import { cupState } from '@icy-ribbon/core/mix';
 import { laidMgOf } from '@icy-ribbon/core/pour';
-import { toG } from '@icy-ribbon/core/unit';
+import { splitMg, toG } from '@icy-ribbon/core/unit';
 import { found, newRecord, timestamp, updateVersioned, type Writer } from '../db/record.ts';
 import { unfit } from '../http/problem.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
-import { findMix, insertMix, nextPosition } from './mix.queries.ts';
+import { findMix, insertAddition, insertMix, nextPosition } from './mix.queries.ts';
 
 /** What is left in a cup now, whole milligrams. */
 async function leftMg(trx: Writer, mix: Mix): Promise<number> {
@@ -23,7 +23,7 @@ export async function moveOut(trx: Writer, id: string, input: MovementCreate): P
   }
   await trx
     .insertInto('mixMovement')
-    .values({ ...input, mixId: id, at: timestamp() })
+    .values({ ...input, mixId: id, at: timestamp(), voidedAt: null })
     .execute();
   await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
   return found(await findMix(trx, id), 'cup');
@@ -72,7 +72,7 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
     mixes.push(mix);
     await trx
       .insertInto('mixMovement')
-      .values({ id: randomUUID(), mixId, kind: 'poured-over', mg: left, at })
+      .values({ id: randomUUID(), mixId, kind: 'poured-over', mg: left, at, voidedAt: null })
       .execute();
     await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
   }
@@ -91,15 +91,23 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
     recipe:
       mixes.length === 1
         ? mixes[0]!.recipe
-        : { id: 'combined', name: 'Combined cups', variant: null, thinning: null, restHours: null },
+        : {
+            id: 'combined',
+            name: 'Combined cups',
+            variant: null,
+            thinning: null,
+            restHours: null,
+            waterLimit: null,
+          },
     position: await nextPosition(trx, pieceId),
     ingredients,
     additions: ingredients.map((each) => ({
       id: randomUUID(),
       ingredientId: each.id,
       mg: each.targetMg,
-      source: 'typed',
+      source: 'poured',
       at,
+      drawId: null,
     })),
     movements: [],
     lid: true,
@@ -107,6 +115,49 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
   };
   await insertMix(trx, mix);
   return mix;
+}
+
+/**
+ * Pours some of a mixed cup into another: each of its materials counts for the ingredient of the same
+ * material, or kind, in the other. The same draw sent again changes nothing.
+ *
+ * @throws HttpProblem 422 when the cup holds less, or holds something the other has no place for
+ */
+export async function draw(trx: Writer, id: string, input: DrawCreate): Promise<{ mix: Mix; from: Mix }> {
+  const mix = found(await findMix(trx, id), 'cup');
+  const from = found(await findMix(trx, input.fromMixId), 'cup');
+  if (mix.additions.some((each) => each.drawId === input.id)) return { mix, from };
+  const left = await leftMg(trx, from);
+  if (from.id === mix.id) throw unfit('fromMixId', 'A cup cannot be poured into itself.');
+  if (input.mg > left) {
+    throw unfit('mg', `"${from.name}" holds ${toG(left).toFixed(1)} g: pour that much or less.`);
+  }
+  const contents = cupState(from).actualIngredientMg;
+  const shares = splitMg(input.mg, contents);
+  const at = timestamp();
+  for (const [index, { material }] of from.ingredients.entries()) {
+    const mg = shares[index] ?? 0;
+    if (mg === 0) continue;
+    const into =
+      mix.ingredients.find((each) => each.material.materialId === material.materialId) ??
+      mix.ingredients.find((each) => each.material.kind === material.kind);
+    if (!into) throw unfit('fromMixId', `"${mix.name}" takes no ${material.name.toLowerCase()}.`);
+    await insertAddition(trx, id, {
+      id: randomUUID(),
+      ingredientId: into.id,
+      mg,
+      source: 'poured',
+      at,
+      drawId: input.id,
+    });
+  }
+  await trx
+    .insertInto('mixMovement')
+    .values({ id: input.id, mixId: from.id, kind: 'drawn', mg: input.mg, at, voidedAt: null })
+    .execute();
+  await updateVersioned(trx, 'mix', from, {}, () => Promise.resolve(from));
+  await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
+  return { mix: found(await findMix(trx, id), 'cup'), from: found(await findMix(trx, from.id), 'cup') };
 }
 
 function groupByMaterial(poured: readonly { ingredient: Ingredient; mg: number }[]) {

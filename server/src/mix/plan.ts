@@ -1,4 +1,5 @@
 import type { Ingredient, Material, MaterialSnapshot } from '@icy-ribbon/contract';
+import type { LearnedThickness } from '@icy-ribbon/core/learn';
 import { materialKind, roleOf, substitutesFor, type MaterialKind } from '@icy-ribbon/core/material';
 import {
   expand,
@@ -14,12 +15,15 @@ import { unfit } from '../http/problem.ts';
 export interface CupPlan {
   readonly recipe: Recipe;
   readonly variant: string | null;
-  readonly paint: Material;
+  /** None for a medium. */
+  readonly paint: Material | undefined;
   /** The shelf's material of a kind, if there is one. */
   readonly ofKind: (kind: MaterialKind) => Material | undefined;
   readonly white: () => Material | undefined;
   readonly findRecipe: (id: string) => Recipe | undefined;
   readonly totalMg: number;
+  /** What readings of other pieces taught about a material. */
+  readonly learned: (materialId: string) => LearnedThickness | undefined;
   readonly makeId: () => string;
 }
 
@@ -31,7 +35,7 @@ export interface CupPlan {
  * @throws HttpProblem 422 naming what the shelf lacks, with what could stand in for it
  */
 export function planIngredients(plan: CupPlan): Ingredient[] {
-  const because = refusal(plan.recipe, plan.paint.kind);
+  const because = plan.paint && refusal(plan.recipe, plan.paint.kind);
   if (because) throw unfit('paintId', because);
   const materialFor = (source: IngredientSource): Material => {
     const material =
@@ -39,34 +43,41 @@ export function planIngredients(plan: CupPlan): Ingredient[] {
         ? plan.paint
         : source.kind === 'white'
           ? plan.white()
-          : isPowder(plan.paint) && isPowderKind(source.material)
+          : plan.paint && isPowder(plan.paint) && isPowderKind(source.material)
             ? plan.paint
             : plan.ofKind(source.material);
     if (!material) throw unfit('recipeId', lackOf(source, plan.ofKind));
     return material;
   };
-  const parts = expand(partsFor(plan.recipe, plan.paint.finish, plan.variant), {
+  const parts = expand(partsFor(plan.recipe, plan.paint?.finish ?? 'plain', plan.variant), {
     findRecipe: plan.findRecipe,
     densityOf: (source) => materialFor(source).densityGPerMl,
   });
   const targets = portion(parts, plan.totalMg);
   const ingredients = parts.map((part, index) =>
-    ingredient(plan.makeId(), materialFor(part.of), part.share, targets[index] ?? 0),
+    ingredient(plan, materialFor(part.of), part.share, targets[index] ?? 0),
   );
   const thinner = plan.recipe.thinning?.with;
   if (!thinner || ingredients.some((each) => each.material.kind === thinner)) return ingredients;
   const material = materialFor({ kind: 'material', material: thinner });
-  return [...ingredients, ingredient(plan.makeId(), material, 0, 0)];
+  return [...ingredients, ingredient(plan, material, 0, 0)];
 }
 
 const isPowderKind = (kind: MaterialKind): boolean => materialKind(kind).group === 'powder';
 const isPowder = (material: Material): boolean => isPowderKind(material.kind);
 
-function ingredient(id: string, material: Material, share: number, targetMg: number): Ingredient {
-  return { id, role: roleOf(material.kind), share, targetMg, material: snapshotOf(material) };
+function ingredient(plan: CupPlan, material: Material, share: number, targetMg: number): Ingredient {
+  return {
+    id: plan.makeId(),
+    role: roleOf(material.kind),
+    share,
+    targetMg,
+    material: snapshotOf(material, plan.learned(material.id)),
+  };
 }
 
 function lackOf(source: IngredientSource, ofKind: (kind: MaterialKind) => Material | undefined): string {
+  if (source.kind === 'paint') return 'This recipe needs a paint: choose one from the shelf.';
   if (source.kind !== 'material') return 'This recipe needs a white tube paint: put one on the shelf.';
   const label = materialKind(source.material).label.toLowerCase();
   const stand = substitutesFor(source.material).find((each) => each.parts.every((part) => ofKind(part.kind)));
@@ -78,7 +89,8 @@ function lackOf(source: IngredientSource, ofKind: (kind: MaterialKind) => Materi
   return `This recipe needs ${label}, and there is none on the shelf.${instead}`;
 }
 
-export function snapshotOf(material: Material): MaterialSnapshot {
+/** A material as it is known now; what readings taught stands in for a typical value. */
+export function snapshotOf(material: Material, learned?: LearnedThickness): MaterialSnapshot {
   return {
     materialId: material.id,
     name: material.name,
@@ -90,8 +102,10 @@ export function snapshotOf(material: Material): MaterialSnapshot {
     pigment: material.pigment,
     densityGPerMl: material.densityGPerMl,
     densityTrust: material.densityTrust,
-    viscosityPaS: material.viscosityPaS,
-    viscosityTrust: material.viscosityTrust,
+    viscosityPaS: learned?.viscosityPaS ?? material.viscosityPaS,
+    viscosityTrust: learned ? 'measured' : material.viscosityTrust,
+    viscositySdLn: learned?.sdLn ?? null,
+    waterBend: learned?.waterBend ?? null,
     solids: material.solids,
     waterLimit: material.waterLimit,
   };

@@ -17,6 +17,7 @@ import { describeImage } from '../photo/clean.ts';
 import { hashOf, type PhotoFiles } from '../photo/files.ts';
 import { insertPhoto } from '../photo/photo.queries.ts';
 import { insertEvent } from '../pour/pour.queries.ts';
+import { insertReading } from '../reading/reading.queries.ts';
 import { findSupport, insertSupport } from '../support/support.queries.ts';
 import { findPiece, insertPieceRow } from './piece.queries.ts';
 
@@ -74,6 +75,7 @@ async function insertDocument(trx: Writer, document: PieceDocument): Promise<voi
   }
   await insertPieceRow(trx, piece);
   for (const mix of piece.mixes) await insertMix(trx, mix);
+  for (const reading of piece.readings) await insertReading(trx, piece.id, reading);
   for (const event of piece.events) await insertEvent(trx, piece.id, event);
   for (const photo of piece.photos) await insertPhoto(trx, photo);
   if (piece.judgement) await insertJudgement(trx, piece.id, piece.judgement);

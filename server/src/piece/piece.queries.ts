@@ -15,17 +15,19 @@ import { judgementsOf } from '../judgement/judgement.queries.ts';
 import { mixesOf } from '../mix/mix.queries.ts';
 import { photosOf } from '../photo/photo.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
+import { readingsOf } from '../reading/reading.queries.ts';
 import { findSupport } from '../support/support.queries.ts';
 import { summarize } from './summary.ts';
 
 type PieceRow = Selectable<PieceTable>;
 
-/** Pieces with everything that belongs to them, read in five queries however many there are. */
+/** Pieces with everything that belongs to them, read in six queries however many there are. */
 async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]> {
   if (rows.length === 0) return [];
   const ids = rows.map((row) => row.id);
   const mixes = await mixesOf(db, ids);
   const events = await eventsOf(db, ids);
+  const readings = await readingsOf(db, ids);
   const photos = await photosOf(db, ids);
   const judgements = await judgementsOf(db, ids);
   return rows.map(({ supportId, supportSnapshot, ...row }) => {
@@ -35,6 +37,7 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
       technique: row.technique as Piece['technique'],
       support: JSON.parse(supportSnapshot) as SupportSnapshot,
       mixes: mixes.filter((mix) => mix.pieceId === row.id),
+      readings: readings.filter((reading) => reading.pieceId === row.id),
       events: events.filter((event) => event.pieceId === row.id),
       photos: photos.filter((photo) => photo.pieceId === row.id),
       judgement: judgements.get(row.id) ?? null,
@@ -111,6 +114,7 @@ export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piec
     note: input.note,
     support: { supportId: support.id, name, shape, widthMm, heightMm, sideDepthMm },
     mixes: [],
+    readings: [],
     events: [],
     photos: [],
     judgement: null,

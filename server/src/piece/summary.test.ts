@@ -37,6 +37,7 @@ const mix = (weighed: boolean): Mix =>
   }) as unknown as Mix;
 
 const piece = (changes: Partial<Piece> = {}): Piece => ({
+  readings: [],
   ...record,
   id: id(1),
   name: 'Low tide',

@@ -1,6 +1,6 @@
 import type { Piece, PieceSummary } from '@icy-ribbon/contract';
 import { cupColor } from '@icy-ribbon/core/color';
-import { cupState } from '@icy-ribbon/core/mix';
+import { cupStates } from '@icy-ribbon/core/learn';
 import { pieceProgress } from '@icy-ribbon/core/piece';
 import { laidMgOf, standing } from '@icy-ribbon/core/pour';
 
@@ -9,9 +9,10 @@ export function summarize(piece: Piece): PieceSummary {
   const events = standing(piece.events);
   const layers = events.filter((event) => event.kind === 'layer');
   const passes = events.filter((event) => event.kind === 'pass');
-  const mixes = piece.mixes.map((mix) => {
-    const laidMg = laidMgOf(piece.events, mix.id);
-    const state = cupState(mix, laidMg);
+  const laidOf = (mixId: string) => laidMgOf(piece.events, mixId);
+  const { states } = cupStates(piece.mixes, piece.readings, laidOf);
+  const mixes = piece.mixes.map((mix, index) => {
+    const state = states[index]!;
     return {
       id: mix.id,
       name: mix.name,
@@ -22,7 +23,7 @@ export function summarize(piece: Piece): PieceSummary {
       spreadLn: state.spreadLn,
       actualMg: state.actualMg,
       leftMg: state.leftMg,
-      laidMg,
+      laidMg: laidOf(mix.id),
       restHours: mix.recipe.restHours,
       lid: mix.lid,
       version: mix.version,
@@ -30,7 +31,7 @@ export function summarize(piece: Piece): PieceSummary {
     };
   });
   const progress = pieceProgress({
-    cups: mixes,
+    cups: states,
     layers: layers.length,
     passes: passes.length,
     photos: piece.photos.length,

@@ -7,6 +7,7 @@ import type { RecipeTable } from '../db/schema.ts';
 
 const toRecipe = ({ body, ...row }: Selectable<RecipeTable>): OwnRecipe => ({
   ...row,
+  ...{ waterLimit: null, never: null },
   ...(JSON.parse(body) as Omit<OwnRecipe, keyof RecipeTable>),
 });
 
@@ -26,10 +27,12 @@ export async function findOwnRecipe(db: Reader, id: string): Promise<OwnRecipe |
 }
 
 /** An own recipe as core reads it. */
-export const asRecipe = ({ thinning, restHours, ...own }: OwnRecipe): Recipe => ({
+export const asRecipe = ({ thinning, restHours, waterLimit, never, ...own }: OwnRecipe): Recipe => ({
   ...own,
   ...(thinning && { thinning }),
   ...(restHours !== null && { restHours }),
+  ...(waterLimit !== null && { waterLimit }),
+  ...(never && { never }),
 });
 
 /** Finds any recipe by its id: the artist's own first, then the schools. */

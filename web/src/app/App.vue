@@ -58,7 +58,7 @@ const ready = computed(() => !routePieceId.value || store.piece?.id === routePie
 const showsRibbon = computed(() => Boolean(route.meta.ribbon && store.piece && ready.value));
 
 const ribbonCups = computed<RibbonCup[]>(() =>
-  store.cups.map(({ mix, state, colorHex }) => ({
+  store.paints.map(({ mix, state, colorHex }) => ({
     id: mix.id,
     name: mix.name,
     colorHex,
@@ -115,7 +115,7 @@ useShortcuts('Everywhere', [
 .frame {
   display: grid;
   height: 100%;
-  grid-template-columns: 94px minmax(0, 1fr) auto;
+  grid-template-columns: 112px minmax(0, 1fr) auto;
   grid-template-rows: auto auto auto minmax(0, 1fr);
   grid-template-areas:
     'rail top top'

@@ -7,7 +7,7 @@ import { STATIONS, type StationName } from './stations.ts';
 const route = useRoute();
 const store = usePiece();
 
-const STEP = 72;
+const STEP = 66;
 const TOP = 40;
 const MIDDLE = 19;
 const WIDTH = 40;

@@ -3,6 +3,7 @@ export const STATIONS = [
   { name: 'today', label: 'Today', needsPiece: false },
   { name: 'shelf', label: 'Shelf', needsPiece: false },
   { name: 'mix', label: 'Mix', needsPiece: true },
+  { name: 'thickness', label: 'Thickness', needsPiece: true },
   { name: 'pour', label: 'Pour', needsPiece: true },
   { name: 'results', label: 'Results', needsPiece: false },
 ] as const;

@@ -1,18 +1,24 @@
 <script setup lang="ts">
-import { listCalculations, type CalculationName } from '@icy-ribbon/core/calculation';
+import type { CalculationCard, CalculationName } from '@icy-ribbon/core/calculation';
 import { Popover } from 'ant-design-vue';
-import { computed } from 'vue';
+import { ref } from 'vue';
 
 /** A small mark beside a number that tells, on request, by which law it was computed. */
 const props = defineProps<{ calculation: CalculationName; trust?: 'typical' | 'measured' | undefined }>();
 
-const card = computed(() => listCalculations().find((each) => each.name === props.calculation));
+const card = ref<CalculationCard | null>(null);
+
+/** The laws are fetched when they are first asked for. */
+async function fetchCard(): Promise<void> {
+  const { listCalculations } = await import('@icy-ribbon/core/calculation');
+  card.value = listCalculations().find((each) => each.name === props.calculation) ?? null;
+}
 </script>
 
 <template>
-  <Popover v-if="card" trigger="click" placement="bottom">
+  <Popover trigger="click" placement="bottom" @open-change="fetchCard">
     <template #content>
-      <dl class="card">
+      <dl v-if="card" class="card">
         <dt>What</dt>
         <dd>{{ card.title }}</dd>
         <dt>Law</dt>
@@ -21,19 +27,24 @@ const card = computed(() => listCalculations().find((each) => each.name === prop
         <dd>{{ card.source }}</dd>
         <dt>Holds for</dt>
         <dd>{{ card.range }}</dd>
+        <dt>Assumes</dt>
+        <dd>{{ card.assumes }}</dd>
         <template v-if="trust">
           <dt>Trust</dt>
           <dd>
             {{
               trust === 'typical'
                 ? 'Rests on typical values of the kind, not yet measured by you.'
-                : 'Every paint and medium in it was measured.'
+                : 'Measured: by readings of this cup, or of every paint and medium in it.'
             }}
           </dd>
         </template>
       </dl>
+      <RouterLink class="all" :to="{ name: 'computation', hash: `#${calculation}` }"
+        >How it computes</RouterLink
+      >
     </template>
-    <button class="plain-button origin" :aria-label="`Where this number comes from: ${card.title}`">
+    <button class="plain-button origin" aria-label="Where this number comes from">
       {{ trust ?? 'law' }}
     </button>
   </Popover>
@@ -55,6 +66,11 @@ const card = computed(() => listCalculations().find((each) => each.name === prop
 
 dt {
   color: var(--ink-soft);
+}
+
+.all {
+  display: block;
+  margin-top: 8px;
 }
 
 dd {

@@ -5,6 +5,7 @@ import dayjs from 'dayjs';
 export const TECHNIQUE_LABELS: Readonly<Record<Technique, string>> = {
   dutch: 'Dutch pour',
   bloom: 'Bloom',
+  swipe: 'Swipe',
 };
 
 export const ROLE_LABELS: Readonly<Record<CupRole, string>> = {
@@ -12,12 +13,15 @@ export const ROLE_LABELS: Readonly<Record<CupRole, string>> = {
   color: 'Color',
   pillow: 'Pillow',
   activator: 'Activator',
+  swipe: 'Swiped color',
+  medium: 'Medium',
 };
 
 /** The roles a piece of this technique asks for, the ground first. */
 export const ROLES_OF: Readonly<Record<Technique, readonly CupRole[]>> = {
   dutch: ['base', 'color'],
   bloom: ['pillow', 'color', 'activator'],
+  swipe: ['base', 'color', 'swipe'],
 };
 
 /** "just now", "40 min old", "20 h old", "9 days old". */

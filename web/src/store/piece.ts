@@ -1,6 +1,7 @@
 import {
   api,
   photoSchema,
+  type Addition,
   type JudgementPut,
   type Mix,
   type MovementCreate,
@@ -10,10 +11,12 @@ import {
   type PhotoState,
   type Piece,
   type PourEvent,
+  type Reading,
+  type ReadingInput,
   type RoomEvent,
 } from '@icy-ribbon/contract';
 import { cupColor } from '@icy-ribbon/core/color';
-import { cupState, type CupState } from '@icy-ribbon/core/mix';
+import { cupStates, type TestedState } from '@icy-ribbon/core/learn';
 import { pieceProgress } from '@icy-ribbon/core/piece';
 import { laidMgOf, standing } from '@icy-ribbon/core/pour';
 import { useStorage } from '@vueuse/core';
@@ -29,7 +32,7 @@ type MixInput = z.input<typeof api.mixes.create.body>;
 /** A cup of the piece in hand with all that is computed of it. */
 export interface Cup {
   readonly mix: Mix;
-  readonly state: CupState;
+  readonly state: TestedState;
   readonly colorHex: string;
 }
 
@@ -38,12 +41,27 @@ export const usePiece = defineStore('piece', () => {
   const inHandId = useStorage<string | null>('icy-ribbon.piece', null);
   const piece = ref<Piece | null>(null);
 
+  const mixes = computed(() => piece.value?.mixes ?? []);
+  const readings = computed(() => piece.value?.readings ?? []);
+  const tested = computed(() =>
+    cupStates(mixes.value, readings.value, (mixId) => laidMgOf(piece.value?.events ?? [], mixId)),
+  );
+  /** What all readings of the piece say of its materials. */
+  const belief = computed(() => tested.value.belief);
   const cups = computed<Cup[]>(() =>
-    (piece.value?.mixes ?? []).map((mix) => ({
+    mixes.value.map((mix, index) => ({
       mix,
-      state: cupState(mix, laidMgOf(piece.value?.events ?? [], mix.id)),
+      state: tested.value.states[index]!,
       colorHex: cupColor(mix.ingredients),
     })),
+  );
+  /** What is poured or raced: every cup but the media that only go into others. */
+  const paints = computed(() => cups.value.filter((cup) => cup.mix.role !== 'medium'));
+  /** Still to be weighed in, media that others wait for first. */
+  const toWeigh = computed(() =>
+    cups.value
+      .filter((cup) => cup.state.phase !== 'mixed')
+      .sort((a, b) => Number(b.mix.role === 'medium') - Number(a.mix.role === 'medium')),
   );
   const events = computed(() => standing(piece.value?.events ?? []));
   const layers = computed(() => events.value.filter((event) => event.kind === 'layer'));
@@ -131,8 +149,26 @@ export const usePiece = defineStore('piece', () => {
     replaceMix(await call(api.mixes.add, { params: { id: mixId }, body }));
   }
 
-  async function takeBackAddition(mixId: string, additionId: string): Promise<void> {
-    replaceMix(await call(api.mixes.takeBack, { params: { id: mixId, additionId } }));
+  /** Makes room in a cup for a material its recipe does not have; gives the cup with it. */
+  async function addIngredient(mixId: string, materialId: string): Promise<Mix> {
+    const body = { id: crypto.randomUUID(), materialId };
+    const mix = await call(api.mixes.addIngredient, { params: { id: mixId }, body });
+    replaceMix(mix);
+    return mix;
+  }
+
+  /** Pours some of a medium on the bench into another cup. */
+  async function draw(mixId: string, fromMixId: string, mg: number): Promise<void> {
+    const body = { id: crypto.randomUUID(), fromMixId, mg };
+    const { mix, from } = await call(api.mixes.draw, { params: { id: mixId }, body });
+    replaceMix(from);
+    replaceMix(mix);
+  }
+
+  /** Strikes out an addition; what came from another cup goes back there. */
+  async function takeBackAddition(mixId: string, { id, drawId }: Addition): Promise<void> {
+    replaceMix(await call(api.mixes.takeBack, { params: { id: mixId, additionId: id } }));
+    if (drawId !== null) await reload();
   }
 
   async function setActual(mix: Mix, ingredientId: string, mg: number): Promise<void> {
@@ -161,6 +197,22 @@ export const usePiece = defineStore('piece', () => {
   async function moveOut(mixId: string, kind: MovementCreate['kind'], mg: number): Promise<void> {
     const body = { id: crypto.randomUUID(), kind, mg };
     replaceMix(await call(api.mixes.move, { params: { id: mixId }, body }));
+  }
+
+  function setReadings(next: Reading[]): void {
+    piece.value = { ...current(), readings: next };
+  }
+
+  /** Keeps readings of cups, or all lanes of a race. */
+  async function addReadings(input: readonly ReadingInput[]): Promise<void> {
+    const { id: pieceId } = current();
+    const answer = await call(api.readings.add, { params: { pieceId }, body: { readings: [...input] } });
+    setReadings(answer.readings);
+  }
+
+  async function strikeReading(id: string, struck: boolean): Promise<void> {
+    const answer = await call(api.readings.strike, { params: { id }, body: { struck } });
+    setReadings(answer.readings);
   }
 
   async function log(event: PourEvent): Promise<void> {
@@ -217,6 +269,12 @@ export const usePiece = defineStore('piece', () => {
     inHandId,
     piece,
     cups,
+    belief,
+    readings,
+    addReadings,
+    strikeReading,
+    paints,
+    toWeigh,
     events,
     layers,
     passes,
@@ -230,6 +288,8 @@ export const usePiece = defineStore('piece', () => {
     removeCup,
     restoreCup,
     weighIn,
+    addIngredient,
+    draw,
     takeBackAddition,
     setActual,
     retarget,

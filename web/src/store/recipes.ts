@@ -52,8 +52,10 @@ export const useRecipes = defineStore('recipes', () => {
   return { own, all, find, load, ensure, add, change, remove, restore };
 });
 
-const asRecipe = ({ thinning, restHours, ...recipe }: OwnRecipe): Recipe => ({
+const asRecipe = ({ thinning, restHours, waterLimit, never, ...recipe }: OwnRecipe): Recipe => ({
   ...recipe,
   ...(thinning && { thinning }),
   ...(restHours !== null && { restHours }),
+  ...(waterLimit !== null && { waterLimit }),
+  ...(never && { never }),
 });

@@ -29,6 +29,8 @@ const USUAL_MG: Readonly<Record<CupRole, number>> = {
   color: 40_000,
   pillow: 150_000,
   activator: 15_000,
+  swipe: 20_000,
+  medium: 100_000,
 };
 
 const store = usePiece();

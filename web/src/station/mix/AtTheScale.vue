@@ -55,9 +55,7 @@ const cautions = computed(() => {
   const hazards = kind ? (materialKind(kind).hazards ?? []) : [];
   return hazards.filter((hazard) => hazard !== 'dust').map((hazard) => CAUTIONS[hazard]);
 });
-const nextCup = computed(() =>
-  store.cups.find((each) => each.mix.id !== props.mixId && each.state.phase !== 'mixed'),
-);
+const nextCup = computed(() => store.toWeigh.find((each) => each.mix.id !== props.mixId));
 
 const readingMg = computed(() => scale.reading.value?.mg ?? 0);
 const toGoMg = computed(() => (current.value ? current.value.mg - readingMg.value : 0));
@@ -79,7 +77,7 @@ const pxPerCm = computed(() => {
 function partOf(step: { ingredientId: string }, mg: number): Record<string, number> {
   if (!cup.value || !batch.value || step.ingredientId !== batch.value.id) return { [step.ingredientId]: mg };
   return Object.fromEntries(
-    splitBatch(cup.value.mix, batch.value, Math.round(mg)).map((part) => [part.ingredientId, part.mg]),
+    splitBatch(batch.value, Math.round(mg)).map((part) => [part.ingredientId, part.mg]),
   );
 }
 
@@ -151,11 +149,8 @@ async function keep(mg: number, source: 'typed' | 'scale'): Promise<void> {
   if (!step || !cup.value) return;
   const { mix } = cup.value;
   const medium = batch.value;
-  const parts =
-    medium && step.ingredientId === medium.id
-      ? splitBatch(mix, medium, mg)
-      : [{ ingredientId: step.ingredientId, mg }];
-  for (const part of parts) await store.weighIn(mix.id, part.ingredientId, part.mg, source);
+  if (medium && step.ingredientId === medium.id) await store.draw(mix.id, medium.mixId, mg);
+  else await store.weighIn(mix.id, step.ingredientId, mg, source);
   await scale.tare();
 }
 
@@ -225,20 +220,10 @@ function takeShareOut(): void {
   });
 }
 
-/** Strikes out the last thing weighed in; of a batched medium, all that it brought along. */
+/** Strikes out the last thing weighed in; a medium goes back to its own cup. */
 function takeBack(): void {
-  const additions = cup.value?.mix.additions ?? [];
-  const latest = additions.at(-1);
-  if (!latest) return;
-  const group = batch.value?.ingredientIds.includes(latest.ingredientId)
-    ? batch.value.ingredientIds
-    : [latest.ingredientId];
-  void guarded(async () => {
-    for (const ingredientId of group) {
-      const own = additions.filter((each) => each.ingredientId === ingredientId).at(-1);
-      if (own) await store.takeBackAddition(props.mixId, own.id);
-    }
-  });
+  const latest = cup.value?.mix.additions.at(-1);
+  if (latest) void guarded(() => store.takeBackAddition(props.mixId, latest));
 }
 
 function pourStep(): void {

@@ -11,6 +11,7 @@ import { say, sayProblem } from '../../notice/notices.ts';
 import { usePiece, type Cup } from '../../store/piece.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
+import { driesTo } from './driesTo.ts';
 import { cupCostCents } from './setCheck.ts';
 import { partsWords, ROLE_LABELS } from '../words.ts';
 
@@ -35,6 +36,7 @@ const recipeName = computed(() =>
 const untouched = computed(() => props.cup.state.phase === 'planned');
 const shelf = useShelf();
 const cost = computed(() => cupCostCents(props.cup.mix, shelf.materials));
+const dry = computed(() => driesTo(props.cup.colorHex, props.cup.mix.ingredients, shelf.materials));
 const title = computed(
   () =>
     `${props.cup.mix.name}: ${layers.value
@@ -94,6 +96,9 @@ async function remove(): Promise<void> {
         <template v-if="cup.state.water.level !== 'fine'">, film gets weak</template>
         <template v-if="cost !== undefined">, {{ (cost / 100).toFixed(2) }}</template>
       </p>
+      <p v-if="dry" class="small soft" :title="dry.from">
+        <span class="swatch" :style="{ background: dry.hex }"></span> {{ dry.words }}
+      </p>
       <p v-if="cup.state.film.weak" class="small look" :title="cup.state.film.reason">little binder</p>
       <div class="actions">
         <QuantityField
@@ -146,6 +151,15 @@ h2 {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+}
+
+.swatch {
+  display: inline-block;
+  width: 12px;
+  height: 12px;
+  border: 1px solid var(--ink-soft);
+  border-radius: 50%;
+  vertical-align: -1px;
 }
 
 .small {

@@ -24,7 +24,7 @@ const view = useStorage<'cups' | 'table'>('icy-ribbon.mix-view', 'cups');
 onMounted(() => shelf.ensure().catch(sayProblem));
 
 const totalMg = computed(() => store.cups.reduce((sum, cup) => sum + cup.state.targetMg, 0));
-const toWeigh = computed(() => store.cups.filter((cup) => cup.state.phase !== 'mixed'));
+const toWeigh = computed(() => store.toWeigh);
 const summary = computed(() => {
   const count = store.cups.length;
   if (count === 0) return 'No cups yet';
@@ -37,12 +37,17 @@ function goOn(): void {
   if (next) {
     void router.push({ name: 'scale', params: { pieceId: next.mix.pieceId, mixId: next.mix.id } });
   } else if (store.cups.length > 0 && store.piece) {
-    void router.push({ name: 'pour', params: { pieceId: store.piece.id } });
+    void router.push({ name: 'thickness', params: { pieceId: store.piece.id } });
   }
 }
 
 useShortcuts('Mix', [
-  { keys: ['w'], shown: 'W', does: 'Weigh in the next cup, or pour when all are mixed', run: goOn },
+  {
+    keys: ['w'],
+    shown: 'W',
+    does: 'Weigh in the next cup, or test the thickness when all are mixed',
+    run: goOn,
+  },
   {
     keys: ['v'],
     shown: 'V',
@@ -63,7 +68,7 @@ useShortcuts('Mix', [
         <RadioButton value="table">Table</RadioButton>
       </RadioGroup>
       <Button v-if="store.cups.length > 0" type="primary" @click="goOn">
-        {{ toWeigh.length > 0 ? `Weigh in ${toWeigh[0]?.mix.name}` : 'Pour it' }}
+        {{ toWeigh.length > 0 ? `Weigh in ${toWeigh[0]?.mix.name}` : 'Test the thickness' }}
       </Button>
     </header>
     <SetNotes :cups="store.cups" />

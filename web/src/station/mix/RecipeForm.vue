@@ -37,6 +37,16 @@ const stageOptions = STAGES.map(({ name }) => ({ value: name, label: name }));
 const thinnerOptions = MATERIAL_KINDS.filter(
   (kind) => kind.group === 'thinner' || kind.group === 'medium',
 ).map(({ kind, label }) => ({ value: kind, label }));
+const paintKinds = MATERIAL_KINDS.filter((kind) => kind.group === 'paint').map(({ kind, label }) => ({
+  value: kind,
+  label,
+}));
+const asPercent = (share: number | null | undefined) => (typeof share === 'number' ? share * 100 : null);
+
+function refuse(kinds: MaterialKind[]): void {
+  change({ never: kinds.length > 0 ? { kinds, because: draft.value.never?.because ?? '' } : null });
+}
+
 const optionsOf = (labels: Readonly<Record<string, string>>) =>
   Object.entries(labels).map(([value, label]) => ({ value, label }));
 
@@ -147,6 +157,39 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
         :digits="0"
         @update:model-value="change({ restHours: $event })"
       />
+    </div>
+    <div class="row">
+      <NumberField
+        :model-value="asPercent(draft.waterLimit)"
+        label="Water it bears at most"
+        unit="%"
+        :digits="1"
+        hint="Empty: the paint’s own limit."
+        :error="messageAt(problem, 'waterLimit')"
+        @update:model-value="change({ waterLimit: $event === null ? null : $event / 100 })"
+      />
+      <FieldRow label="Not to be made from" for="recipe-never">
+        <Select
+          id="recipe-never"
+          mode="multiple"
+          :value="draft.never?.kinds ?? []"
+          :options="paintKinds"
+          option-filter-prop="label"
+          @update:value="refuse($event as MaterialKind[])"
+        />
+      </FieldRow>
+      <FieldRow
+        v-if="draft.never"
+        label="because"
+        for="recipe-because"
+        :error="messageAt(problem, 'never.because')"
+      >
+        <Input
+          id="recipe-because"
+          :value="draft.never.because"
+          @update:value="change({ never: { kinds: draft.never!.kinds, because: $event } })"
+        />
+      </FieldRow>
     </div>
     <FieldRow label="Good for" for="recipe-good">
       <Textarea

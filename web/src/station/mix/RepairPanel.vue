@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { colorDifference, cupColor } from '@icy-ribbon/core/color';
 import { cupState, type OverPour } from '@icy-ribbon/core/mix';
 import { toG } from '@icy-ribbon/core/unit';
 import { stageOf } from '@icy-ribbon/core/thickness';
@@ -9,6 +10,9 @@ import type { Cup } from '../../store/piece.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
 import { partsWords } from '../words.ts';
+
+/** Smaller differences are not seen side by side (CIEDE2000; common practice). */
+const VISIBLE_DE = 1;
 
 const props = defineProps<{ cup: Cup; over: OverPour }>();
 const emit = defineEmits<{ bringUp: []; keep: []; takeOut: [] }>();
@@ -40,6 +44,17 @@ const short = computed(() =>
     return onShelf && onShelf.stockMg !== null && onShelf.stockMg - onShelf.usedMg < mg;
   }),
 );
+
+/** The color with these amounts in it, and how far it is from the planned one. */
+function colorOutcome(targetsMg: readonly number[]): { hex: string; words: string } {
+  const hex = cupColor(
+    props.cup.mix.ingredients.map((each, index) => ({ ...each, targetMg: targetsMg[index] ?? 0 })),
+  );
+  const de = colorDifference(hex, props.cup.colorHex);
+  return { hex, words: de < VISIBLE_DE ? 'the color stays' : `the color moves by ΔE ${de.toFixed(1)}` };
+}
+
+const kept = computed(() => colorOutcome(props.over.keep.targetsMg));
 
 /** The cup as it would come out with these amounts in it. */
 function outcome(targetsMg: readonly number[]): string {
@@ -81,7 +96,10 @@ function outcome(targetsMg: readonly number[]): string {
       </li>
       <li>
         <Button @click="emit('keep')">Keep it so</Button>
-        <p>Then the cup comes out as {{ outcome(over.keep.targetsMg) }}.</p>
+        <p>
+          Then the cup comes out as {{ outcome(over.keep.targetsMg) }};
+          <span class="swatch" :style="{ background: kept.hex }"></span> {{ kept.words }}.
+        </p>
       </li>
       <li>
         <Button @click="emit('takeOut')">Take a share out</Button>
@@ -111,6 +129,14 @@ ol {
   margin: 8px 0 0;
   padding: 0;
   list-style: none;
+}
+
+.swatch {
+  display: inline-block;
+  width: 14px;
+  height: 14px;
+  vertical-align: -2px;
+  border: 1px solid var(--ink-soft);
 }
 
 li {

@@ -2,18 +2,22 @@
 import { materialKind } from '@icy-ribbon/core/material';
 import { batchesOf } from '@icy-ribbon/core/recipe';
 import { toG, toMg } from '@icy-ribbon/core/unit';
+import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import type { Cup } from '../../store/piece.ts';
-import { useBatches } from '../../store/batches.ts';
+import { sayProblem } from '../../notice/notices.ts';
+import { usePiece, type Cup } from '../../store/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
 import { shortMaterials } from './setCheck.ts';
 
+/** What stays on the walls of the cup a medium is made in. */
+const SPARE_SHARE = 0.03;
+
 /** What concerns the set as a whole: media to make first, and what the shelf has too little of. */
 const props = defineProps<{ cups: readonly Cup[] }>();
 
-const made = useBatches();
+const store = usePiece();
 const recipes = useRecipes();
 const shelf = useShelf();
 const units = useUnits();
@@ -21,7 +25,7 @@ const units = useUnits();
 const batches = computed(() =>
   batchesOf(
     props.cups
-      .filter((cup) => cup.state.phase !== 'mixed')
+      .filter((cup) => cup.state.phase === 'planned' && cup.mix.role !== 'medium')
       .flatMap(({ mix, state }) => {
         const recipe = recipes.find(mix.recipe.id);
         return recipe ? [{ name: mix.name, recipe, massG: toG(state.targetMg) }] : [];
@@ -32,10 +36,15 @@ const batches = computed(() =>
         source.kind === 'material' ? materialKind(source.material).densityGPerMl : undefined,
     },
   )
-    .filter((batch) => batch.forCups.length > 1)
+    .filter(
+      (batch) =>
+        batch.forCups.length > 1 &&
+        !props.cups.some((cup) => cup.mix.role === 'medium' && cup.mix.recipe.id === batch.recipeId),
+    )
     .map((batch) => ({
       id: batch.recipeId,
-      words: `Make ${units.show('mass', toMg(batch.massG))} ${batch.name.toLowerCase()} first, for ${batch.forCups.join(', ')}: ${batch.parts
+      totalMg: Math.ceil((toMg(batch.massG) * (1 + SPARE_SHARE)) / 100) * 100,
+      words: `Shared: ${units.show('mass', toMg(batch.massG))} ${batch.name.toLowerCase()} for ${batch.forCups.join(', ')}: ${batch.parts
         .map((part) => {
           const name =
             part.of.kind === 'material' ? materialKind(part.of.material).label.toLowerCase() : 'paint';
@@ -44,6 +53,16 @@ const batches = computed(() =>
         .join(' and ')}.`,
     })),
 );
+
+/** Puts a shared medium on the bench as a cup of its own, with a little to spare for what stays on the walls. */
+async function makeFirst(recipeId: string, totalMg: number): Promise<void> {
+  try {
+    await store.addCup({ role: 'medium', recipeId, totalMg });
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
 const short = computed(() => shortMaterials(props.cups, shelf.materials));
 </script>
 
@@ -51,14 +70,9 @@ const short = computed(() => shortMaterials(props.cups, shelf.materials));
   <ul v-if="batches.length > 0 || short.length > 0">
     <li v-for="batch in batches" :key="batch.id">
       {{ batch.words }}
-      <label>
-        <input
-          type="checkbox"
-          :checked="made.made.includes(batch.id)"
-          @change="made.setMade(batch.id, ($event.target as HTMLInputElement).checked)"
-        />
-        It is made: pour it as one
-      </label>
+      <Button type="link" size="small" @click="makeFirst(batch.id, batch.totalMg)">
+        Make it first, as one cup
+      </Button>
     </li>
     <li v-for="each in short" :key="each.name" class="look">
       {{ each.name }} runs out: this set needs {{ units.show('mass', each.needMg) }},
@@ -68,11 +82,6 @@ const short = computed(() => shortMaterials(props.cups, shelf.materials));
 </template>
 
 <style scoped>
-label {
-  margin-left: 12px;
-  white-space: nowrap;
-}
-
 ul {
   margin: 0;
   padding: 0 24px 6px;

@@ -14,6 +14,8 @@ export const emptyRecipe = (): RecipeInput => ({
   trouble: '',
   thinning: null,
   restHours: null,
+  waterLimit: null,
+  never: null,
 });
 
 /** A recipe of one's own that begins as another one is. */
@@ -26,6 +28,8 @@ export const copyOf = (recipe: Recipe): RecipeInput => ({
   trouble: recipe.trouble,
   thinning: recipe.thinning ?? null,
   restHours: recipe.restHours ?? null,
+  waterLimit: recipe.waterLimit ?? null,
+  never: recipe.never ? { kinds: [...recipe.never.kinds], because: recipe.never.because } : null,
 });
 
 /** A part's source as one word for a drop-down list, and back. */

@@ -1,7 +1,6 @@
 import { thinningStep, type WeighingStep } from '@icy-ribbon/core/mix';
 import { computed, ref, watch, type Ref } from 'vue';
-import { useBatches } from '../../store/batches.ts';
-import type { Cup } from '../../store/piece.ts';
+import { usePiece, type Cup } from '../../store/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { batchedMedium, stepsWithBatch } from './batchSteps.ts';
 
@@ -16,7 +15,7 @@ export type ScaleStep = Omit<WeighingStep, 'portion'> & {
  */
 export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
   const recipes = useRecipes();
-  const batches = useBatches();
+  const store = usePiece();
   const skipped = ref<ReadonlySet<string>>(new Set());
   const isRight = ref(false);
 
@@ -28,7 +27,7 @@ export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
     },
   );
 
-  const batch = computed(() => cup.value && batchedMedium(cup.value.mix, recipes.find, batches.made));
+  const batch = computed(() => cup.value && batchedMedium(cup.value.mix, recipes.find, store.cups));
 
   const open = computed<ScaleStep[]>(() => {
     if (!cup.value) return [];

@@ -12,7 +12,11 @@ const cup = (
       material: { materialId, kind },
     })),
   } as never,
-  state: { actualIngredientMg: parts.map(([, , inMg]) => inMg) },
+  state: {
+    actualIngredientMg: parts.map(([, , inMg]) => inMg),
+    actualMg: parts.reduce((sum, [, , inMg]) => sum + inMg, 0),
+    leftMg: parts.reduce((sum, [, , inMg]) => sum + inMg, 0),
+  },
 });
 
 it('says before mixing what will not reach, over all cups of the set and what was used since counting', () => {
@@ -36,4 +40,12 @@ it('a cup costs its grams of each pack; water is free', () => {
   ];
   expect(cupCostCents(mix, priced)).toBeCloseTo(150 + 30, 9);
   expect(cupCostCents(mix, [priced[0]!])).toBeUndefined();
+});
+
+it('what is left of a medium made for the set is there already', () => {
+  const medium = cup(['base', 60_000, 60_000]);
+  const made = { ...medium, mix: { ...(medium.mix as object), role: 'medium' } as never };
+  const colors = cup(['base', 70_000, 0]);
+  const counted = [shelf('base', { stockMg: 60_000, usedMg: 60_000 })];
+  expect(shortMaterials([colors, made], counted)).toEqual([{ name: 'base', needMg: 10_000, leftMg: 0 }]);
 });

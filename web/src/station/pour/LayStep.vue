@@ -18,7 +18,7 @@ const mg = ref<number | null>(null);
 const problem = ref<unknown>(null);
 const busy = ref(false);
 
-const withPaint = computed(() => store.cups.filter((cup) => cup.state.leftMg > 0));
+const withPaint = computed(() => store.paints.filter((cup) => cup.state.leftMg > 0));
 const laidIds = computed(() => new Set(store.layers.map((layer) => layer.data.mixId)));
 const suggested = computed(() => withPaint.value.find((cup) => !laidIds.value.has(cup.mix.id)));
 const chosen = computed(

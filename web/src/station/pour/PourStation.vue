@@ -18,7 +18,7 @@ const mode = ref<'lay' | 'blow'>(store.passes.length > 0 || nothingToLay() ? 'bl
 const draft = ref<PassDraft>(newPass(store.passes.at(-1)?.data));
 
 function nothingToLay(): boolean {
-  return store.cups.length > 0 && store.cups.every((cup) => cup.state.leftMg === 0 || isLaid(cup.mix.id));
+  return store.paints.length > 0 && store.paints.every((cup) => cup.state.leftMg === 0 || isLaid(cup.mix.id));
 }
 
 function isLaid(mixId: string): boolean {

@@ -292,8 +292,16 @@ function stock(material: ShelvedMaterial): string {
         <span class="trust">{{ record.densityTrust }}</span> {{ record.densityGPerMl.toFixed(3) }}
       </template>
       <template v-else-if="column.key === 'viscosity'">
-        <span class="trust">{{ record.viscosityTrust }}, {{ stageOf(record.viscosityPaS).name }}</span>
-        {{ Number(record.viscosityPaS.toPrecision(3)) }}
+        <span
+          class="trust"
+          :title="record.learned ? `Learned from ${record.learned.readings} readings of its cups` : undefined"
+        >
+          {{ record.learned ? 'learned' : record.viscosityTrust }},
+          {{ stageOf(record.learned?.viscosityPaS ?? record.viscosityPaS).name }}
+        </span>
+        {{
+          Number((record.learned?.viscosityPaS ?? record.viscosityPaS).toPrecision(record.learned ? 2 : 3))
+        }}
       </template>
       <template v-else-if="column.key === 'stock'">{{ stock(record as ShelvedMaterial) }}</template>
       <template v-else-if="column.key === 'price'">

@@ -1,0 +1,132 @@
+import { DRAIN_CUP_NAMES } from '@icy-ribbon/core/reading';
+import { STAGES } from '@icy-ribbon/core/thickness';
+import { z } from 'zod';
+import { idSchema, massMgSchema, nameSchema, recordFields, timestampSchema } from './common.ts';
+
+const secondsSchema = z
+  .number('Give the seconds.')
+  .positive('Give the seconds, above 0.')
+  .max(3600, 'That is more than an hour: check the seconds.');
+const calibratedSchema = z.object({ ln: z.number(), sdLn: z.number().positive() });
+const viscosityPaSSchema = z
+  .number('Give the viscosity in Pa·s.')
+  .positive('The viscosity must be above 0.')
+  .max(10_000, 'The viscosity is in Pa·s; glycerine is about 1.4.');
+const densitySchema = z
+  .number('Give the density in g/ml.')
+  .min(0.5, 'The density is in g/ml; paint lies between 0.9 and 2.')
+  .max(5, 'The density is in g/ml; paint lies between 0.9 and 2.');
+export const roomTemperatureSchema = z
+  .number('Give the room temperature.')
+  .min(-10, 'Too cold to pour.')
+  .max(50, 'Too hot to pour.');
+
+/** What was read, as it was read. */
+export const measureSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('words'), stage: z.enum(STAGES.map((stage) => stage.name)) }),
+  z.object({
+    kind: z.literal('mound'),
+    seconds: secondsSchema,
+    /** ln of Pa.s for each second the mound lasts, where it was calibrated. */
+    constant: calibratedSchema.nullable(),
+  }),
+  z.object({
+    kind: z.literal('drain-cup'),
+    cup: z.enum([...DRAIN_CUP_NAMES, 'own'], 'Choose the cup.'),
+    /** The formula nu = a t - b / t of a cup of one's own, as it was calibrated then. */
+    own: z
+      .object({
+        name: nameSchema,
+        a: z.number().positive(),
+        b: z.number().min(0),
+        sdLn: z.number().positive(),
+      })
+      .nullable(),
+    seconds: secondsSchema,
+    densityGPerMl: densitySchema,
+  }),
+  z.object({
+    kind: z.literal('race'),
+    by: z.enum(['time', 'length']),
+    /** Seconds to the line, or mm run. */
+    value: z.number('Stop the lane, or give its run length.').positive('A lane must have run.').max(10_000),
+    liquid: z
+      .object({ name: nameSchema, viscosityPaS: viscosityPaSSchema, sdLn: z.number().positive() })
+      .nullable(),
+    card: calibratedSchema.nullable(),
+  }),
+]);
+
+/** One reading of thickness; struck out, it stays on record but no longer counts. */
+export const readingSchema = z.object({
+  id: idSchema,
+  /** Null for the lane of a reference liquid. */
+  mixId: idSchema.nullable(),
+  raceId: idSchema.nullable(),
+  at: timestampSchema,
+  temperatureC: roomTemperatureSchema.nullable(),
+  /** What the cup held then. */
+  contents: z.array(z.object({ ingredientId: idSchema, mg: massMgSchema })),
+  measure: measureSchema,
+  struck: z.boolean(),
+});
+
+/** One reading, or all lanes of a race. */
+export const readingsCreateSchema = z.object({
+  readings: z
+    .array(
+      z.object({
+        id: idSchema,
+        mixId: idSchema.nullable(),
+        raceId: idSchema.nullable(),
+        temperatureC: roomTemperatureSchema.nullable(),
+        measure: measureSchema,
+      }),
+    )
+    .min(1, 'There is nothing to keep.')
+    .max(6, 'A card has at most six lanes.'),
+});
+
+export const referenceLiquidSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('glycerine'),
+    massFraction: z
+      .number('Give the share of glycerine.')
+      .min(0, 'The share lies between 0 and 100 %.')
+      .max(1, 'The share lies between 0 and 100 %.'),
+    temperatureC: z.number('Give its temperature.').min(0, 'The formula holds from 0 °C.').max(100),
+  }),
+  z.object({
+    kind: z.literal('known'),
+    name: nameSchema,
+    viscosityPaS: viscosityPaSSchema,
+    densityGPerMl: densitySchema,
+  }),
+]);
+
+export const CALIBRATION_KINDS = ['card', 'mound', 'drain-cup'] as const;
+
+/** What reference liquids did on a card, as a mound or in a cup with a hole; the constant is computed from it. */
+export const calibrationSchema = z.object({
+  ...recordFields,
+  kind: z.enum(CALIBRATION_KINDS),
+  name: nameSchema,
+  points: z.array(z.object({ liquid: referenceLiquidSchema, seconds: secondsSchema })).min(1),
+});
+
+export const calibrationCreateSchema = z.object({
+  id: idSchema.optional(),
+  kind: z.enum(CALIBRATION_KINDS),
+  name: nameSchema,
+  points: z
+    .array(z.object({ liquid: referenceLiquidSchema, seconds: secondsSchema }))
+    .min(1, 'Time at least one reference liquid.')
+    .max(30),
+});
+
+export type Reading = z.output<typeof readingSchema>;
+export type ReadingInput = z.input<typeof readingsCreateSchema>['readings'][number];
+export type ReadingsCreate = z.output<typeof readingsCreateSchema>;
+export type Calibration = z.output<typeof calibrationSchema>;
+export type CalibrationCreate = z.output<typeof calibrationCreateSchema>;
+export type CalibrationKind = (typeof CALIBRATION_KINDS)[number];

@@ -1,0 +1,1 @@
+export { thinCup, thinMany, type Manner, type Thinned } from './artist.ts';

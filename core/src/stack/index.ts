@@ -1,0 +1,1 @@
+export { stackForecast, type InterfaceForecast } from './forecast.ts';

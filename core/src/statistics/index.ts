@@ -1,0 +1,2 @@
+export { leastSquares, type LeastSquares } from './leastSquares.ts';
+export { normalBelow } from './normal.ts';

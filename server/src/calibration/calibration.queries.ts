@@ -1,0 +1,39 @@
+import { randomUUID } from 'node:crypto';
+import type { Calibration, CalibrationCreate } from '@icy-ribbon/contract';
+import { calibrateConstant, calibrateDrainCup } from '@icy-ribbon/core/reading';
+import type { Selectable } from 'kysely';
+import { newRecord, timestamp, type Reader, type Writer } from '../db/record.ts';
+import type { CalibrationTable } from '../db/schema.ts';
+
+const toCalibration = ({ points, ...row }: Selectable<CalibrationTable>): Calibration =>
+  ({ ...row, points: JSON.parse(points) as unknown }) as Calibration;
+
+/** The newest first. */
+export async function listCalibrations(db: Reader): Promise<Calibration[]> {
+  const rows = await db
+    .selectFrom('calibration')
+    .selectAll()
+    .where('deletedAt', 'is', null)
+    .orderBy('createdAt', 'desc')
+    .execute();
+  return rows.map(toCalibration);
+}
+
+export async function findCalibration(db: Reader, id: string): Promise<Calibration | undefined> {
+  const row = await db.selectFrom('calibration').selectAll().where('id', '=', id).executeTakeFirst();
+  return row && toCalibration(row);
+}
+
+/** @throws InputError naming the point from which no constant can be computed */
+export async function createCalibration(trx: Writer, input: CalibrationCreate): Promise<Calibration> {
+  const { id = randomUUID(), kind, name, points } = input;
+  const existing = await findCalibration(trx, id);
+  if (existing) return existing;
+  if (kind === 'drain-cup') calibrateDrainCup(points);
+  else calibrateConstant(kind, points);
+  await trx
+    .insertInto('calibration')
+    .values({ ...newRecord(id, timestamp()), kind, name, points: JSON.stringify(points) })
+    .execute();
+  return (await findCalibration(trx, id))!;
+}

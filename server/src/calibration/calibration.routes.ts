@@ -1,0 +1,19 @@
+import { api } from '@icy-ribbon/contract';
+import type { Router } from 'express';
+import type { Db } from '../db/open.ts';
+import { setDeleted, timestamp } from '../db/record.ts';
+import { route } from '../http/route.ts';
+import { createCalibration, findCalibration, listCalibrations } from './calibration.queries.ts';
+
+export function calibrationRoutes(router: Router, db: Db): void {
+  route(router, api.calibrations.list, async () => ({ items: await listCalibrations(db) }));
+  route(router, api.calibrations.create, ({ body }) =>
+    db.transaction().execute((trx) => createCalibration(trx, body)),
+  );
+  route(router, api.calibrations.remove, ({ params: { id }, query: { version } }) =>
+    setDeleted(db, 'calibration', { id, version }, timestamp(), (trx) => findCalibration(trx, id)),
+  );
+  route(router, api.calibrations.restore, ({ params: { id }, body: { version } }) =>
+    setDeleted(db, 'calibration', { id, version }, null, (trx) => findCalibration(trx, id)),
+  );
+}

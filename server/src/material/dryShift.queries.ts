@@ -1,0 +1,40 @@
+import type { MaterialSnapshot, ShelvedMaterial } from '@icy-ribbon/contract';
+import { colorShift, cupColor, meanShift, type ColorShift } from '@icy-ribbon/core/color';
+import { isPaint } from '@icy-ribbon/core/material';
+import type { Reader } from '../db/record.ts';
+
+type DryShift = NonNullable<ShelvedMaterial['dryShift']>;
+
+/** How each paint's mixes moved while they dried, from the mixes whose dry color was seen. */
+export async function dryShifts(db: Reader): Promise<Map<string, DryShift>> {
+  const rows = await db
+    .selectFrom('mix')
+    .innerJoin('mixIngredient', 'mixIngredient.mixId', 'mix.id')
+    .select(['mix.id', 'mix.dryColorHex', 'mixIngredient.targetMg', 'mixIngredient.materialSnapshot'])
+    .where('mix.dryColorHex', 'is not', null)
+    .where('mix.deletedAt', 'is', null)
+    .execute();
+  const cups = new Map<string, { dry: string; parts: { targetMg: number; material: MaterialSnapshot }[] }>();
+  for (const row of rows) {
+    const cup = cups.get(row.id) ?? { dry: row.dryColorHex ?? '', parts: [] };
+    cup.parts.push({
+      targetMg: row.targetMg,
+      material: JSON.parse(row.materialSnapshot) as MaterialSnapshot,
+    });
+    cups.set(row.id, cup);
+  }
+  const seen = new Map<string, ColorShift[]>();
+  for (const { dry, parts } of cups.values()) {
+    const shift = colorShift(cupColor(parts), dry);
+    for (const { material, targetMg } of parts) {
+      if (!isPaint(material.kind) || targetMg === 0) continue;
+      seen.set(material.materialId, [...(seen.get(material.materialId) ?? []), shift]);
+    }
+  }
+  const shifts = new Map<string, DryShift>();
+  for (const [id, all] of seen) {
+    const mean = meanShift(all);
+    if (mean) shifts.set(id, { ...mean, mixes: all.length });
+  }
+  return shifts;
+}

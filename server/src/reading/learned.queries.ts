@@ -1,0 +1,59 @@
+import type { MaterialSnapshot } from '@icy-ribbon/contract';
+import { learnedMaterials, type LearnCup, type LearnedThickness } from '@icy-ribbon/core/learn';
+import type { Reader } from '../db/record.ts';
+import { readingsOf } from './reading.queries.ts';
+
+/**
+ * What readings of all pieces but one taught about each material. Each is learned anew from its entry on
+ * the shelf, so that nothing counts twice.
+ *
+ * @param exceptPieceId the piece whose own readings are reckoned with its cups
+ */
+export async function learnedFromReadings(
+  db: Reader,
+  exceptPieceId: string | null = null,
+): Promise<Map<string, LearnedThickness>> {
+  const pieces = await db
+    .selectFrom('reading')
+    .innerJoin('piece', 'piece.id', 'reading.pieceId')
+    .select('reading.pieceId')
+    .distinct()
+    .where('piece.deletedAt', 'is', null)
+    .where('reading.struckAt', 'is', null)
+    .execute();
+  const pieceIds = pieces.map((row) => row.pieceId).filter((id) => id !== exceptPieceId);
+  if (pieceIds.length === 0) return new Map();
+  const readings = await readingsOf(db, pieceIds);
+  const mixIds = [...new Set(readings.flatMap((reading) => reading.mixId ?? []))];
+  return learnedMaterials(await cupsOf(db, mixIds), readings);
+}
+
+/** Cups with their materials as the shelf has them now, before anything was learned. */
+async function cupsOf(db: Reader, mixIds: readonly string[]): Promise<LearnCup[]> {
+  if (mixIds.length === 0) return [];
+  const rows = await db
+    .selectFrom('mixIngredient')
+    .innerJoin('material', 'material.id', 'mixIngredient.materialId')
+    .select([
+      'mixIngredient.id',
+      'mixIngredient.mixId',
+      'material.id as materialId',
+      'material.kind',
+      'material.viscosityPaS',
+      'material.viscosityTrust',
+    ])
+    .where('mixIngredient.mixId', 'in', mixIds)
+    .orderBy('mixIngredient.position')
+    .execute();
+  const cups = new Map<string, LearnCup['ingredients'][number][]>();
+  for (const { id, mixId, ...material } of rows) {
+    const ingredient = {
+      id,
+      material: material as Pick<MaterialSnapshot, 'materialId' | 'kind'> & LearnedEntry,
+    };
+    cups.set(mixId, [...(cups.get(mixId) ?? []), ingredient]);
+  }
+  return [...cups].map(([id, ingredients]) => ({ id, ingredients }));
+}
+
+type LearnedEntry = Pick<MaterialSnapshot, 'viscosityPaS' | 'viscosityTrust'>;

@@ -1,0 +1,143 @@
+import type { Reading, ReadingsCreate } from '@icy-ribbon/contract';
+import { cupState } from '@icy-ribbon/core/mix';
+import type { Selectable } from 'kysely';
+import { found, timestamp, type Reader, type Writer } from '../db/record.ts';
+import type { ReadingTable } from '../db/schema.ts';
+import { unfit } from '../http/problem.ts';
+import { findMix } from '../mix/mix.queries.ts';
+
+const toReading = ({
+  id,
+  pieceId,
+  mixId,
+  raceId,
+  at,
+  temperatureC,
+  ...row
+}: Selectable<ReadingTable>): Reading & { pieceId: string } => ({
+  id,
+  pieceId,
+  mixId,
+  raceId,
+  at,
+  temperatureC,
+  contents: JSON.parse(row.contents) as Reading['contents'],
+  measure: JSON.parse(row.measure) as Reading['measure'],
+  struck: row.struckAt !== null,
+});
+
+/** The readings of some pieces in the order they were taken, struck ones too. */
+export async function readingsOf(
+  db: Reader,
+  pieceIds: readonly string[],
+): Promise<(Reading & { pieceId: string })[]> {
+  const rows = await db
+    .selectFrom('reading')
+    .selectAll()
+    .where('pieceId', 'in', pieceIds)
+    .orderBy('seq')
+    .execute();
+  return rows.map(toReading);
+}
+
+/**
+ * Keeps readings of a piece's cups, each with what its cup held. The same reading sent again changes
+ * nothing.
+ *
+ * @throws HttpProblem 422 naming the reading that does not fit
+ */
+export async function addReadings(
+  trx: Writer,
+  pieceId: string,
+  { readings }: ReadingsCreate,
+): Promise<Reading[]> {
+  found(
+    await trx
+      .selectFrom('piece')
+      .select('id')
+      .where('id', '=', pieceId)
+      .where('deletedAt', 'is', null)
+      .executeTakeFirst(),
+    'piece',
+  );
+  const at = timestamp();
+  for (const [index, reading] of readings.entries()) {
+    const known = await trx
+      .selectFrom('reading')
+      .select('id')
+      .where('id', '=', reading.id)
+      .executeTakeFirst();
+    if (known) continue;
+    requireFitting(reading, index);
+    const contents = reading.mixId === null ? [] : await contentsNow(trx, pieceId, reading.mixId, index);
+    await insertReading(trx, pieceId, { ...reading, at, contents, struck: false });
+  }
+  return strip(await readingsOf(trx, [pieceId]));
+}
+
+function requireFitting({ mixId, raceId, measure }: ReadingsCreate['readings'][number], index: number): void {
+  const isRace = measure.kind === 'race';
+  if (isRace !== (raceId !== null)) {
+    throw unfit(`readings.${index}.raceId`, 'A lane belongs to a race, any other reading does not.');
+  }
+  if ((mixId === null) !== (isRace && measure.liquid !== null)) {
+    throw unfit(`readings.${index}.mixId`, 'Say which cup was read.');
+  }
+  if (measure.kind === 'drain-cup' && (measure.cup === 'own') !== (measure.own !== null)) {
+    throw unfit(`readings.${index}.measure.cup`, 'Choose the cup, or calibrate your own first.');
+  }
+}
+
+/** What a cup holds now; a cup that was never weighed in is taken as planned. */
+async function contentsNow(
+  trx: Writer,
+  pieceId: string,
+  mixId: string,
+  index: number,
+): Promise<Reading['contents']> {
+  const mix = await findMix(trx, mixId);
+  if (!mix || mix.pieceId !== pieceId || mix.deletedAt !== null) {
+    throw unfit(`readings.${index}.mixId`, 'This cup is not on the bench any more.');
+  }
+  const { shownIngredientMg } = cupState(mix);
+  return mix.ingredients.map((each, at) => ({ ingredientId: each.id, mg: shownIngredientMg[at] ?? 0 }));
+}
+
+export async function insertReading(
+  trx: Writer,
+  pieceId: string,
+  { contents, measure, struck, ...reading }: Reading,
+): Promise<void> {
+  await trx
+    .insertInto('reading')
+    .values({
+      ...reading,
+      pieceId,
+      contents: JSON.stringify(contents),
+      measure: JSON.stringify(measure),
+      struckAt: struck ? reading.at : null,
+    })
+    .execute();
+}
+
+/** Strikes a reading out or lets it count again; all readings of its piece come back. */
+export async function strikeReading(trx: Writer, id: string, struck: boolean): Promise<Reading[]> {
+  const row = found(
+    await trx.selectFrom('reading').select(['pieceId', 'struckAt']).where('id', '=', id).executeTakeFirst(),
+    'reading',
+  );
+  if ((row.struckAt !== null) !== struck) {
+    await trx
+      .updateTable('reading')
+      .set({ struckAt: struck ? timestamp() : null })
+      .where('id', '=', id)
+      .execute();
+  }
+  return strip(await readingsOf(trx, [row.pieceId]));
+}
+
+const strip = (readings: (Reading & { pieceId: string })[]): Reading[] =>
+  readings.map(({ pieceId, ...reading }) => {
+    void pieceId;
+    return reading;
+  });

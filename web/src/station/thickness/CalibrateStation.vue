@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import type { Calibration, CalibrationKind } from '@icy-ribbon/contract';
+import { InputError } from '@icy-ribbon/core/error';
+import { calibrateConstant, calibrateDrainCup, referenceProperties } from '@icy-ribbon/core/reading';
+import { Button, Input, RadioButton, RadioGroup } from 'ant-design-vue';
+import { computed, onMounted, reactive, ref } from 'vue';
+import BareSelect from '../../field/BareSelect.vue';
+import ComputedFrom from '../../field/ComputedFrom.vue';
+import FieldRow from '../../field/FieldRow.vue';
+import NumberField from '../../field/NumberField.vue';
+import QuantityField from '../../field/QuantityField.vue';
+import { say, sayProblem } from '../../notice/notices.ts';
+import { useShortcuts } from '../../shortcut/shortcuts.ts';
+import { useCalibrations } from '../../store/calibrations.ts';
+import { dateWords } from '../words.ts';
+import { emptyPoint, pointOf, type PointDraft } from './liquidDraft.ts';
+import { useStopwatch } from './stopwatch.ts';
+import { paS, spreadWords } from './thicknessWords.ts';
+import { useRoom } from './useRoom.ts';
+
+const calibrations = useCalibrations();
+const room = useRoom();
+const kind = ref<CalibrationKind>('card');
+const name = ref('');
+const points = reactive<PointDraft[]>([emptyPoint(room.value)]);
+const timed = ref(0);
+const busy = ref(false);
+const watch = useStopwatch((seconds) => {
+  const point = points[timed.value];
+  if (point) point.seconds = Math.round(seconds * 10) / 10;
+});
+
+onMounted(() => calibrations.ensure().catch(sayProblem));
+
+const KINDS = [
+  {
+    value: 'card',
+    label: 'Card',
+    what: 'Seconds from tipping the card to the line, always with the same dot and tilt.',
+  },
+  { value: 'mound', label: 'Mound', what: 'Seconds until a mound of the reference is gone.' },
+  {
+    value: 'drain-cup',
+    label: 'Cup with a hole',
+    what: 'Seconds until the stream breaks. Two liquids that differ tell more than one.',
+  },
+] as const;
+const LIQUIDS = [
+  { value: 'glycerine', label: 'glycerine and water' },
+  { value: 'known', label: 'another known liquid' },
+];
+
+const whole = computed(() => points.map(pointOf));
+const ready = computed(() => whole.value.filter((each) => each !== undefined));
+
+/** What a calibration comes to, in words. */
+function resultWords(of: CalibrationKind, given: Calibration['points']): string {
+  try {
+    if (of === 'drain-cup') {
+      const { a, b, sdLn } = calibrateDrainCup(given);
+      return `nu = ${a.toPrecision(3)} t${b > 0 ? ` - ${b.toPrecision(3)} / t` : ''} mm²/s, ${spreadWords(sdLn)}`;
+    }
+    const { ln, sdLn } = calibrateConstant(of, given);
+    return `${Math.exp(ln).toPrecision(3)} Pa·s for each second, ${spreadWords(sdLn)}`;
+  } catch (error) {
+    if (error instanceof InputError) return error.message;
+    throw error;
+  }
+}
+
+const viscosityOf = (draft: PointDraft): string => {
+  const point = pointOf({ ...draft, seconds: 1 });
+  return point ? paS(referenceProperties(point.liquid).viscosityPaS) : '';
+};
+
+async function keep(): Promise<void> {
+  if (busy.value) return;
+  if (ready.value.length < points.length) {
+    say('Fill in each liquid and its seconds, or drop the line.');
+    return;
+  }
+  busy.value = true;
+  try {
+    await calibrations.add({ kind: kind.value, name: name.value, points: ready.value });
+    say('Kept. Readings from now on can use it.');
+    points.splice(0, points.length, emptyPoint(room.value));
+    name.value = '';
+  } catch (error) {
+    sayProblem(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+async function remove(calibration: Calibration): Promise<void> {
+  try {
+    const removed = await calibrations.remove(calibration);
+    say(`"${removed.name}" is gone.`, () => calibrations.restore(removed).catch(sayProblem));
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+function clock(index: number): void {
+  timed.value = index;
+  watch.toggle();
+}
+
+useShortcuts('Calibrate', [
+  {
+    keys: [' '],
+    shown: 'Space',
+    does: 'Start or stop the clock of the last line',
+    run: () => clock(points.length - 1),
+  },
+]);
+</script>
+
+<template>
+  <main>
+    <header>
+      <h1>Calibrate</h1>
+      <RadioGroup v-model:value="kind" name="calibration-kind" aria-label="What is calibrated">
+        <RadioButton v-for="each in KINDS" :key="each.value" :value="each.value">{{
+          each.label
+        }}</RadioButton>
+      </RadioGroup>
+      <p class="soft">{{ KINDS.find((each) => each.value === kind)?.what }}</p>
+    </header>
+    <form @submit.prevent="keep">
+      <FieldRow label="Name" for="calibration-name">
+        <Input id="calibration-name" v-model:value="name" placeholder="blue card, 30 degrees" />
+      </FieldRow>
+      <div v-for="(point, index) in points" :key="index" class="point">
+        <BareSelect v-model:value="point.kind" :label="`Liquid ${index + 1}`" :options="LIQUIDS" />
+        <template v-if="point.kind === 'glycerine'">
+          <NumberField v-model="point.percent" label="Glycerine, by weight" unit="%" :digits="1" />
+          <QuantityField v-model="point.temperatureC" label="Its temperature" quantity="temperature" />
+        </template>
+        <template v-else>
+          <FieldRow label="Liquid" :for="`liquid-${index}`">
+            <Input :id="`liquid-${index}`" v-model:value="point.name" />
+          </FieldRow>
+          <NumberField v-model="point.viscosityPaS" label="Viscosity" unit="Pa·s" :digits="4" />
+          <NumberField v-model="point.densityGPerMl" label="Density" unit="g/ml" :digits="3" />
+        </template>
+        <p class="soft is">
+          {{ viscosityOf(point) }} <ComputedFrom v-if="point.kind === 'glycerine'" calculation="glycerine" />
+        </p>
+        <NumberField v-model="point.seconds" label="Seconds" unit="s" :digits="1" />
+        <Button
+          class="clock"
+          :type="watch.running.value && timed === index ? 'primary' : 'default'"
+          @click="clock(index)"
+        >
+          {{ watch.running.value && timed === index ? `${watch.elapsed.value.toFixed(1)} s, stop` : 'Clock' }}
+        </Button>
+        <Button v-if="points.length > 1" class="clock" type="text" @click="points.splice(index, 1)"
+          >Drop</Button
+        >
+      </div>
+      <p>
+        <Button @click="points.push(emptyPoint(room))">Another reading</Button>
+      </p>
+      <p v-if="ready.length > 0" class="result">{{ resultWords(kind, ready) }}</p>
+      <Button type="primary" html-type="submit" :disabled="ready.length === 0" :loading="busy"
+        >Keep it</Button
+      >
+    </form>
+    <section aria-label="Kept calibrations">
+      <h2>Kept</h2>
+      <p v-if="calibrations.items.length === 0" class="soft">
+        None yet. With glycerine on a card, every race tells Pa·s and not only which cup is thicker.
+      </p>
+      <table v-else class="rows">
+        <thead>
+          <tr>
+            <th>Name</th>
+            <th>What</th>
+            <th>Result</th>
+            <th>From</th>
+            <th>On</th>
+            <th></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="each in calibrations.items" :key="each.id">
+            <th scope="row">{{ each.name }}</th>
+            <td>{{ KINDS.find((one) => one.value === each.kind)?.label }}</td>
+            <td>{{ resultWords(each.kind, each.points) }}</td>
+            <td>{{ each.points.map((point) => referenceProperties(point.liquid).name).join('; ') }}</td>
+            <td>{{ dateWords(each.createdAt) }}</td>
+            <td>
+              <Button type="link" size="small" :aria-label="`Remove ${each.name}`" @click="remove(each)"
+                >Remove</Button
+              >
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+main {
+  display: grid;
+  align-content: start;
+  gap: 20px;
+  height: 100%;
+  padding: 16px 24px;
+  overflow: auto;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 20px;
+}
+
+form {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+
+.point {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 8px 12px;
+}
+
+.point > :deep(*) {
+  max-width: 170px;
+}
+
+.is {
+  min-width: 110px;
+  padding-bottom: 6px;
+}
+
+.result {
+  font-size: 20px;
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,168 @@
+<script setup lang="ts">
+import type { ReadingInput } from '@icy-ribbon/contract';
+import { matchSet } from '@icy-ribbon/core/match';
+import { stageCenter, stageOf } from '@icy-ribbon/core/thickness';
+import { computed, onMounted } from 'vue';
+import { useRouter } from 'vue-router';
+import QuantityField from '../../field/QuantityField.vue';
+import { say, sayProblem } from '../../notice/notices.ts';
+import { useShortcuts } from '../../shortcut/shortcuts.ts';
+import { useCalibrations } from '../../store/calibrations.ts';
+import { usePiece } from '../../store/piece.ts';
+import { ROLE_LABELS } from '../words.ts';
+import DrainCupForm from './DrainCupForm.vue';
+import EvidenceList from './EvidenceList.vue';
+import MoundCard from './MoundCard.vue';
+import MoundWatch from './MoundWatch.vue';
+import ResponseCurve from './ResponseCurve.vue';
+import StirIn from './StirIn.vue';
+import ThicknessTabs from './ThicknessTabs.vue';
+import { matchCupOf } from './matchCup.ts';
+import { paS, spreadWords } from './thicknessWords.ts';
+import { useRoom } from './useRoom.ts';
+
+const props = defineProps<{ pieceId: string; mixId: string }>();
+
+const store = usePiece();
+const calibrations = useCalibrations();
+const router = useRouter();
+const room = useRoom();
+
+onMounted(() => calibrations.ensure().catch(sayProblem));
+
+const cup = computed(() => store.paints.find((each) => each.mix.id === props.mixId));
+const stage = computed(() => cup.value && stageOf(cup.value.state.properties.viscosityPaS).name);
+
+/** Where the set wants this cup. */
+const targetPaS = computed(() => {
+  if (!cup.value || !store.piece) return stageCenter('fading');
+  const plan = matchSet(store.belief, store.piece.technique, store.paints.map(matchCupOf));
+  const found = plan.cups.find((each) => each.id === props.mixId);
+  return found?.targetPaS ?? cup.value.state.properties.viscosityPaS;
+});
+
+async function keep(measure: ReadingInput['measure']): Promise<void> {
+  try {
+    await store.addReadings([
+      { id: crypto.randomUUID(), mixId: props.mixId, raceId: null, temperatureC: room.value, measure },
+    ]);
+    say('Kept.');
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+function goTo(step: number): void {
+  const at = store.paints.findIndex((each) => each.mix.id === props.mixId);
+  const next = store.paints[(at + step + store.paints.length) % store.paints.length];
+  if (next)
+    void router.replace({ name: 'cup-thickness', params: { pieceId: props.pieceId, mixId: next.mix.id } });
+}
+
+useShortcuts('Thickness of a cup', [
+  { keys: ['n', 'ArrowRight'], shown: 'N', does: 'The next cup', run: () => goTo(1) },
+  { keys: ['p', 'ArrowLeft'], shown: 'P', does: 'The cup before', run: () => goTo(-1) },
+]);
+</script>
+
+<template>
+  <main v-if="cup" class="cup">
+    <header>
+      <h1>
+        <span class="dot" :style="{ background: cup.colorHex }"></span>
+        {{ cup.mix.name }}
+      </h1>
+      <p>
+        <span class="numeral big">{{ paS(cup.state.properties.viscosityPaS) }}</span>
+        {{ stage }}, {{ spreadWords(cup.state.spreadLn) }}
+        <span class="soft">
+          {{ ROLE_LABELS[cup.mix.role] }},
+          {{ cup.state.readings > 0 ? `${cup.state.readings} readings` : 'forecast from the mix' }}
+        </span>
+      </p>
+      <ThicknessTabs :piece-id="pieceId" here="cup" />
+    </header>
+    <StirIn class="stir" :cup="cup" :suggested-pa-s="targetPaS" />
+    <section class="reading" aria-label="Read its thickness">
+      <MoundCard
+        :color-hex="cup.colorHex"
+        :expected="stage!"
+        @choose="(chosen) => keep({ kind: 'words', stage: chosen })"
+      />
+      <div class="watches">
+        <MoundWatch @read="keep" />
+        <DrainCupForm :density-g-per-ml="cup.state.properties.densityGPerMl" @read="keep" />
+        <QuantityField v-model="room" class="room" label="Room" quantity="temperature" />
+      </div>
+    </section>
+    <ResponseCurve class="curve" :cup="cup" :target-pa-s="targetPaS" />
+    <EvidenceList class="evidence" :cup="cup" />
+  </main>
+  <main v-else class="cup">
+    <p>This cup is no longer on the bench.</p>
+    <RouterLink :to="{ name: 'thickness', params: { pieceId } }">Back to the set</RouterLink>
+  </main>
+</template>
+
+<style scoped>
+.cup {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  grid-template-rows: auto auto auto minmax(200px, 1fr);
+  gap: 8px 28px;
+  height: 100%;
+  padding: 10px 24px 12px;
+  overflow: auto;
+}
+
+header,
+.stir,
+.reading {
+  grid-column: 1 / -1;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 20px;
+}
+
+.dot {
+  display: inline-block;
+  width: 18px;
+  height: 18px;
+  margin-right: 6px;
+  border: 1.5px solid var(--ink);
+  border-radius: 50%;
+  vertical-align: -2px;
+}
+
+.big {
+  font-size: 24px;
+}
+
+.stir {
+  padding: 8px 0;
+  border-top: 1px solid var(--rule);
+  border-bottom: 1px solid var(--rule);
+}
+
+.watches {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 96px;
+  align-items: end;
+  gap: 20px;
+}
+
+.evidence {
+  overflow: auto;
+}
+
+@media (width < 1000px) {
+  .cup,
+  .watches {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,346 @@
+<script setup lang="ts">
+import { beforePour, contrast, matchSet, nextRace } from '@icy-ribbon/core/match';
+import { stageOf } from '@icy-ribbon/core/thickness';
+import { useNow } from '@vueuse/core';
+import { Button } from 'ant-design-vue';
+import dayjs from 'dayjs';
+import { computed, onMounted, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import ComputedFrom from '../../field/ComputedFrom.vue';
+import { say, sayProblem } from '../../notice/notices.ts';
+import { useShortcuts } from '../../shortcut/shortcuts.ts';
+import { usePiece, type Cup } from '../../store/piece.ts';
+import { useShelf } from '../../store/shelf.ts';
+import { useUnits } from '../../store/units.ts';
+import { ageWords, ROLE_LABELS } from '../words.ts';
+import ThicknessTabs from './ThicknessTabs.vue';
+import { groupNotes } from './groupNotes.ts';
+import { matchCupOf } from './matchCup.ts';
+import { additionWords, paS, spreadWords, sureWords } from './thicknessWords.ts';
+
+const props = defineProps<{ pieceId: string }>();
+
+const store = usePiece();
+const shelf = useShelf();
+const units = useUnits();
+const router = useRouter();
+const busy = ref(false);
+const now = useNow({ interval: 30_000 });
+
+onMounted(() => shelf.ensure().catch(sayProblem));
+
+const show = (mg: number) => units.show('mass', mg, true);
+const technique = computed(() => store.piece?.technique ?? 'dutch');
+const matchCups = computed(() => store.paints.map(matchCupOf));
+const plan = computed(() => matchSet(store.belief, technique.value, matchCups.value));
+const race = computed(() => nextRace(store.belief, technique.value, matchCups.value));
+
+const rows = computed(() =>
+  store.paints.map((cup) => {
+    const matched = plan.value.cups.find((each) => each.id === cup.mix.id)!;
+    const { viscosityPaS } = cup.state.properties;
+    return {
+      cup,
+      matched,
+      stage: stageOf(viscosityPaS).name,
+      thickness: paS(viscosityPaS),
+      spread: spreadWords(cup.state.spreadLn),
+      tested: cup.state.lastReadAt ? ageWords(cup.state.lastReadAt) : 'never',
+      words: additionWords(matched.addition, show),
+      sure: sureWords(matched.addition, show),
+      limit: 'limit' in matched.addition ? matched.addition.limit : null,
+      hasThinner: cup.mix.ingredients.some((each) => each.role === 'water' || each.role === 'thinner'),
+      isPace: plan.value.groups.some((group) => group.paceId === cup.mix.id),
+    };
+  }),
+);
+const open = computed(() =>
+  rows.value.filter(({ matched }) => ['thin', 'thicken'].includes(matched.addition.kind)),
+);
+
+const summary = computed(() => {
+  const common = plan.value.groups.find((group) => group.targetPaS !== null);
+  const pace = rows.value.find((row) => row.isPace)?.cup.mix.name;
+  if (open.value.length === 0)
+    return plan.value.feasible ? 'Every cup is where it should be.' : 'Look at what is stuck.';
+  const grams = `${show(plan.value.addMg)} to stir in in all`;
+  if (!common?.targetPaS || !pace) return `${grams}.`;
+  return `All to ${paS(common.targetPaS)}: ${grams}. ${pace} sets the pace.`;
+});
+
+const findings = computed(() =>
+  contrast(
+    technique.value,
+    store.paints.map(({ mix, state }) => ({
+      id: mix.id,
+      name: mix.name,
+      role: mix.role,
+      viscosityPaS: state.properties.viscosityPaS,
+      spreadLn: state.spreadLn,
+    })),
+  ),
+);
+
+const notes = computed(() => {
+  const all = beforePour(
+    store.paints.map(({ mix, state }) => ({
+      id: mix.id,
+      name: mix.name,
+      mixed: state.phase === 'mixed',
+      lid: mix.lid,
+      restHours: mix.recipe.restHours,
+      additions: mix.additions,
+      movements: mix.movements,
+      waterId: mix.ingredients.find((each) => each.role === 'water')?.id ?? null,
+      lastReadAt: state.lastReadAt,
+    })),
+    now.value.getTime(),
+    dayjs(now.value).startOf('day').valueOf(),
+  );
+  return groupNotes(all);
+});
+
+async function add(mixId: string, parts: readonly { ingredientId: string; mg: number }[]): Promise<void> {
+  if (busy.value) return;
+  busy.value = true;
+  try {
+    for (const part of parts) await store.weighIn(mixId, part.ingredientId, part.mg, 'typed');
+  } catch (error) {
+    sayProblem(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+/** Makes room for water in a cup that holds nothing to thin it with. */
+async function giveWater(mixId: string): Promise<void> {
+  const water = shelf.materials.find((each) => each.kind === 'water');
+  if (!water) {
+    say('There is no water on the shelf: put it there first.');
+    return;
+  }
+  try {
+    await store.addIngredient(mixId, water.id);
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+async function stirredIn(cup: Cup): Promise<void> {
+  const addition = plan.value.cups.find((each) => each.id === cup.mix.id)?.addition;
+  if (addition?.kind === 'thin' || addition?.kind === 'thicken') await add(cup.mix.id, addition.step);
+}
+
+function goRace(): void {
+  void router.push({
+    name: 'race',
+    params: { pieceId: props.pieceId },
+    query: race.value ? { cups: race.value.mixIds.join(',') } : {},
+  });
+}
+const goPour = () => void router.push({ name: 'pour', params: { pieceId: props.pieceId } });
+
+function proposal(): string {
+  if (!race.value) return '';
+  const names = store.paints
+    .filter((cup) => race.value?.mixIds.includes(cup.mix.id))
+    .map((cup) => cup.mix.name);
+  const reference = race.value.withReference ? ' with glycerine on one lane' : '';
+  return `Race ${names.join(', ')}${reference}: that brings the least known difference from ${spreadWords(race.value.spreadLn)} to ${spreadWords(race.value.afterLn)}.`;
+}
+
+useShortcuts('Thickness', [
+  { keys: ['r'], shown: 'R', does: 'Tilt race', run: goRace },
+  {
+    keys: ['s'],
+    shown: 'S',
+    does: 'The first addition on the list is stirred in',
+    run: () => {
+      const [first] = open.value;
+      if (first) void stirredIn(first.cup);
+    },
+  },
+  { keys: ['g'], shown: 'G', does: 'Go and pour it', run: goPour },
+]);
+</script>
+
+<template>
+  <main class="set">
+    <header>
+      <h1>Thickness</h1>
+      <p>{{ summary }}</p>
+      <ThicknessTabs :piece-id="pieceId" here="set" />
+      <Button type="primary" @click="goPour">Pour it</Button>
+    </header>
+    <section class="match" aria-label="Match the set">
+      <table v-if="rows.length > 0" class="rows">
+        <thead>
+          <tr>
+            <th>Cup</th>
+            <th class="number">Thickness</th>
+            <th>Tested</th>
+            <th>Next <ComputedFrom calculation="thin" /></th>
+            <th></th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in rows" :key="row.cup.mix.id">
+            <th scope="row">
+              <span class="dot" :style="{ background: row.cup.colorHex }"></span>
+              <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, mixId: row.cup.mix.id } }">
+                {{ row.cup.mix.name }}
+              </RouterLink>
+              <span class="soft small"
+                >{{ ROLE_LABELS[row.cup.mix.role] }}{{ row.isPace ? ', sets the pace' : '' }}</span
+              >
+            </th>
+            <td class="number">
+              <span class="numeral">{{ row.thickness }}</span>
+              <span class="soft small">{{ row.stage }}, {{ row.spread }}</span>
+            </td>
+            <td>{{ row.tested }}</td>
+            <td :title="row.sure">
+              {{ row.words }}
+              <span v-if="row.limit" class="look small">{{ row.limit }}</span>
+            </td>
+            <td>
+              <Button
+                v-if="row.matched.addition.kind === 'thin' || row.matched.addition.kind === 'thicken'"
+                size="small"
+                :disabled="busy"
+                :aria-label="`Stirred in: ${row.cup.mix.name}`"
+                @click="stirredIn(row.cup)"
+              >
+                Stirred in
+              </Button>
+              <Button
+                v-else-if="row.matched.addition.kind === 'stuck' && !row.hasThinner"
+                size="small"
+                :aria-label="`Thin ${row.cup.mix.name} with water`"
+                @click="giveWater(row.cup.mix.id)"
+              >
+                Use water
+              </Button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-else class="soft">
+        No cups yet. <RouterLink :to="{ name: 'mix', params: { pieceId } }">Mix them first.</RouterLink>
+      </p>
+      <p v-if="race" class="race">{{ proposal() }} <Button size="small" @click="goRace">Race them</Button></p>
+    </section>
+    <section class="contrast" aria-label="Contrast">
+      <h2>Poured like this</h2>
+      <ul>
+        <li v-for="finding in findings" :key="finding.words" :class="finding.level">
+          <p>
+            <strong v-if="finding.level !== 'fine'">{{
+              finding.level === 'wrong' ? 'Wrong' : 'Look'
+            }}</strong>
+            {{ finding.words }}
+          </p>
+          <p class="soft small">{{ finding.because }}</p>
+        </li>
+      </ul>
+      <h2>Before the pour</h2>
+      <p v-if="notes.length === 0" class="soft">Every cup was tested today.</p>
+      <ul v-else>
+        <li v-for="note in notes" :key="note.words">
+          <p>
+            {{ note.words }}
+            <Button v-if="note.topUp" size="small" @click="add(note.cupId, [note.topUp])">
+              {{ show(note.topUp.mg) }} water stirred in
+            </Button>
+          </p>
+        </li>
+      </ul>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.set {
+  display: grid;
+  grid-template-columns: minmax(0, 1.9fr) minmax(240px, 1fr);
+  grid-template-rows: auto minmax(0, 1fr);
+  gap: 8px 28px;
+  height: 100%;
+  padding: 12px 24px;
+}
+
+header {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 4px 20px;
+}
+
+header > p {
+  flex: 1;
+}
+
+.match,
+.contrast {
+  min-height: 0;
+  overflow: auto;
+}
+
+.rows th[scope='row'],
+.rows td.number {
+  white-space: nowrap;
+}
+
+.small {
+  display: block;
+  font-size: 13px;
+  font-weight: 400;
+}
+
+.dot {
+  display: inline-block;
+  width: 14px;
+  height: 14px;
+  margin-right: 6px;
+  border: 1.25px solid var(--ink);
+  border-radius: 50%;
+  vertical-align: -1px;
+}
+
+.race {
+  margin-top: 12px;
+}
+
+ul {
+  margin: 4px 0 16px;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  padding: 6px 0 6px 10px;
+  border-left: 3px solid var(--ice-deep);
+  margin-bottom: 4px;
+}
+
+.wrong {
+  border-left-color: var(--alarm);
+}
+
+.look {
+  border-left-color: var(--brass);
+}
+
+li.look {
+  color: var(--ink);
+}
+
+@media (width < 1000px) {
+  .set {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: none;
+    height: auto;
+  }
+}
+</style>

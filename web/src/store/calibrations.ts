@@ -1,0 +1,39 @@
+import { api, type Calibration, type CalibrationCreate, type CalibrationKind } from '@icy-ribbon/contract';
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+import { call } from '../api/client.ts';
+
+/** Calibrated cards, mounds and cups with a hole; the newest of each kind comes first. */
+export const useCalibrations = defineStore('calibrations', () => {
+  const items = ref<Calibration[]>([]);
+  const loaded = ref(false);
+
+  const ofKind = (kind: CalibrationKind): Calibration[] => items.value.filter((each) => each.kind === kind);
+
+  async function load(): Promise<void> {
+    items.value = (await call(api.calibrations.list)).items;
+    loaded.value = true;
+  }
+
+  async function ensure(): Promise<void> {
+    if (!loaded.value) await load();
+  }
+
+  async function add(input: CalibrationCreate): Promise<void> {
+    await call(api.calibrations.create, { body: { ...input, id: crypto.randomUUID() } });
+    await load();
+  }
+
+  async function remove({ id, version }: Calibration): Promise<Calibration> {
+    const removed = await call(api.calibrations.remove, { params: { id }, query: { version } });
+    await load();
+    return removed;
+  }
+
+  async function restore({ id, version }: Calibration): Promise<void> {
+    await call(api.calibrations.restore, { params: { id }, body: { version } });
+    await load();
+  }
+
+  return { items, ofKind, load, ensure, add, remove, restore };
+});
