@@ -61,9 +61,7 @@ test('a bloom set is mixed at the stand-in, interrupted, and gone on with after 
   await addCup(page, 'Wall white', '60');
   await addCup(page, 'Fluid teal', '60');
   await addCup(page, 'Fluid magenta', '60');
-  await expect(
-    page.getByText(/Make 80\.0 g bloom medium first, for Fluid teal, Fluid magenta/),
-  ).toBeVisible();
+  await expect(page.getByText(/Shared: 80\.0 g bloom medium for Fluid teal, Fluid magenta/)).toBeVisible();
   await page.getByText('Activator', { exact: true }).click();
   await page.getByRole('button', { name: 'Dose' }).click();
   await page.getByRole('button', { name: 'Mix that much' }).click();
@@ -103,12 +101,23 @@ test('a whole set is put on the bench at once, and its medium is made first and 
   await page.getByLabel('Amount of each Color cup').fill('60');
   await page.getByRole('button', { name: 'Put 3 cups on the bench' }).click();
   await expect(page.getByRole('article')).toHaveCount(3);
-  await page.getByLabel('It is made: pour it as one').check();
+  await page.getByRole('button', { name: 'Make it first, as one cup' }).click();
+  const medium = page.getByRole('article', { name: 'Cup Bloom medium' });
+  await expect(medium).toContainText('Medium');
+  await medium.getByRole('link', { name: 'Weigh in' }).click();
+  for (const grams of ['30.9', '30.9', '20.6']) await weigh(page, grams);
+  await expect(page.getByText('This cup is done.')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the cups' }).click();
+  await expect(medium).toContainText('82.4 g');
   const teal = page.getByRole('article', { name: 'Cup Fluid teal' });
   await teal.getByRole('link', { name: 'Weigh in' }).click();
   await expect(page.getByText(/Pour 20\.00 g bloom medium: half of it first/)).toBeVisible();
+  await weigh(page, '20');
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await expect(page.getByText(/Pour 20\.00 g bloom medium: half of it first/)).toBeVisible();
   for (const grams of ['20', '20', '20']) await weigh(page, grams);
   await expect(page.getByText('This cup is done.')).toBeVisible();
+  await expect(page.getByRole('complementary', { name: 'Tray' })).toContainText('42.4 g left');
   await page.getByRole('link', { name: 'Back to the cups' }).click();
   await expect(teal).toContainText('1.5 : 0.5 : 1');
 });

@@ -16,7 +16,23 @@ test('every view of the demo opens, fits 1280 and 768 pixels, and passes the acc
   const ember = await pieceNamed(studio.address, 'Ember seam');
   const drift = await pieceNamed(studio.address, 'Lichen drift');
   const fan = await pieceNamed(studio.address, 'Slate fan');
-  const views = ['/today', '/shelf', `/mix/${ember}`, `/pour/${drift}`, '/results', `/results/${fan}`];
+  const piece = (await (await fetch(`${studio.address}/api/pieces/${drift}`)).json()) as {
+    mixes: { id: string }[];
+  };
+  const cup = piece.mixes[1]!.id;
+  const views = [
+    '/today',
+    '/shelf',
+    `/mix/${ember}`,
+    `/thickness/${drift}`,
+    `/thickness/${drift}/cup/${cup}`,
+    `/thickness/${drift}/race`,
+    '/calibrate',
+    '/computation',
+    `/pour/${drift}`,
+    '/results',
+    `/results/${fan}`,
+  ];
   for (const dark of [false, true]) {
     await page.emulateMedia({ colorScheme: dark ? 'dark' : 'light' });
     for (const view of views) {

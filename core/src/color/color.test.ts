@@ -1,10 +1,12 @@
 import { converter } from 'culori';
 import fc from 'fast-check';
 import {
+  applyShift,
   colorDifference,
   colorShift,
   cupColor,
   matchColor,
+  meanShift,
   mixColor,
   readPalette,
   shiftWords,
@@ -188,5 +190,36 @@ describe('GIMP palettes', () => {
     expect(() => readPalette('GIMP Palette\n1 2 3 ok\n300 0 0 no')).toThrow(
       expect.objectContaining({ field: 'line 3' }),
     );
+  });
+});
+
+describe('a learned shift', () => {
+  it('applied to the wet color gives the dry one again', () => {
+    const pairs = [
+      ['#6f93a8', '#5f8299'],
+      ['#b8322c', '#a02a26'],
+      ['#e6e1d6', '#e0dacd'],
+    ] as const;
+    for (const [wet, dry] of pairs) {
+      expect(colorDifference(applyShift(wet, colorShift(wet, dry)), dry)).toBeLessThan(0.7);
+    }
+  });
+
+  it('stays a color where it would leave what a screen can show', () => {
+    expect(applyShift('#f3f2ec', { dL: 40, dC: 0, dh: 0 })).toMatch(/^#[0-9a-f]{6}$/);
+    expect(applyShift('#101010', { dL: -40, dC: -20, dh: 10 })).toBe('#000000');
+    expect(() => applyShift('red-ish', { dL: 0, dC: 0, dh: 0 })).toThrow(
+      expect.objectContaining({ field: 'wet' }),
+    );
+  });
+
+  it('is the mean of what was seen', () => {
+    expect(meanShift([])).toBeUndefined();
+    expect(
+      meanShift([
+        { dL: -2, dC: 0, dh: 4 },
+        { dL: -4, dC: 2, dh: -2 },
+      ]),
+    ).toEqual({ dL: -3, dC: 1, dh: 1 });
   });
 });

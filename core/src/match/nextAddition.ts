@@ -98,7 +98,7 @@ export function nextAddition(
       because:
         kind === 'thin'
           ? 'What it is thinned with is itself too thick for this target.'
-          : 'Its medium and paint alone are not thick enough for this target.',
+          : 'Its medium and paint alone are not thick enough for this target: use a thicker paint, or pour a thicker cup into it.',
     };
   }
   const stepMg = toMg(THINNING_STEP * toG(needMg));

@@ -88,8 +88,9 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
   const actualIngredientMg = contentsMg(cup);
   const targetMg = cup.ingredients.reduce((sum, each) => sum + each.targetMg, 0);
   const actualMg = actualIngredientMg.reduce((sum, mg) => sum + mg, 0);
+  const weighedMg = contentsMg(withoutDraws(cup));
   const mixed = cup.ingredients.every(
-    (each, index) => (actualIngredientMg[index] ?? 0) >= MIXED_SHARE * each.targetMg,
+    (each, index) => (weighedMg[index] ?? 0) >= MIXED_SHARE * each.targetMg,
   );
   const phase = mixed ? 'mixed' : actualMg > 0 ? 'weighing' : 'planned';
   const shownMg = cup.ingredients.map((each, index) =>
@@ -138,6 +139,12 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
     ),
   };
 }
+
+/** A cup from which others were filled stays mixed, however little is left in it. */
+const withoutDraws = (cup: CupRecord): CupRecord => ({
+  ...cup,
+  movements: (cup.movements ?? []).filter(({ kind }) => kind !== 'drawn'),
+});
 
 /**
  * What a cup has been filled with, ingredient by ingredient: additions and movements in the order of

@@ -6,7 +6,12 @@ import type { Piece } from '@icy-ribbon/contract';
 import { materialCreateSchema } from '@icy-ribbon/contract';
 import { matchColor } from '@icy-ribbon/core/color';
 import { materialKind } from '@icy-ribbon/core/material';
+import { learn } from '@icy-ribbon/core/learn';
+import { matchSet } from '@icy-ribbon/core/match';
 import { mixProperties, thin } from '@icy-ribbon/core/mix';
+import { thinMany } from '@icy-ribbon/core/practice';
+import { seededRandom } from '@icy-ribbon/core/random';
+import { stackForecast } from '@icy-ribbon/core/stack';
 import { openDatabase, type Db } from '../db/open.ts';
 import { timestamp } from '../db/record.ts';
 import { createMaterial } from '../material/material.queries.ts';
@@ -16,9 +21,11 @@ import { createPiece, listPieces } from '../piece/piece.queries.ts';
 import { toCsv } from '../piece/csv.ts';
 import { paintScene } from '../standin/camera/paint.ts';
 import { measure, table } from './measure.ts';
+import { cups, readings, setCups, stack } from './studio.ts';
 
 const PIECES = 2000;
 const CALLS = 10_000;
+const ARTISTS = 2000;
 
 const parts = (['flow-conditioner', 'artist-tube', 'water'] as const).map((kind, index) => ({
   massG: [30, 15, 11.25][index] ?? 0,
@@ -34,6 +41,8 @@ const paints = Array.from({ length: 60 }, (_, index) => {
       .padStart(2, '0');
   return { id: String(index), hex: `#${channel(0)}${channel(2.1)}${channel(4.2)}` };
 });
+
+const belief = learn(setCups, []);
 
 const times = (count: number, work: () => unknown) => () => {
   for (let call = 0; call < count; call += 1) work();
@@ -107,10 +116,19 @@ try {
     await measure(`the same, searched`, list(50, 'Piece 19')),
     await measure('200 results as CSV', () => toCsv(items)),
     await measure('a color matched from 60 paints', () => matchColor('#6b8f8a', paints, 6)),
+    await measure('all interfaces of a stack of 8 layers forecast', () => stackForecast(stack)),
+    await measure('six cups matched onto one thickness', () => matchSet(belief, 'dutch', setCups)),
+    await measure('500 readings of 60 materials learned from', () => learn(cups, readings)),
     await measure('10,000 materials read in', importMany(10_000), 1),
     await measure('a demo photo, 600 pixels', () => paintScene(scene, 600)),
   ];
   process.stdout.write(`${table(rows)}\n`);
+  for (const manner of ['advised', 'fixed 5 %'] as const) {
+    const { meanAdditions, overshotShare, rmsOffLn } = thinMany(manner, ARTISTS, seededRandom(11));
+    process.stdout.write(
+      `${ARTISTS} simulated artists, ${manner}: ${meanAdditions.toFixed(2)} additions, ${(100 * overshotShare).toFixed(1)} % went too far, ${(100 * rmsOffLn).toFixed(0)} % off in the end\n`,
+    );
+  }
 } finally {
   await db.destroy();
   rmSync(folder, { recursive: true, force: true });

@@ -68,6 +68,7 @@ function target(name: StationName, needsPiece: boolean) {
         <span v-else class="closed" title="Start or choose a piece first">{{ node.label }}</span>
       </li>
     </ol>
+    <RouterLink class="laws" to="/computation">How it computes</RouterLink>
   </nav>
 </template>
 
@@ -129,6 +130,14 @@ a,
   font-size: 14px;
   color: var(--ink);
   text-decoration: none;
+}
+
+.laws {
+  position: absolute;
+  bottom: 0;
+  padding: 12px 8px 14px 14px;
+  font-size: 13px;
+  color: var(--ink-soft);
 }
 
 a:hover {

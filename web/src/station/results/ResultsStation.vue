@@ -26,9 +26,10 @@ const SORTS = [
   { value: 'mud', label: 'Least mud' },
 ];
 const TECHNIQUES = [
-  { value: '', label: 'Both techniques' },
+  { value: '', label: 'All techniques' },
   { value: 'dutch', label: 'Dutch pours' },
   { value: 'bloom', label: 'Blooms' },
+  { value: 'swipe', label: 'Swipes' },
 ];
 
 const csvAddress = computed(() => {

@@ -83,6 +83,7 @@ function keep(): void {
 .drain {
   display: grid;
   grid-template-columns: 132px 92px auto;
+  justify-content: start;
   align-items: center;
   gap: 8px;
 }

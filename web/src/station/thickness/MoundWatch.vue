@@ -46,6 +46,7 @@ useShortcuts('Mound seconds', [
 .watch {
   display: grid;
   grid-template-columns: 132px 92px auto;
+  justify-content: start;
   align-items: center;
   gap: 8px;
 }

@@ -13,17 +13,20 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ stop: [key: string]; drag: [key: string, lengthMm: number] }>();
 
-const LANE = 92;
+const LANE = 66;
+const NAME_LENGTH = 10;
 const TOP = 64;
 const LINE = 344;
 const HEIGHT = 420;
-const DOT = 15;
+const DOT = 14;
 /** Millimeters of card for each unit: the line lies 112 mm below the start. */
 const MM = 0.4;
 
 const svg = ref<SVGSVGElement | null>(null);
 const dragged = ref<string | null>(null);
-const width = computed(() => Math.max(2, props.lanes.length) * LANE);
+const width = computed(() => Math.max(3, props.lanes.length) * LANE);
+
+const laneX = (index: number) => (width.value * (index + 0.5)) / props.lanes.length;
 
 const drawn = computed(() =>
   props.lanes.map((lane, index) => {
@@ -40,10 +43,11 @@ const drawn = computed(() =>
     return {
       ...lane,
       key: lane.key,
+      shortName: lane.name.length > NAME_LENGTH ? `${lane.name.slice(0, NAME_LENGTH - 1)}…` : lane.name,
       number: index + 1,
-      x: (index + 0.5) * LANE,
+      x: laneX(index),
       end: TOP + length,
-      path: trailPath((index + 0.5) * LANE, TOP - DOT, length, DOT),
+      path: trailPath(laneX(index), TOP - DOT, length, DOT),
       result:
         result === null ? '' : props.by === 'time' ? `${result.toFixed(1)} s` : `${Math.round(result)} mm`,
     };
@@ -96,7 +100,7 @@ const spoken = computed(
       <rect class="hit" :x="lane.x - LANE / 2" y="0" :width="LANE" :height="HEIGHT" />
       <path :d="lane.path" :fill="lane.colorHex" class="paint" />
       <text class="number" :x="lane.x" y="18">{{ lane.number }}</text>
-      <text class="name" :x="lane.x" :y="HEIGHT - 26">{{ lane.name }}</text>
+      <text class="name" :x="lane.x" :y="HEIGHT - 26">{{ lane.shortName }}</text>
       <text class="result" :x="lane.x" :y="HEIGHT - 8">{{ lane.result }}</text>
     </g>
   </svg>

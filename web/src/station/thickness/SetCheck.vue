@@ -61,8 +61,11 @@ const open = computed(() =>
 const summary = computed(() => {
   const common = plan.value.groups.find((group) => group.targetPaS !== null);
   const pace = rows.value.find((row) => row.isPace)?.cup.mix.name;
-  if (open.value.length === 0)
-    return plan.value.feasible ? 'Every cup is where it should be.' : 'Look at what is stuck.';
+  const stuck = rows.value.find(({ matched }) => matched.addition.kind === 'stuck')?.cup.mix.name;
+  if (rows.value.length === 0) return '';
+  if (open.value.length === 0) {
+    return stuck ? `${stuck} cannot get there yet.` : 'Every cup is where it should be.';
+  }
   const grams = `${show(plan.value.addMg)} to stir in in all`;
   if (!common?.targetPaS || !pace) return `${grams}.`;
   return `All to ${paS(common.targetPaS)}: ${grams}. ${pace} sets the pace.`;

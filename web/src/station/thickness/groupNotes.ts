@@ -16,7 +16,8 @@ export function groupNotes(notes: readonly BeforePourNote[]): GroupedNote[] {
   return [...groups.values()].map((group) => {
     const [first] = group as [BeforePourNote];
     const names = group.map((each) => each.name);
-    const subject = names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+    const subject =
+      names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
     return { words: `${subject}: ${first.says}`, cupId: first.cupId, topUp: first.topUp };
   });
 }

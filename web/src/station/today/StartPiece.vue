@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { TECHNIQUES, type Technique } from '@icy-ribbon/core/thickness';
 import { Button, Input, RadioButton, RadioGroup, Select } from 'ant-design-vue';
 import { computed, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
@@ -9,6 +10,7 @@ import { usePieces } from '../../store/pieces.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
 import SupportForm from '../shelf/SupportForm.vue';
+import { TECHNIQUE_LABELS } from '../words.ts';
 import { emptySupport, type SupportDraft } from '../shelf/drafts.ts';
 
 const NEW = 'new';
@@ -19,7 +21,7 @@ const units = useUnits();
 const router = useRouter();
 
 const name = ref('');
-const technique = ref<'dutch' | 'bloom'>('dutch');
+const technique = ref<Technique>('dutch');
 const supportId = ref<string>();
 const draft = ref<SupportDraft>(emptySupport());
 const problem = ref<unknown>(null);
@@ -70,8 +72,9 @@ async function start(): Promise<void> {
       </FieldRow>
       <FieldRow label="Technique" for="piece-technique">
         <RadioGroup id="piece-technique" v-model:value="technique" name="technique">
-          <RadioButton value="dutch">Dutch pour</RadioButton>
-          <RadioButton value="bloom">Bloom</RadioButton>
+          <RadioButton v-for="each in TECHNIQUES" :key="each" :value="each">
+            {{ TECHNIQUE_LABELS[each] }}
+          </RadioButton>
         </RadioGroup>
       </FieldRow>
       <FieldRow label="Support" for="piece-support" :error="messageAt(problem, 'supportId')">

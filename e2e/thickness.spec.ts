@@ -1,0 +1,239 @@
+import type { Page } from '@playwright/test';
+import { expect, test, type Studio } from './support/studio.ts';
+
+type Json = Record<string, unknown> & { id: string };
+
+/** Calls the API as the page does; a test that is about thickness does not mix by hand. */
+async function send<Answer = Json>(
+  studio: Studio,
+  method: string,
+  path: string,
+  body?: object,
+): Promise<Answer> {
+  const answer = await fetch(studio.address + path, {
+    method,
+    headers: { 'Content-Type': 'application/json' },
+    ...(body && { body: JSON.stringify(body) }),
+  });
+  if (!answer.ok) throw new Error(`${method} ${path}: ${await answer.text()}`);
+  return (await answer.json()) as Answer;
+}
+
+interface Poured {
+  readonly paint: string;
+  readonly role: string;
+  readonly recipeId: string;
+  /** Grams of the recipe's ingredients in their order; what is left out is poured as planned. */
+  readonly grams?: readonly number[];
+}
+
+/** A piece whose cups are mixed. */
+async function mixedPiece(studio: Studio, technique: string, cups: readonly Poured[]): Promise<string> {
+  const { items: supports } = await send<{ items: Json[] }>(studio, 'GET', '/api/supports');
+  const { items: shelf } = await send<{ items: (Json & { name: string })[] }>(
+    studio,
+    'GET',
+    '/api/materials?pageSize=200',
+  );
+  const piece = await send(studio, 'POST', '/api/pieces', {
+    name: 'Raced',
+    technique,
+    supportId: supports[0]!.id,
+  });
+  for (const { paint, role, recipeId, grams } of cups) {
+    const paintId = shelf.find((each) => each.name === paint)!.id;
+    const mix = await send<Json & { ingredients: (Json & { targetMg: number })[] }>(
+      studio,
+      'POST',
+      `/api/pieces/${piece.id}/mixes`,
+      { role, recipeId, paintId, totalMg: 56_250 },
+    );
+    for (const [index, { id: ingredientId, targetMg }] of mix.ingredients.entries()) {
+      const mg = grams?.[index] === undefined ? targetMg : Math.round(grams[index] * 1000);
+      if (mg === 0) continue;
+      await send(studio, 'POST', `/api/mixes/${mix.id}/additions`, {
+        id: crypto.randomUUID(),
+        ingredientId,
+        mg,
+        source: 'typed',
+      });
+    }
+  }
+  return piece.id;
+}
+
+const dutch = (paint: string, water: number, role = 'color'): Poured => ({
+  paint,
+  role,
+  recipeId: 'D2',
+  grams: [30, 15, water],
+});
+
+const row = (page: Page, cup: string) => page.getByRole('row', { name: new RegExp(`^${cup}`) });
+
+test('three cups are raced on a card and matched to one thickness, by keyboard only', async ({
+  page,
+  studio,
+}) => {
+  const pieceId = await mixedPiece(studio, 'dutch', [
+    dutch('White', 11, 'base'),
+    dutch('Ochre', 8),
+    dutch('Deep blue', 10),
+  ]);
+  await page.goto(`/thickness/${pieceId}`);
+  await expect(row(page, 'Ochre')).toContainText('never');
+  await page.keyboard.press('r');
+  await expect(page.getByRole('heading', { name: 'Tilt race' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(1500);
+  await page.keyboard.press('1');
+  await page.keyboard.press('3');
+  await page.keyboard.press('Backspace');
+  await expect(page.getByText('1 of 3 at the line')).toBeVisible();
+  await page.waitForTimeout(500);
+  await page.keyboard.press('3');
+  await page.waitForTimeout(900);
+  await page.keyboard.press('2');
+  await expect(page.getByLabel('Seconds of White')).toHaveValue(/^1\.\d$/);
+  await expect(page.getByText(/as thick as White/).first()).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Thickness' })).toBeVisible();
+  await expect(row(page, 'Ochre')).toContainText('just now');
+  await expect(row(page, 'Ochre')).toContainText(/Stir in [\d.]+ g Water/i);
+  for (let step = 0; step < 15; step += 1) {
+    if (await page.getByText('Every cup is where it should be.').isVisible()) break;
+    const added = page.waitForResponse((response) => response.url().endsWith('/additions'));
+    await page.keyboard.press('s');
+    await added;
+    await page.waitForTimeout(150);
+  }
+  await expect(page.getByText('Every cup is where it should be.')).toBeVisible();
+  await expect(page.getByText(/All alike/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Contrast' })).toContainText(
+    'not tested since something was stirred in',
+  );
+  await page.keyboard.press('g');
+  await expect(page.getByText('Lay down White')).toBeVisible();
+});
+
+test('a card and a home-made cup are calibrated with glycerine, and races tell Pa·s from then on', async ({
+  page,
+  studio,
+}) => {
+  const pieceId = await mixedPiece(studio, 'dutch', [dutch('White', 11.25, 'base'), dutch('Ochre', 11.25)]);
+  await page.goto('/calibrate');
+  await page.getByLabel('Name', { exact: true }).fill('blue card');
+  await page.getByLabel('Its temperature').fill('20');
+  await page.getByLabel('Seconds', { exact: true }).fill('10');
+  await expect(page.getByText('0.141 Pa·s for each second')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  const kept = page.getByRole('region', { name: 'Kept calibrations' });
+  await expect(kept.getByRole('row', { name: /blue card/ })).toContainText('glycerine 100 %, 20 °C');
+
+  await page.getByText('Cup with a hole', { exact: true }).click();
+  await page.getByLabel('Name', { exact: true }).fill('jam jar');
+  await page.getByLabel('Its temperature').fill('20');
+  await page.getByLabel('Seconds', { exact: true }).fill('60,5');
+  await page.getByRole('button', { name: 'Another reading' }).click();
+  await page.getByLabel('Glycerine, by weight').last().fill('90');
+  await page.getByLabel('Seconds', { exact: true }).last().fill('12');
+  await expect(page.getByText(/nu = [\d.]+ t/)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(kept.getByRole('row', { name: /jam jar/ })).toBeVisible();
+
+  await page.goto(`/thickness/${pieceId}/race`);
+  await page.getByText('Ochre', { exact: true }).first().click();
+  await page.getByText('Run lengths').click();
+  await page.getByText('Time to a line').click();
+  await page.getByLabel('Seconds of White').fill('6');
+  const card = page.getByLabel('Card', { exact: true });
+  await page.locator('.ant-select').filter({ has: card }).click();
+  await page.locator('.ant-select-item-option').filter({ hasText: 'blue card' }).click();
+  await page.getByRole('button', { name: 'Keep the race' }).click();
+  await expect(row(page, 'White')).toContainText(/0\.8\d Pa·s/);
+  await row(page, 'White').getByRole('link', { name: 'White' }).click();
+  const evidence = page.getByRole('region', { name: 'Evidence' });
+  await expect(evidence).toContainText('race: at the line after 6.0 s');
+  await expect(evidence).toContainText(/0\.85 Pa·s/);
+
+  await test.step('words, mound and drain cup are readings too, and can be struck out', async () => {
+    await page.keyboard.press('4');
+    await expect(evidence).toContainText('looks like fading');
+    await page.getByLabel('Mound seconds').fill('0,2');
+    await page.getByLabel('Mound seconds').press('Enter');
+    await expect(evidence).toContainText('mound gone after 0.2 s');
+    await page.getByLabel('Seconds to the break of the stream').fill('95');
+    await expect(page.getByText(/0\.\d+ Pa·s law/).first()).toBeVisible();
+    await page.getByLabel('Seconds to the break of the stream').press('Enter');
+    await expect(evidence).toContainText('drained in 95.0 s');
+    await expect(page.getByText('4 readings')).toBeVisible();
+    await page.getByRole('button', { name: 'Strike out: looks like fading' }).click();
+    await expect(page.getByText('3 readings')).toBeVisible();
+    await page.getByRole('button', { name: 'Count again: looks like fading' }).click();
+    await expect(page.getByText('4 readings')).toBeVisible();
+    await expect(page.getByRole('img', { name: /Thickness against Water/ })).toHaveAccessibleName(
+      /4 readings/,
+    );
+  });
+});
+
+test('a bloom’s contrast check flags a thin color and a thick activator, and what to do', async ({
+  page,
+  studio,
+}) => {
+  const pieceId = await mixedPiece(studio, 'bloom', [
+    { paint: 'Wall white', role: 'pillow', recipeId: 'P1' },
+    { paint: 'Fluid teal', role: 'color', recipeId: 'B1', grams: [20, 25, 15] },
+    { paint: 'Fluid gold', role: 'color', recipeId: 'B1' },
+    { paint: 'White', role: 'activator', recipeId: 'A1' },
+  ]);
+  const piece = await send<Json & { mixes: (Json & { name: string })[] }>(
+    studio,
+    'GET',
+    `/api/pieces/${pieceId}`,
+  );
+  const read = (name: string, seconds: number) => ({
+    id: crypto.randomUUID(),
+    mixId: piece.mixes.find((mix) => mix.name === name)!.id,
+    raceId: null,
+    temperatureC: 20,
+    measure: { kind: 'drain-cup', cup: 'iso-6', own: null, seconds, densityGPerMl: 1.1 },
+  });
+  await send(studio, 'POST', `/api/pieces/${pieceId}/readings`, {
+    readings: [read('Fluid teal', 130), read('Fluid gold', 360), read('White', 170)],
+  });
+  await page.goto(`/thickness/${pieceId}`);
+  const contrast = page.getByRole('region', { name: 'Contrast' });
+  await expect(contrast).toContainText(/Wrong Fluid teal is too thin: the activator sinks into it/);
+  await expect(contrast).toContainText(/White is thicker than Fluid teal: it sinks/);
+  await expect(contrast).toContainText(/White .*too thick: it does not blow out into a sheet/);
+  await expect(row(page, 'Fluid teal')).toContainText(/Stir in .* then look again/);
+  await expect(row(page, 'White')).toContainText('nothing to thin it with');
+  await page.getByRole('button', { name: 'Thin White with water' }).click();
+  await expect(row(page, 'White')).toContainText(/Stir in [\d.]+ g Water/i);
+  await page.getByRole('button', { name: 'Stirred in: White' }).click();
+  await expect(row(page, 'White')).not.toContainText('1.3 Pa·s');
+});
+
+test('a learned paint is used by the next piece, and the shelf says so', async ({ page, studio }) => {
+  const first = await mixedPiece(studio, 'dutch', [dutch('Ochre', 11.25)]);
+  const piece = await send<Json & { mixes: Json[] }>(studio, 'GET', `/api/pieces/${first}`);
+  await send(studio, 'POST', `/api/pieces/${first}/readings`, {
+    readings: [
+      {
+        id: crypto.randomUUID(),
+        mixId: piece.mixes[0]!.id,
+        raceId: null,
+        temperatureC: 21,
+        measure: { kind: 'drain-cup', cup: 'iso-6', own: null, seconds: 200, densityGPerMl: 1.1 },
+      },
+    ],
+  });
+  const second = await mixedPiece(studio, 'dutch', [dutch('Ochre', 11.25)]);
+  await page.goto(`/thickness/${second}`);
+  await expect(row(page, 'Ochre')).toContainText(/1\.[45] Pa·s/);
+  await expect(row(page, 'Ochre')).toContainText('never');
+  await page.goto('/shelf');
+  await page.getByLabel('Search').fill('Ochre');
+  await expect(page.getByRole('row', { name: /Ochre/ }).first()).toContainText('learned');
+});
