@@ -57,6 +57,20 @@ try {
     await page.getByText('Match a color').click();
     await page.waitForTimeout(1500);
   });
+  await picture('thickness', `/thickness/${idOf('Rain shutter')}`);
+  const drift = await (await fetch(`${ADDRESS}/api/pieces/${idOf('Lichen drift')}`)).json();
+  await picture('one-cup', `/thickness/${drift.id}/cup/${drift.mixes[2].id}`, async () => {
+    await page.waitForTimeout(1200);
+    // The sticks run back for the first half of every five seconds.
+    await page.waitForFunction(
+      () => (performance.now() / 1000) % 5 > 1.2 && (performance.now() / 1000) % 5 < 1.5,
+    );
+  });
+  await picture('tilt-race', `/thickness/${idOf('Rain shutter')}/race`, async () => {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(2600);
+    for (const key of ['4', '2']) await page.keyboard.press(key);
+  });
   await picture('pour', `/pour/${idOf('Lichen drift')}`);
   await picture('results', '/results');
   await picture('one-piece', `/results/${idOf('Slate fan')}`);

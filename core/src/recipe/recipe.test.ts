@@ -71,6 +71,38 @@ describe('the schools of mixing (common practice, no published source)', () => {
     ).toEqual(['trace', 'fading', 'gone']);
   });
 
+  it.each([
+    ['D1', null, 'student-tube', 3.5, 'standing'],
+    ['D2', null, 'artist-tube', 0.76, 'fading'],
+    ['D2', 'metallics', 'artist-tube', 0.5, 'fading'],
+    ['B1', null, 'fluid', 2.8, 'standing'],
+    ['B3', null, 'soft-body', 0.93, 'trace'],
+    ['A1', null, 'artist-tube', 1.18, 'trace'],
+    ['A2', null, 'artist-tube', 0.92, 'trace'],
+  ] as const)(
+    '%s %s of %s paint comes out at %f Pa.s, %s, as artists say',
+    (id, variant, kind, paS, stage) => {
+      const found = mixProperties(
+        expand(partsFor(school(id), 'plain', variant), context(kind)).map((part) => {
+          const { viscosityPaS, densityGPerMl } = materialKind(kindOf(part.of, kind));
+          return { massG: part.share, viscosityPaS, densityGPerMl };
+        }),
+      ).viscosityPaS;
+      expect(Math.abs(found / paS - 1)).toBeLessThan(0.02);
+      expect(stageOf(found).name).toBe(stage);
+    },
+  );
+
+  it.each([
+    [2.4, 1.9, 'standing'],
+    [1, 0.21, 'gone'],
+  ])('D4, tube paint to water %f : 1, comes out at %f Pa.s, %s', (parts, paS, stage) => {
+    const part = (kind: MaterialKind, massG: number) => ({ massG, ...materialKind(kind) });
+    const found = mixProperties([part('artist-tube', parts), part('water', 1)]).viscosityPaS;
+    expect(Math.abs(found / paS - 1)).toBeLessThan(0.03);
+    expect(stageOf(found).name).toBe(stage);
+  });
+
   it('D4 rests 24 h and is never made from craft paint', () => {
     expect(school('D4').restHours).toBe(24);
     expect(refusal(school('D4'), 'craft')).toMatch(/tube paint only/);

@@ -94,6 +94,11 @@ function requireWhole({ piece, materials, support, photoFiles }: PieceDocument):
       throw unfit(`piece.mixes.${index}`, `A material of "${mix.name}" is missing from the file.`);
     }
   }
+  for (const [index, reading] of piece.readings.entries()) {
+    if (reading.mixId !== null && !mixIds.has(reading.mixId)) {
+      throw unfit(`piece.readings.${index}`, 'A cup that was read is missing from the file.');
+    }
+  }
   for (const [index, event] of piece.events.entries()) {
     if (event.kind === 'layer' && !mixIds.has(event.data.mixId)) {
       throw unfit(`piece.events.${index}`, 'A cup that was poured is missing from the file.');
@@ -125,7 +130,9 @@ function withFreshIds(document: PieceDocument): PieceDocument {
       mix.id,
       ...mix.ingredients.map((each) => each.id),
       ...mix.additions.map((each) => each.id),
+      ...mix.movements.map((each) => each.id),
     ]),
+    ...piece.readings.flatMap(({ id, raceId }) => (raceId === null ? [id] : [id, raceId])),
     ...piece.events.map((event) => event.id),
     ...piece.photos.map((photo) => photo.id),
   ];

@@ -158,6 +158,25 @@ it('readings travel with the piece’s document and come back equal', async () =
   await other.close();
 });
 
+it('a piece that is here already comes in as a copy, its readings and movements with it', async () => {
+  await add([drain(60)]).expect(201);
+  await studio.http
+    .post(`/api/mixes/${mix.id}/movements`)
+    .send({ id: randomUUID(), kind: 'loss', mg: 500 })
+    .expect(201);
+  const { body: document } = await studio.http.get(`/api/pieces/${piece.id}/export`).expect(200);
+  const { body } = await studio.http
+    .post('/api/pieces/import')
+    .send(document as object)
+    .expect(201);
+  expect(body).toMatchObject({ copied: true });
+  const there = await studio.http.get(`/api/pieces/${(body as { pieceId: string }).pieceId}`).expect(200);
+  const copy = there.body as Piece;
+  expect(copy.readings).toHaveLength(1);
+  expect(copy.readings[0]!.mixId).toBe(copy.mixes[0]!.id);
+  expect(copy.mixes[0]!.movements).toHaveLength(1);
+});
+
 describe('a cup gets room for another thinner', () => {
   it('once, however often it is asked for, with what is known of it', async () => {
     const varnish = await materialNamed(studio, 'Gloss varnish').catch(() => undefined);
