@@ -4,8 +4,9 @@ const CI = Boolean(process.env.CI);
 
 export default defineConfig({
   testDir: '.',
-  timeout: 120_000,
-  expect: { timeout: 15_000 },
+  globalSetup: './support/demo.ts',
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   workers: 2,
   fullyParallel: true,
   /** A test that fails for the noise of the machine gets a second try; the report still names it. */
@@ -16,7 +17,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'off',
-    actionTimeout: 15_000,
+    actionTimeout: 30_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

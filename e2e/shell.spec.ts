@@ -13,6 +13,7 @@ test('every view of the demo opens, fits 1280 and 768 pixels, and passes the acc
   page,
   studio,
 }) => {
+  test.setTimeout(360_000);
   const ember = await pieceNamed(studio.address, 'Ember seam');
   const drift = await pieceNamed(studio.address, 'Lichen drift');
   const fan = await pieceNamed(studio.address, 'Slate fan');

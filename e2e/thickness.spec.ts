@@ -183,7 +183,7 @@ test('a bloom’s contrast check flags a thin color and a thick activator, and w
 }) => {
   const pieceId = await mixedPiece(studio, 'bloom', [
     { paint: 'Wall white', role: 'pillow', recipeId: 'P1' },
-    { paint: 'Fluid teal', role: 'color', recipeId: 'B1', grams: [20, 25, 15] },
+    { paint: 'Fluid teal', role: 'color', recipeId: 'B1', grams: [28.2, 42, 18.8] },
     { paint: 'Fluid gold', role: 'color', recipeId: 'B1' },
     { paint: 'White', role: 'activator', recipeId: 'A1' },
   ]);

@@ -34,6 +34,7 @@ import {
   pieceSchema,
   pieceUpdateSchema,
 } from './piece.ts';
+import { piecePlanPutSchema, piecePlanSchema } from './plan.ts';
 import { pourEventSchema } from './pour.ts';
 import {
   calibrationCreateSchema,
@@ -536,6 +537,18 @@ const photos = {
   }),
 };
 
+const plans = {
+  put: endpoint({
+    method: 'PUT',
+    path: '/api/pieces/:pieceId/plan',
+    summary: 'Plan how a piece is poured',
+    tag: 'plan',
+    params: pieceParams,
+    body: piecePlanPutSchema,
+    response: piecePlanSchema,
+  }),
+};
+
 const judgements = {
   put: endpoint({
     method: 'PUT',
@@ -640,6 +653,7 @@ export const api = {
   mixes,
   readings,
   calibrations,
+  plans,
   pours,
   photos,
   judgements,

@@ -9,6 +9,7 @@ export * from './mix.ts';
 export { allEndpoints, openApiDocument } from './openapi.ts';
 export * from './photo.ts';
 export * from './piece.ts';
+export * from './plan.ts';
 export * from './pour.ts';
 export * from './problem.ts';
 export * from './reading.ts';

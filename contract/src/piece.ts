@@ -17,6 +17,7 @@ import {
 import { judgementSchema } from './judgement.ts';
 import { mixSchema } from './mix.ts';
 import { photoSchema } from './photo.ts';
+import { piecePlanSchema } from './plan.ts';
 import { pourEventSchema } from './pour.ts';
 import { readingSchema } from './reading.ts';
 import { supportSnapshotSchema } from './support.ts';
@@ -32,6 +33,7 @@ export const pieceSchema = z.object({
   support: supportSnapshotSchema,
   mixes: z.array(mixSchema),
   readings: z.array(readingSchema).default([]),
+  plan: piecePlanSchema.nullable().default(null),
   events: z.array(pourEventSchema),
   photos: z.array(photoSchema),
   judgement: judgementSchema.nullable(),
@@ -61,7 +63,7 @@ export const pieceSummarySchema = z.object({
   updatedAt: timestampSchema,
   pouredAt: timestampSchema.nullable(),
   phase: z.enum(PIECE_PHASES),
-  station: z.enum(['mix', 'thickness', 'pour', 'results']),
+  station: z.enum(['mix', 'thickness', 'plan', 'pour', 'results']),
   next: z.string(),
   mixes: z.array(
     z.object({

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -52,8 +52,12 @@ export class Studio {
     await this.start();
   }
 
+  stop(): Promise<void> {
+    return this.#end('SIGTERM');
+  }
+
   async close(): Promise<void> {
-    await this.#end('SIGTERM');
+    await this.stop();
     rmSync(this.folder, { recursive: true, force: true });
   }
 
@@ -65,6 +69,22 @@ export class Studio {
     server.kill(signal);
     await ended;
   }
+}
+
+/** The demo studio is made once for all tests; each gets a copy of its own. */
+function demoFolder(): string {
+  const folder = process.env.ICY_RIBBON_E2E_DEMO;
+  if (!folder) throw new Error('the demo studio was not made: run the tests with their configuration');
+  return folder;
+}
+
+/** Makes the demo studio before the first test; @returns what takes it away again */
+export async function makeDemo(): Promise<() => Promise<void>> {
+  const studio = new Studio(await freePort(), { ICY_RIBBON_DEMO: '1' });
+  await studio.start();
+  await studio.stop();
+  process.env.ICY_RIBBON_E2E_DEMO = studio.folder;
+  return () => studio.close();
 }
 
 function freePort(): Promise<number> {
@@ -89,6 +109,7 @@ export const test = base.extend<Fixtures & { demo: boolean }>({
   demo: [false, { option: true }],
   studio: async ({ demo }, use) => {
     const studio = new Studio(await freePort(), { ICY_RIBBON_DEMO: demo ? '1' : '0' });
+    if (demo) cpSync(demoFolder(), studio.folder, { recursive: true });
     await studio.start();
     await use(studio);
     await studio.close();

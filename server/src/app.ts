@@ -18,6 +18,7 @@ import { materialRoutes } from './material/material.routes.ts';
 import { mixRoutes } from './mix/mix.routes.ts';
 import { photoFiles } from './photo/files.ts';
 import { photoRoutes } from './photo/photo.routes.ts';
+import { planRoutes } from './plan/plan.routes.ts';
 import { pieceRoutes } from './piece/piece.routes.ts';
 import { pourRoutes } from './pour/pour.routes.ts';
 import { readingRoutes } from './reading/reading.routes.ts';
@@ -74,6 +75,7 @@ export function makeApp({ config, db, log, seed }: AppParts): Express {
   mixRoutes(app, db);
   readingRoutes(app, db);
   calibrationRoutes(app, db);
+  planRoutes(app, db);
   pourRoutes(app, db);
   photoRoutes(app, db, files);
   judgementRoutes(app, db);

@@ -3,7 +3,7 @@ import { GRAVITY_MS2 } from '../film/level.ts';
 
 export const AIR_DENSITY_KG_M3 = 1.204;
 /** Speed on the axis of a round turbulent jet falls as this times exit speed and diameter over distance. */
-const DECAY = 6.2;
+export const DECAY = 6.2;
 
 export interface JetOnPaint {
   readonly speedMS: number;

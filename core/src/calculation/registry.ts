@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { InputError } from '../error/index.ts';
+import { amountsCalculation } from '../amount/amounts.calculation.ts';
 import { jetCalculation } from '../air/jet.calculation.ts';
 import { cellsCalculation } from '../cell/cells.calculation.ts';
 import { colorDifferenceCalculation } from '../color/difference.calculation.ts';
@@ -32,6 +33,7 @@ export const CALCULATIONS = [
   cellsCalculation,
   jetCalculation,
   colorDifferenceCalculation,
+  amountsCalculation,
 ] as const;
 
 export type CalculationName = (typeof CALCULATIONS)[number]['name'];

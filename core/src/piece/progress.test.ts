@@ -1,6 +1,6 @@
 import { pieceProgress } from './progress.ts';
 
-const nothing = { cups: [], layers: 0, passes: 0, photos: 0, judged: false };
+const nothing = { cups: [], planned: false, layers: 0, passes: 0, photos: 0, judged: false };
 const cup = (phase: 'planned' | 'weighing' | 'mixed', readings = 0) => ({ phase, readings });
 
 it.each([
@@ -8,7 +8,8 @@ it.each([
   [{ cups: [cup('planned'), cup('planned')] }, 'started', 'mix', 'Weigh in 2 cups.'],
   [{ cups: [cup('mixed'), cup('weighing')] }, 'mixing', 'mix', 'Weigh in 1 cup.'],
   [{ cups: [cup('mixed')] }, 'mixed', 'thickness', 'Test the thickness.'],
-  [{ cups: [cup('mixed', 1)] }, 'mixed', 'pour', 'Pour it.'],
+  [{ cups: [cup('mixed', 1)] }, 'mixed', 'plan', 'Plan how to pour it.'],
+  [{ cups: [cup('mixed', 1)], planned: true }, 'mixed', 'pour', 'Pour it.'],
   [{ cups: [cup('mixed')], layers: 1 }, 'pouring', 'pour', 'Blow it out and log each pass.'],
   [{ cups: [cup('mixed')], layers: 1, passes: 1 }, 'poured', 'results', 'Attach a photo and judge it.'],
   [{ cups: [cup('mixed')], layers: 1, passes: 1, photos: 1 }, 'poured', 'results', 'Judge it.'],

@@ -8,6 +8,8 @@ export interface PieceFacts {
     /** Readings of its thickness. */
     readonly readings: number;
   }[];
+  /** Whether it was planned how to pour it. */
+  readonly planned: boolean;
   readonly layers: number;
   readonly passes: number;
   readonly photos: number;
@@ -19,7 +21,7 @@ export type PiecePhase = (typeof PIECE_PHASES)[number];
 
 export interface PieceProgress {
   readonly phase: PiecePhase;
-  readonly station: 'mix' | 'thickness' | 'pour' | 'results';
+  readonly station: 'mix' | 'thickness' | 'plan' | 'pour' | 'results';
   /** What to do next, as a sentence. */
   readonly next: string;
 }
@@ -47,9 +49,12 @@ export function pieceProgress(facts: PieceFacts): PieceProgress {
     return { phase: 'started', station: 'mix', next: 'Choose a base and colors.' };
   }
   if (toWeigh === 0) {
-    return facts.cups.some((cup) => cup.readings > 0)
+    if (!facts.cups.some((cup) => cup.readings > 0)) {
+      return { phase: 'mixed', station: 'thickness', next: 'Test the thickness.' };
+    }
+    return facts.planned
       ? { phase: 'mixed', station: 'pour', next: 'Pour it.' }
-      : { phase: 'mixed', station: 'thickness', next: 'Test the thickness.' };
+      : { phase: 'mixed', station: 'plan', next: 'Plan how to pour it.' };
   }
   return {
     phase: facts.cups.some((cup) => cup.phase !== 'planned') ? 'mixing' : 'started',

@@ -1,1 +1,10 @@
+export {
+  coreSample,
+  LAYING_SECONDS,
+  type CoreSample,
+  type SampleLayer,
+  type SampleMoment,
+} from './coreSample.ts';
 export { stackForecast, type InterfaceForecast } from './forecast.ts';
+export { evenlyMm, puddle } from './puddle.ts';
+export { pyramid, USUAL_STEP } from './pyramid.ts';

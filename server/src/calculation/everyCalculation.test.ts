@@ -20,6 +20,7 @@ it('has the calculations of its contract', () => {
     'cells',
     'jet',
     'color-difference',
+    'amounts',
   ]);
 });
 

@@ -8,6 +8,7 @@ import { migrate } from './migrate.ts';
 import { first } from './migrations/0001-first.ts';
 import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
 import { readings } from './migrations/0003-readings.ts';
+import { plan } from './migrations/0004-plan.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -19,7 +20,8 @@ const later = {
   '0001-first': first,
   '0002-recipes-and-stock': recipesAndStock,
   '0003-readings': readings,
-  '0004-later': {
+  '0004-plan': plan,
+  '0005-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),
   },
@@ -60,7 +62,7 @@ it('a migration that fails leaves the database as it was and keeps the backup', 
   await (await openDatabase(folder, STAMP)).db.destroy();
   const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
   const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
-  const broken = { ...later, '0005-broken': { up: () => Promise.reject(new Error('no')) } };
+  const broken = { ...later, '0006-broken': { up: () => Promise.reject(new Error('no')) } };
   await expect(migrate(db, file, STAMP, broken)).rejects.toThrow('no');
   const names = file
     .prepare(`SELECT name FROM pragma_table_info('piece')`)

@@ -3,11 +3,13 @@ import { Migrator, type Kysely, type Migration } from 'kysely';
 import { first } from './migrations/0001-first.ts';
 import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
 import { readings } from './migrations/0003-readings.ts';
+import { plan } from './migrations/0004-plan.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
   '0002-recipes-and-stock': recipesAndStock,
   '0003-readings': readings,
+  '0004-plan': plan,
 };
 
 /**

@@ -16,6 +16,7 @@ export interface Database {
   pourEvent: PourEventTable;
   photo: PhotoTable;
   judgement: JudgementTable;
+  plan: PlanTable;
 }
 
 export interface RecordColumns {
@@ -155,6 +156,15 @@ export interface PourEventTable {
   kind: string;
   at: string;
   data: string;
+}
+
+export interface PlanTable {
+  pieceId: string;
+  /** What is laid and blown, as JSON. */
+  body: string;
+  version: number;
+  createdAt: string;
+  updatedAt: string;
 }
 
 export interface PhotoTable {

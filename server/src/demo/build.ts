@@ -23,6 +23,7 @@ import { cleanPhoto } from '../photo/clean.ts';
 import { hashOf } from '../photo/files.ts';
 import { paintScene } from '../standin/camera/paint.ts';
 import type { SceneTruth } from '../standin/camera/scene.ts';
+import { demoPlan } from './plan.ts';
 import type { DemoPass, DemoPiece } from './scenario.ts';
 import type { DemoPaintName } from './shelf.ts';
 import { testCups } from './testCups.ts';
@@ -97,6 +98,7 @@ export async function buildDemoPiece(
     support: { supportId: stock.support.id, ...sizing(stock.support) },
     mixes,
     readings,
+    plan: told.layout ? demoPlan(told.layout, told.technique, stock.support, mixes, clock(5), makeId) : null,
     events,
     photos: picture
       ? [

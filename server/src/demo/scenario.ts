@@ -1,4 +1,5 @@
 import type { AirTool } from '@icy-ribbon/core/air';
+import type { LayoutName } from '@icy-ribbon/core/plan';
 import type { Technique } from '@icy-ribbon/core/thickness';
 import type { DemoPaintName, DemoSupportName } from './shelf.ts';
 
@@ -15,6 +16,8 @@ export interface DemoPiece {
   readonly activator?: DemoPaintName;
   /** How much of the water the hand really poured: 1 as the recipe says. */
   readonly waterShare: number;
+  /** How it was planned. */
+  readonly layout?: LayoutName;
   readonly passes: readonly DemoPass[];
   readonly tryNext?: string;
   readonly note?: string;
@@ -188,6 +191,7 @@ export const SCENARIO: readonly DemoPiece[] = [
     colors: ['tide', 'ember', 'gilt'],
     activator: 'oyster',
     waterShare: 1,
+    layout: 'center-bloom',
     passes: [],
   },
   {

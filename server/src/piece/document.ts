@@ -16,6 +16,7 @@ import { insertMix } from '../mix/mix.queries.ts';
 import { describeImage } from '../photo/clean.ts';
 import { hashOf, type PhotoFiles } from '../photo/files.ts';
 import { insertPhoto } from '../photo/photo.queries.ts';
+import { insertPlan } from '../plan/plan.queries.ts';
 import { insertEvent } from '../pour/pour.queries.ts';
 import { insertReading } from '../reading/reading.queries.ts';
 import { findSupport, insertSupport } from '../support/support.queries.ts';
@@ -78,6 +79,7 @@ async function insertDocument(trx: Writer, document: PieceDocument): Promise<voi
   for (const reading of piece.readings) await insertReading(trx, piece.id, reading);
   for (const event of piece.events) await insertEvent(trx, piece.id, event);
   for (const photo of piece.photos) await insertPhoto(trx, photo);
+  if (piece.plan) await insertPlan(trx, piece.id, piece.plan);
   if (piece.judgement) await insertJudgement(trx, piece.id, piece.judgement);
 }
 
@@ -133,6 +135,7 @@ function withFreshIds(document: PieceDocument): PieceDocument {
       ...mix.movements.map((each) => each.id),
     ]),
     ...piece.readings.flatMap(({ id, raceId }) => (raceId === null ? [id] : [id, raceId])),
+    ...(piece.plan?.planned.map((cup) => cup.id) ?? []),
     ...piece.events.map((event) => event.id),
     ...piece.photos.map((photo) => photo.id),
   ];

@@ -14,6 +14,7 @@ import { unfit } from '../http/problem.ts';
 import { judgementsOf } from '../judgement/judgement.queries.ts';
 import { mixesOf } from '../mix/mix.queries.ts';
 import { photosOf } from '../photo/photo.queries.ts';
+import { plansOf } from '../plan/plan.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 import { readingsOf } from '../reading/reading.queries.ts';
 import { findSupport } from '../support/support.queries.ts';
@@ -21,13 +22,14 @@ import { summarize } from './summary.ts';
 
 type PieceRow = Selectable<PieceTable>;
 
-/** Pieces with everything that belongs to them, read in six queries however many there are. */
+/** Pieces with everything that belongs to them, read in seven queries however many there are. */
 async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]> {
   if (rows.length === 0) return [];
   const ids = rows.map((row) => row.id);
   const mixes = await mixesOf(db, ids);
   const events = await eventsOf(db, ids);
   const readings = await readingsOf(db, ids);
+  const plans = await plansOf(db, ids);
   const photos = await photosOf(db, ids);
   const judgements = await judgementsOf(db, ids);
   return rows.map(({ supportId, supportSnapshot, ...row }) => {
@@ -38,6 +40,7 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
       support: JSON.parse(supportSnapshot) as SupportSnapshot,
       mixes: mixes.filter((mix) => mix.pieceId === row.id),
       readings: readings.filter((reading) => reading.pieceId === row.id),
+      plan: plans.get(row.id) ?? null,
       events: events.filter((event) => event.pieceId === row.id),
       photos: photos.filter((photo) => photo.pieceId === row.id),
       judgement: judgements.get(row.id) ?? null,
@@ -115,6 +118,7 @@ export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piec
     support: { supportId: support.id, name, shape, widthMm, heightMm, sideDepthMm },
     mixes: [],
     readings: [],
+    plan: null,
     events: [],
     photos: [],
     judgement: null,

@@ -38,6 +38,7 @@ const mix = (weighed: boolean): Mix =>
 
 const piece = (changes: Partial<Piece> = {}): Piece => ({
   readings: [],
+  plan: null,
   ...record,
   id: id(1),
   name: 'Low tide',
@@ -76,7 +77,7 @@ it('tells of each cup what was weighed in, laid and left', () => {
 it('what was taken back counts for nothing', () => {
   const summary = summarize(piece({ events: [layer, strike] }));
   expect(summary.mixes[0]).toMatchObject({ laidMg: 0, leftMg: 20_100 });
-  expect(summary).toMatchObject({ pouredAt: null, phase: 'mixed', next: 'Pour it.' });
+  expect(summary).toMatchObject({ pouredAt: null, phase: 'mixed', next: 'Test the thickness.' });
 });
 
 it('a cup that is not weighed in has no time at which it was mixed', () => {

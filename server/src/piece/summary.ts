@@ -32,6 +32,7 @@ export function summarize(piece: Piece): PieceSummary {
   });
   const progress = pieceProgress({
     cups: states,
+    planned: piece.plan !== null,
     layers: layers.length,
     passes: passes.length,
     photos: piece.photos.length,

@@ -72,6 +72,7 @@ export const usePiece = defineStore('piece', () => {
   const progress = computed(() =>
     pieceProgress({
       cups: cups.value.map((cup) => cup.state),
+      planned: Boolean(piece.value?.plan),
       layers: layers.value.length,
       passes: passes.value.length,
       photos: piece.value?.photos.length ?? 0,

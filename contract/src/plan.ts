@@ -1,0 +1,39 @@
+import { planSchema } from '@icy-ribbon/core/plan';
+import { CUP_ROLES } from '@icy-ribbon/core/thickness';
+import { z } from 'zod';
+import { idSchema, nameSchema, timestampSchema } from './common.ts';
+
+/** A cup the plan pours that is not mixed yet; once it is, the cup carries the same id. */
+export const plannedCupSchema = z.object({
+  id: idSchema,
+  name: nameSchema,
+  role: z.enum(CUP_ROLES),
+  recipeId: z.string('Choose a recipe.').min(1, 'Choose a recipe.'),
+  variant: z.string().nullable(),
+  paintId: idSchema.nullable(),
+});
+
+const body = {
+  ...planSchema.shape,
+  planned: z.array(plannedCupSchema).max(40, 'At most 40 cups can be planned.'),
+  /** Findings of the check that were seen to at the table. */
+  ticked: z.array(z.string().max(200)).max(500),
+};
+
+/** How a piece shall be poured; layers name cups, or cups that are planned, by id. */
+export const piecePlanSchema = z.object({
+  ...body,
+  version: z.int().min(1),
+  createdAt: timestampSchema,
+  updatedAt: timestampSchema,
+});
+
+export const piecePlanPutSchema = z.object({
+  ...body,
+  /** 0 for the first plan of a piece, else the version that was edited. */
+  version: z.int().min(0),
+});
+
+export type PlannedCup = z.output<typeof plannedCupSchema>;
+export type PiecePlan = z.output<typeof piecePlanSchema>;
+export type PiecePlanPut = z.output<typeof piecePlanPutSchema>;

@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { airBounds, deepDentMm, jetOnPaint, middleWords, passReachMm, peakShearPa } from './index.ts';
+
+const mouth = { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, paintDensityKgM3: 1150 };
+
+describe('how near and how steep', () => {
+  const question = { ...mouth, slantDeg: 90, depthMm: 4.74, filmMm: 1 };
+
+  it('at the nearest distance the jet law leaves just the film that was asked for', () => {
+    const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+    fc.assert(
+      fc.property(number(1.5, 30), number(0, 1), number(10, 90), (depthMm, filmMm, slantDeg) => {
+        const asked = { ...question, depthMm, filmMm, slantDeg };
+        const { nearestDistanceMm, steepestSlantDeg } = airBounds(asked);
+        if (nearestDistanceMm > 0) {
+          const there = jetOnPaint({ ...mouth, slantDeg, distanceMm: nearestDistanceMm });
+          expect(depthMm - there.dentMm).toBeCloseTo(filmMm, 9);
+        }
+        const slanted = jetOnPaint({ ...mouth, slantDeg: steepestSlantDeg });
+        expect(depthMm - slanted.dentMm).toBeGreaterThanOrEqual(filmMm - 1e-9);
+      }),
+    );
+  });
+
+  it('a mouth, straight, must stay 10 cm off a pillow of 4.74 mm to leave 1 mm', () => {
+    expect(airBounds(question).nearestDistanceMm).toBeCloseTo(100, 0);
+  });
+
+  it('paint that is thinner than what shall stay is answered', () => {
+    expect(() => airBounds({ ...question, depthMm: 0.5 })).toThrow(
+      expect.objectContaining({ field: 'filmMm' }),
+    );
+    expect(() => airBounds({ ...question, slantDeg: 0 })).toThrow(
+      expect.objectContaining({ field: 'slantDeg' }),
+    );
+  });
+
+  it('words say what the middle will look like', () => {
+    expect(middleWords(4, 5, 1)).toMatch(/bare/);
+    expect(middleWords(4, 3.5, 1)).toMatch(/skin/);
+    expect(middleWords(4, 2.5, 1)).toMatch(/dish/);
+    expect(middleWords(4, 1, 1)).toMatch(/moves with the rest/);
+  });
+});
+
+describe('a deep dent (Banks & Chandrasekhara 1963, from memory)', () => {
+  it('agrees with the shallow law within a third where the dent is shallow', () => {
+    const shallow = jetOnPaint({ ...mouth, slantDeg: 90, distanceMm: 200 }).dentMm;
+    expect(Math.abs(Math.log(deepDentMm({ ...mouth, distanceMm: 200 }) / shallow))).toBeLessThan(
+      Math.log(1.34),
+    );
+  });
+
+  it('solves its own equation', () => {
+    const n = deepDentMm(mouth) / mouth.distanceMm;
+    const momentum = (Math.PI / 4) * 0.009 ** 2 * 1.204 * 15 ** 2;
+    expect((Math.PI / (2 * 49)) * n * (1 + n) ** 2).toBeCloseTo(momentum / (1150 * 9.81 * 0.1 ** 3), 9);
+  });
+});
+
+describe('shear and reach (Phares, Smedley & Flagan 2000, from memory)', () => {
+  it('44.6 rho U^2 Re^-1/2 (H/d)^-2: a mouth at 10 cm shears with about 1 Pa', () => {
+    expect(peakShearPa(mouth)).toBeCloseTo(
+      (44.6 * 1.204 * 225) / Math.sqrt(0.135 / 1.51e-5) / (100 / 9) ** 2,
+      9,
+    );
+    expect(peakShearPa(mouth)).toBeGreaterThan(0.9);
+    expect(peakShearPa(mouth)).toBeLessThan(1.2);
+  });
+
+  it('longer and closer carries further, thicker paint less far', () => {
+    const jet = { ...mouth, slantDeg: 25, seconds: 3 };
+    const sheet = { layers: [{ thicknessMm: 3, viscosityPaS: 2.5 }] };
+    const reach = passReachMm(jet, sheet);
+    expect(passReachMm({ ...jet, seconds: 6 }, sheet)).toBeGreaterThan(reach);
+    expect(passReachMm(jet, { layers: [{ thicknessMm: 3, viscosityPaS: 5 }] })).toBeLessThan(reach);
+    expect(reach).toBeGreaterThan(0.09 * 100);
+    expect(() => passReachMm({ ...jet, seconds: 0 }, sheet)).toThrow(
+      expect.objectContaining({ field: 'seconds' }),
+    );
+  });
+});
