@@ -1,66 +1,6 @@
 import type { Page } from '@playwright/test';
-import { expect, test, type Studio } from './support/studio.ts';
-
-type Json = Record<string, unknown> & { id: string };
-
-/** Calls the API as the page does; a test that is about thickness does not mix by hand. */
-async function send<Answer = Json>(
-  studio: Studio,
-  method: string,
-  path: string,
-  body?: object,
-): Promise<Answer> {
-  const answer = await fetch(studio.address + path, {
-    method,
-    headers: { 'Content-Type': 'application/json' },
-    ...(body && { body: JSON.stringify(body) }),
-  });
-  if (!answer.ok) throw new Error(`${method} ${path}: ${await answer.text()}`);
-  return (await answer.json()) as Answer;
-}
-
-interface Poured {
-  readonly paint: string;
-  readonly role: string;
-  readonly recipeId: string;
-  /** Grams of the recipe's ingredients in their order; what is left out is poured as planned. */
-  readonly grams?: readonly number[];
-}
-
-/** A piece whose cups are mixed. */
-async function mixedPiece(studio: Studio, technique: string, cups: readonly Poured[]): Promise<string> {
-  const { items: supports } = await send<{ items: Json[] }>(studio, 'GET', '/api/supports');
-  const { items: shelf } = await send<{ items: (Json & { name: string })[] }>(
-    studio,
-    'GET',
-    '/api/materials?pageSize=200',
-  );
-  const piece = await send(studio, 'POST', '/api/pieces', {
-    name: 'Raced',
-    technique,
-    supportId: supports[0]!.id,
-  });
-  for (const { paint, role, recipeId, grams } of cups) {
-    const paintId = shelf.find((each) => each.name === paint)!.id;
-    const mix = await send<Json & { ingredients: (Json & { targetMg: number })[] }>(
-      studio,
-      'POST',
-      `/api/pieces/${piece.id}/mixes`,
-      { role, recipeId, paintId, totalMg: 56_250 },
-    );
-    for (const [index, { id: ingredientId, targetMg }] of mix.ingredients.entries()) {
-      const mg = grams?.[index] === undefined ? targetMg : Math.round(grams[index] * 1000);
-      if (mg === 0) continue;
-      await send(studio, 'POST', `/api/mixes/${mix.id}/additions`, {
-        id: crypto.randomUUID(),
-        ingredientId,
-        mg,
-        source: 'typed',
-      });
-    }
-  }
-  return piece.id;
-}
+import { mixedPiece, send, type Json, type Poured } from './support/pieces.ts';
+import { expect, test } from './support/studio.ts';
 
 const dutch = (paint: string, water: number, role = 'color'): Poured => ({
   paint,

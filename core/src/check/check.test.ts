@@ -123,6 +123,22 @@ it('an activator dose that is too large is brought back to the usual sheet', () 
   expect(check(input(mended)).some(({ id }) => id.startsWith('dose'))).toBe(false);
 });
 
+it('an activator that is too light for cells asks for a lighter color under it', () => {
+  const all = [pillow, { ...rust, densityGPerMl: 1.08 }, { ...tide, densityGPerMl: 1.25 }, net];
+  const finding = check(input(bloom, { paints: all })).find(({ id }) => id.startsWith('stable'))!;
+  expect(finding.because).toBe('1.2 over 1.25 g/ml');
+  if (!finding.fix || !isPlanFix(finding.fix)) throw new Error('no fix');
+  const mended = applyFix(bloom, finding.fix, { newId: counting(), baseId: undefined });
+  expect(mended.stacks[0]!.layers.map((layer) => layer.paintId)).toEqual(['wall', 'tide', 'rust', 'net']);
+  expect(check(input(mended, { paints: all })).some(({ id }) => id.startsWith('stable'))).toBe(false);
+});
+
+it('what cannot be mended in the plan can be left knowingly', () => {
+  const cups = paints.map((each) => cupOf(each, { restHours: each.id === 'rust' ? 5 : 0 }));
+  const finding = check(input(bloom, { cups })).find(({ id }) => id.startsWith('rest'))!;
+  expect(finding.fix).toEqual({ kind: 'tick', id: finding.id, leave: true });
+});
+
 describe('too much and too little', () => {
   const white = paint('white', { role: 'base', viscosityPaS: 0.6, colorHex: '#f3f2ec' });
   const dutchPaints = [white, { ...rust, viscosityPaS: 0.6 }];
@@ -174,6 +190,7 @@ it('every fix says on its button what it does', () => {
     { kind: 'go', to: 'mix' },
     { kind: 'mix', paintId: 'x' },
     { kind: 'tick', id: 'x' },
+    { kind: 'tick', id: 'x', leave: true },
     { kind: 'order', stackId: 's', order: [] },
     { kind: 'layer', layerId: 'l', massG: null },
     { kind: 'scale-layers', factor: 0.8 },

@@ -10,7 +10,7 @@ import {
 import { contrast, type ContrastCup } from '../match/index.ts';
 import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
 import { distanceMm, type Plan, type PlanPaint, type PlanStack } from '../plan/index.ts';
-import { coreSample, evenlyMm } from '../stack/index.ts';
+import { coreSample, evenlyMm, type CoreSample, type SampleLayer } from '../stack/index.ts';
 import { paintedArea, type SupportSize } from '../support/index.ts';
 import type { Technique } from '../thickness/index.ts';
 import type { Fix } from './fix.ts';
@@ -75,8 +75,15 @@ export function check(input: CheckInput): Finding[] {
   ];
   return findings
     .filter((finding) => !input.ticked.includes(finding.id))
+    .map((finding) => (finding.fix || finding.level === 'wrong' ? finding : leavable(finding)))
     .sort((a, b) => ORDER[a.level] - ORDER[b.level]);
 }
+
+/** What cannot be mended in the plan may be left as it is, knowingly. */
+const leavable = (finding: Finding): Finding => ({
+  ...finding,
+  fix: { kind: 'tick', id: finding.id, leave: true },
+});
 
 const round = (value: number, digits = 1): string => String(Number(value.toFixed(digits)));
 
@@ -203,9 +210,9 @@ function opening(input: CheckInput, stack: PlanStack): Finding[] {
       {
         id: `stable ${stack.id}`,
         level: 'look',
-        words: `${name} is no heavier than the color below: no cells from weight alone.`,
-        because: `${round(activator.paint.densityGPerMl, 2)} g/ml on top`,
-        fix: null,
+        words: `${name} is no heavier than the color below: no cells from weight alone. A lighter color under it opens them.`,
+        because: `${round(activator.paint.densityGPerMl, 2)} over ${round(sample.layers[top - 1]!.paint.densityGPerMl, 2)} g/ml`,
+        fix: lighterUnder(stack, sample, activator),
       },
     ];
   }
@@ -233,6 +240,19 @@ function opening(input: CheckInput, stack: PlanStack): Finding[] {
     ];
   }
   return [];
+}
+
+/** The lightest color brought right under the activator, if it is light enough to come up. */
+function lighterUnder(stack: PlanStack, sample: CoreSample, activator: SampleLayer): Fix | null {
+  const colors = sample.layers.filter(({ paint }) => paint.role === 'color' || paint.role === 'swipe');
+  const [lightest] = [...colors].sort((a, b) => a.paint.densityGPerMl - b.paint.densityGPerMl);
+  if (!lightest || lightest.paint.densityGPerMl >= activator.paint.densityGPerMl) return null;
+  const rest = stack.layers.map(({ id }) => id).filter((id) => id !== lightest.layerId);
+  return {
+    kind: 'order',
+    stackId: stack.id,
+    order: [...rest.slice(0, -1), lightest.layerId!, ...rest.slice(-1)],
+  };
 }
 
 function dose(input: CheckInput, stack: PlanStack): Finding[] {

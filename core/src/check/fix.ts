@@ -4,7 +4,8 @@ import { blownOut, type Plan, type PlanPass, type PlanSettings } from '../plan/i
 export type Fix =
   | { readonly kind: 'go'; readonly to: 'mix' | 'thickness' }
   | { readonly kind: 'mix'; readonly paintId: string }
-  | { readonly kind: 'tick'; readonly id: string }
+  /** Seen to at the table, or left as it is knowingly. */
+  | { readonly kind: 'tick'; readonly id: string; readonly leave?: boolean }
   | { readonly kind: 'order'; readonly stackId: string; readonly order: readonly string[] }
   | { readonly kind: 'layer'; readonly layerId: string; readonly massG: number | null }
   | { readonly kind: 'scale-layers'; readonly factor: number }
@@ -31,7 +32,7 @@ export function fixWords(fix: Fix): string {
     case 'mix':
       return 'Mix what is missing';
     case 'tick':
-      return 'Done';
+      return fix.leave ? 'Leave it so' : 'Done';
     case 'order':
       return 'Better order';
     case 'layer':

@@ -3,7 +3,7 @@ import type { SupportSize } from '../support/index.ts';
 import { pyramid } from '../stack/pyramid.ts';
 import type { Technique } from '../thickness/index.ts';
 import { bentThrough } from './curve.ts';
-import { PETALS, usualPass } from './passes.ts';
+import { breathOut, PETALS, usualPass } from './passes.ts';
 import {
   EMPTY_PLAN,
   USUAL_SETTINGS,
@@ -170,9 +170,7 @@ export function stackAt(parts: LayoutParts, at: Place, footprintMm: number): Pla
 const roundG = (grams: number): number => Math.max(0.1, Math.round(grams * 10) / 10);
 
 function breaths(parts: LayoutParts, stack: PlanStack, turns: readonly number[]): PlanPass[] {
-  return turns.map((directionDeg) =>
-    usualPass(parts.newId(), parts.tool ?? 'mouth', stack.at, directionDeg, 3),
-  );
+  return turns.map((directionDeg) => breathOut(parts.newId(), parts.tool ?? 'mouth', stack, directionDeg, 3));
 }
 
 function pathOf(

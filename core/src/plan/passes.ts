@@ -1,6 +1,6 @@
 import { airTool, normalizeDeg, type AirTool } from '../air/index.ts';
 import { curveMiddle } from './curve.ts';
-import type { Place, Plan, PlanPass } from './plan.ts';
+import type { Place, Plan, PlanPass, PlanStack } from './plan.ts';
 
 /** Seven slanted breaths, one a petal, not quite even, or the petals look mechanical. */
 export const PETALS = [8, 62, 110, 163, 210, 265, 316];
@@ -28,10 +28,27 @@ export function usualPass(
   };
 }
 
+/** A breath lands a little off the middle of the flower, on the side it blows to (common practice). */
+const OFF_MIDDLE = 0.12;
+
+/** One breath out of a stack's middle. */
+export function breathOut(
+  id: string,
+  tool: AirTool,
+  { at, footprintMm }: Pick<PlanStack, 'at' | 'footprintMm'>,
+  directionDeg: number,
+  seconds: number,
+): PlanPass {
+  const turn = (directionDeg * Math.PI) / 180;
+  const off = OFF_MIDDLE * footprintMm;
+  const place = { x: at.x + off * Math.sin(turn), y: at.y - off * Math.cos(turn) };
+  return usualPass(id, tool, place, directionDeg, seconds);
+}
+
 /** A breath a petal round every stack, the dryer to both sides of every path. */
 export function blownOut(plan: Plan, newId: () => string): PlanPass[] {
   return [
-    ...plan.stacks.flatMap((stack) => PETALS.map((turn) => usualPass(newId(), 'mouth', stack.at, turn, 3))),
+    ...plan.stacks.flatMap((stack) => PETALS.map((turn) => breathOut(newId(), 'mouth', stack, turn, 3))),
     ...plan.paths
       .filter((path) => path.kind !== 'flood')
       .flatMap((path) => {

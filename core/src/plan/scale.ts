@@ -1,4 +1,5 @@
 import { normalizeDeg } from '../air/index.ts';
+import { distanceMm } from './curve.ts';
 import { paintedArea, type SupportSize } from '../support/index.ts';
 import type { BaseFilm, Place, Plan, PlanLayer, PlanPass, Seam } from './plan.ts';
 
@@ -35,7 +36,7 @@ export function scalePlan(plan: Plan, from: SupportSize, to: SupportSize): Scale
   });
   const layers = (list: readonly PlanLayer[]) =>
     list.map((layer) => ({ ...layer, massG: layer.massG === null ? null : layer.massG * areaRatio }));
-  const passes = repeated(plan.passes, areaRatio).map((pass) => ({ ...pass, at: move(pass.at) }));
+  const passes = repeated(plan, areaRatio).map((pass) => ({ ...pass, at: move(pass.at) }));
   const scaled: Plan = {
     ...plan,
     base: plan.base && {
@@ -63,14 +64,15 @@ function scaledFilm(film: BaseFilm, longer: number): BaseFilm {
 }
 
 /**
- * As many passes for each area: some are blown again turned half-way to the next, or left out evenly. Passes
- * from one place stay together in their order.
+ * As many passes for each area: some are blown again half-way to the next, or left out evenly. Passes over
+ * one stack stay together in their order.
  */
-function repeated(passes: readonly PlanPass[], areaRatio: number): PlanPass[] {
+function repeated(plan: Plan, areaRatio: number): PlanPass[] {
   const groups = new Map<string, PlanPass[]>();
-  for (const pass of passes) {
-    const place = `${pass.at.x} ${pass.at.y}`;
-    groups.set(place, [...(groups.get(place) ?? []), pass]);
+  for (const pass of plan.passes) {
+    const stack = plan.stacks.find((each) => distanceMm(each.at, pass.at) <= each.footprintMm / 2);
+    const over = stack?.id ?? '';
+    groups.set(over, [...(groups.get(over) ?? []), pass]);
   }
   return [...groups.values()].flatMap((group) => {
     const count = Math.max(1, Math.round(group.length * areaRatio));
@@ -83,6 +85,10 @@ function repeated(passes: readonly PlanPass[], areaRatio: number): PlanPass[] {
       return {
         ...pass,
         id: part === 0 ? pass.id : `${pass.id} ${index}`,
+        at: {
+          x: pass.at.x + (next.at.x - pass.at.x) * part,
+          y: pass.at.y + (next.at.y - pass.at.y) * part,
+        },
         directionDeg: normalizeDeg(Math.round(pass.directionDeg + turn * part)),
       };
     });

@@ -84,7 +84,11 @@ async function stockShelf(trx: Writer, makeId: () => string) {
   const byKind = await shelfByKind(trx);
   for (const kind of MEDIA) {
     const material = byKind.ofKind(kind);
-    if (material) media.set(kind, material);
+    if (!material) continue;
+    const priced = { priceCents: 1200, packMg: 1_000_000 };
+    if (kind !== 'water')
+      await trx.updateTable('material').set(priced).where('id', '=', material.id).execute();
+    media.set(kind, { ...material, ...(kind !== 'water' && priced) });
   }
   return { paints, supports, media };
 }

@@ -174,6 +174,24 @@ useShortcuts('Everywhere', [
   grid-area: tray;
 }
 
+@media print {
+  .frame {
+    display: block;
+    height: auto;
+  }
+
+  .rail,
+  .top,
+  .ribbon,
+  .tray {
+    display: none;
+  }
+
+  .bench {
+    overflow: visible;
+  }
+}
+
 @media (width < 900px) {
   .frame {
     grid-template-columns: 92px minmax(0, 1fr) auto;

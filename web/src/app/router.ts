@@ -70,6 +70,20 @@ export const router = createRouter({
       meta: { title: 'How it computes' },
     },
     {
+      path: '/plan/:pieceId',
+      name: 'plan',
+      component: () => import('../station/plan/PlanStation.vue'),
+      props: true,
+      meta: { station: 'plan', ribbon: true, title: 'Plan' },
+    },
+    {
+      path: '/plan/:pieceId/sheet',
+      name: 'run-sheet',
+      component: () => import('../station/plan/RunSheet.vue'),
+      props: true,
+      meta: { station: 'plan', title: 'Run sheet' },
+    },
+    {
       path: '/pour/:pieceId',
       name: 'pour',
       component: () => import('../station/pour/PourStation.vue'),

@@ -4,6 +4,7 @@ export const STATIONS = [
   { name: 'shelf', label: 'Shelf', needsPiece: false },
   { name: 'mix', label: 'Mix', needsPiece: true },
   { name: 'thickness', label: 'Thickness', needsPiece: true },
+  { name: 'plan', label: 'Plan', needsPiece: true },
   { name: 'pour', label: 'Pour', needsPiece: true },
   { name: 'results', label: 'Results', needsPiece: false },
 ] as const;

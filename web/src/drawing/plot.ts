@@ -7,6 +7,8 @@ export interface PlotLayout {
   readonly logY?: boolean;
   readonly ticks?: readonly number[];
   readonly shapes?: readonly object[];
+  readonly rangeY?: readonly [number, number];
+  readonly legend?: boolean;
 }
 
 export interface Plotting {
@@ -29,7 +31,7 @@ export function plotInto(element: HTMLElement): Plotting {
   };
 }
 
-function look({ xTitle, yTitle, logY, ticks, shapes }: PlotLayout, palette: Palette) {
+function look({ xTitle, yTitle, logY, ticks, shapes, rangeY, legend }: PlotLayout, palette: Palette) {
   const axis = {
     color: palette.inkSoft,
     gridcolor: palette.rule,
@@ -42,13 +44,15 @@ function look({ xTitle, yTitle, logY, ticks, shapes }: PlotLayout, palette: Pale
     paper_bgcolor: 'transparent',
     plot_bgcolor: 'transparent',
     margin: { l: 52, r: 12, t: 8, b: 38 },
-    showlegend: false,
+    showlegend: legend ?? false,
+    legend: { orientation: 'h', y: 1.18, x: 0 },
     hoverlabel: { bgcolor: palette.paper, bordercolor: palette.iceDeep, font: { color: palette.ink } },
     xaxis: { ...axis, showgrid: false, title: { text: xTitle, standoff: 6 } },
     yaxis: {
       ...axis,
       title: { text: yTitle, standoff: 6 },
       ...(logY && { type: 'log', showgrid: false }),
+      ...(rangeY && { range: [...rangeY] }),
       ...(ticks && { tickvals: ticks, ticktext: ticks.map(String) }),
     },
     shapes,

@@ -10,6 +10,7 @@ import {
   type Photo,
   type PhotoState,
   type Piece,
+  type PiecePlan,
   type PourEvent,
   type Reading,
   type ReadingInput,
@@ -216,6 +217,10 @@ export const usePiece = defineStore('piece', () => {
     setReadings(answer.readings);
   }
 
+  function setPlan(plan: PiecePlan): void {
+    if (piece.value) piece.value = { ...piece.value, plan };
+  }
+
   async function log(event: PourEvent): Promise<void> {
     const found = current();
     const answer = await call(api.pours.append, { params: { pieceId: found.id }, body: event });
@@ -295,6 +300,7 @@ export const usePiece = defineStore('piece', () => {
     setActual,
     retarget,
     moveOut,
+    setPlan,
     layDown,
     logPass,
     logRoom,

@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { airTool, bearingName } from '@icy-ribbon/core/air';
+import { baseAreas } from '@icy-ribbon/core/amount';
+import { CAUTIONS } from '@icy-ribbon/core/caution';
+import { InputError } from '@icy-ribbon/core/error';
+import { Button } from 'ant-design-vue';
+import { computed, onMounted, ref } from 'vue';
+import { itemName } from '../../drawing/plan.ts';
+import { planSvg } from '../../drawing/planSvg.ts';
+import { sayProblem } from '../../notice/notices.ts';
+import { usePiece } from '../../store/piece.ts';
+import { usePlan } from '../../store/plan.ts';
+import { useUnits } from '../../store/units.ts';
+import { TECHNIQUE_LABELS } from '../words.ts';
+
+/** The plan on one page, in the order of the work, to be printed and laid beside the table. */
+defineProps<{ pieceId: string }>();
+
+const plan = usePlan();
+const store = usePiece();
+const units = useUnits();
+const opened = ref(false);
+
+onMounted(async () => {
+  try {
+    await plan.open();
+    opened.value = true;
+  } catch (error) {
+    sayProblem(error);
+  }
+});
+
+const picture = computed(() =>
+  store.piece
+    ? `data:image/svg+xml;utf8,${encodeURIComponent(
+        planSvg({
+          plan: plan.body,
+          support: store.piece.support,
+          paints: plan.paints,
+          blowers: plan.blowers,
+        }),
+      )}`
+    : '',
+);
+const show = (grams: number) => units.show('mass', grams * 1000);
+const grams = (itemId: string, layerId: string) =>
+  plan.worked.amounts?.layers.find(({ id }) => id === `${itemId} ${layerId}`)?.massG ?? 0;
+
+const base = computed(() => {
+  if (!plan.body.base || !store.piece) return [];
+  try {
+    return baseAreas(store.piece.support, plan.body.base, plan.paints);
+  } catch (error) {
+    if (error instanceof InputError) return [];
+    throw error;
+  }
+});
+const steps = computed(() => {
+  const { body } = plan;
+  const named = (id: string) => plan.paint(id)?.name ?? 'gone';
+  const film = body.base?.film;
+  const after =
+    film?.kind === 'run-off' ? ` Tilt ${film.tiltDeg}° for ${film.seconds} s.` : film ? ' Even it out.' : '';
+  const [flood, laid] = [
+    body.paths.filter((path) => path.kind === 'flood'),
+    body.paths.filter((path) => path.kind !== 'flood'),
+  ];
+  const laying = [...flood, ...laid, ...body.stacks].map((item) => {
+    const place = 'at' in item ? `, ${at(item.at)}` : '';
+    const paints = item.layers.map((layer) => `${show(grams(item.id, layer.id))} ${named(layer.paintId)}`);
+    return `${itemName(body, item.id)}${place}: ${paints.join(', then ')}.`;
+  });
+  return [
+    ...base.value.map(
+      (area) => `Base: ${show(area.massG)} ${area.paint.name} stay, ${area.filmMm.toFixed(1)} mm.${after}`,
+    ),
+    ...laying,
+    ...(body.stacks.length + body.paths.length > 0 ? ['Torch the bubbles.'] : []),
+    ...body.passes.map(
+      (pass, index) =>
+        `Pass ${index + 1}: ${airTool(pass.tool).label.toLowerCase()}${pass.setting ? `, ${pass.setting}` : ''}, ${bearingName(pass.directionDeg)}, ${units.show('length', pass.distanceMm)} off, ${pass.slantDeg}° slant, ${pass.seconds} s.`,
+    ),
+    ...(body.passes.length > 0 ? [`Wait ${body.settings.waitSeconds} s for the cells.`] : []),
+  ];
+});
+const at = ({ x, y }: { x: number; y: number }) =>
+  `${units.show('length', x)} from the left, ${units.show('length', y)} from the top`;
+const print = () => window.print();
+</script>
+
+<template>
+  <main v-if="store.piece && opened" class="sheet">
+    <header>
+      <div>
+        <h1>{{ store.piece.name }}</h1>
+        <p class="soft">
+          {{ TECHNIQUE_LABELS[store.piece.technique] }}, {{ store.piece.support.name }}
+          <template v-if="plan.body.settings.copies > 1">, {{ plan.body.settings.copies }} alike</template>
+        </p>
+      </div>
+      <nav class="no-print">
+        <RouterLink :to="{ name: 'plan', params: { pieceId } }">Back to the plan</RouterLink>
+        <Button type="primary" @click="print">Print</Button>
+      </nav>
+    </header>
+    <div class="body">
+      <img :src="picture" alt="The plan from above" />
+      <table class="rows">
+        <thead>
+          <tr>
+            <th>Cup</th>
+            <th class="number">Have ready</th>
+            <th class="number">of it laid</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="amount in plan.worked.amounts?.paints ?? []" :key="amount.paintId">
+            <th scope="row">
+              <span class="dot" :style="{ background: plan.paint(amount.paintId)?.colorHex }"></span>
+              {{ plan.paint(amount.paintId)?.name }}
+            </th>
+            <td class="number">{{ show(amount.massG) }}</td>
+            <td class="number">{{ show(amount.laidG) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <ol :class="{ many: steps.length > 14 }">
+      <li v-for="(step, index) in steps" :key="index">
+        <span class="box" aria-hidden="true"></span>{{ step }}
+      </li>
+    </ol>
+    <p v-if="steps.length === 0" class="soft">
+      Nothing is planned yet. <RouterLink :to="{ name: 'plan', params: { pieceId } }">Plan it.</RouterLink>
+    </p>
+    <footer class="soft">{{ CAUTIONS.torch }} {{ CAUTIONS.drain }} {{ CAUTIONS.deferral }}</footer>
+  </main>
+</template>
+
+<style scoped>
+.sheet {
+  max-width: 860px;
+  margin: 0 auto;
+  padding: 20px 24px;
+}
+
+header,
+nav {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+}
+
+header {
+  justify-content: space-between;
+}
+
+.body {
+  display: grid;
+  grid-template-columns: minmax(0, 0.8fr) minmax(0, 1fr);
+  gap: 24px;
+  align-items: start;
+  margin: 16px 0;
+}
+
+img {
+  width: 100%;
+  max-height: 320px;
+  object-fit: contain;
+  object-position: left top;
+}
+
+.dot {
+  display: inline-block;
+  width: 13px;
+  height: 13px;
+  margin-right: 6px;
+  border: 1.25px solid var(--ink);
+  border-radius: 50%;
+  vertical-align: -1px;
+}
+
+ol {
+  margin: 0;
+  padding-left: 26px;
+}
+
+.many {
+  columns: 2;
+  column-gap: 32px;
+}
+
+li {
+  padding: 3px 0;
+  break-inside: avoid;
+}
+
+.box {
+  display: inline-block;
+  width: 12px;
+  height: 12px;
+  margin-right: 8px;
+  border: 1.25px solid var(--ink);
+}
+
+footer {
+  margin-top: 16px;
+  font-size: 12px;
+}
+
+@media print {
+  .no-print {
+    display: none;
+  }
+
+  .sheet {
+    padding: 0;
+    font-size: 12px;
+  }
+}
+</style>

@@ -1,0 +1,281 @@
+import { api, type PiecePlan, type PlannedCup } from '@icy-ribbon/contract';
+import { amounts, type Amounts, type BlowerExit } from '@icy-ribbon/core/amount';
+import {
+  applyFix,
+  check,
+  isPlanFix,
+  type CheckCup,
+  type Finding,
+  type PlanFix,
+} from '@icy-ribbon/core/check';
+import { InputError } from '@icy-ribbon/core/error';
+import { cupPaint, EMPTY_PLAN, findItem, type Plan, type PlanPaint } from '@icy-ribbon/core/plan';
+import dayjs from 'dayjs';
+import { useDebounceFn, useNow } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import { call } from '../api/client.ts';
+import { sayProblem } from '../notice/notices.ts';
+import { costPerG, plannedPaint } from '../station/plan/plannedPaint.ts';
+import { useEquipment } from './equipment.ts';
+import { usePiece } from './piece.ts';
+import { useRecipes } from './recipes.ts';
+import { useShelf } from './shelf.ts';
+import { sendVersioned } from './versioned.ts';
+
+/** A plan with the cups it still waits for and what was seen to at the table. */
+export interface PlanBody extends Plan {
+  readonly planned: readonly PlannedCup[];
+  readonly ticked: readonly string[];
+}
+
+const NOTHING: PlanBody = { ...EMPTY_PLAN, planned: [], ticked: [] };
+const MOST_STEPS = 200;
+const SAVE_AFTER_MS = 500;
+const HOUR_MS = 3_600_000;
+
+/** The plan of the piece in hand: edited here, kept on the server, everything derived from it by core. */
+export const usePlan = defineStore('plan', () => {
+  const store = usePiece();
+  const shelf = useShelf();
+  const recipes = useRecipes();
+  const equipment = useEquipment();
+  const now = useNow({ interval: 60_000 });
+
+  const body = shallowRef<PlanBody>(NOTHING);
+  const pieceId = ref<string | null>(null);
+  const past = shallowRef<readonly PlanBody[]>([]);
+  const future = shallowRef<readonly PlanBody[]>([]);
+  const selection = shallowRef<readonly string[]>([]);
+  const unsaved = ref(false);
+
+  /** Takes the plan of the piece in hand; what was not kept yet of another is kept first. */
+  async function open(): Promise<void> {
+    await Promise.all([shelf.ensure(), recipes.ensure(), equipment.ensure()]);
+    const piece = store.piece;
+    if (!piece || piece.id === pieceId.value) return;
+    await flush();
+    pieceId.value = piece.id;
+    body.value = piece.plan ? bodyOf(piece.plan) : NOTHING;
+    past.value = [];
+    future.value = [];
+    selection.value = [];
+  }
+
+  /** Makes the plan another one, as one step that can be undone. */
+  function change(next: PlanBody): void {
+    past.value = [...past.value.slice(-MOST_STEPS), body.value];
+    future.value = [];
+    set(next);
+  }
+
+  const edit = (map: (plan: Plan) => Plan) => change({ ...body.value, ...map(body.value) });
+
+  function set(next: PlanBody): void {
+    body.value = next;
+    if (selection.value.some((id) => !findItem(next, id))) {
+      selection.value = selection.value.filter((id) => findItem(next, id));
+    }
+    unsaved.value = true;
+    void saveSoon();
+  }
+
+  function undo(): void {
+    const before = past.value.at(-1);
+    if (!before) return;
+    past.value = past.value.slice(0, -1);
+    future.value = [body.value, ...future.value];
+    set(before);
+  }
+
+  function redo(): void {
+    const [next, ...rest] = future.value;
+    if (!next) return;
+    past.value = [...past.value, body.value];
+    future.value = rest;
+    set(next);
+  }
+
+  const saveSoon = useDebounceFn(() => flush(), SAVE_AFTER_MS);
+  let saving: Promise<void> = Promise.resolve();
+
+  /** Keeps what was changed; one write after the other. */
+  function flush(): Promise<void> {
+    saving = saving.then(write).catch(sayProblem);
+    return saving;
+  }
+
+  async function write(): Promise<void> {
+    const piece = store.piece;
+    if (!unsaved.value || !piece || piece.id !== pieceId.value) return;
+    unsaved.value = false;
+    const sent = body.value;
+    try {
+      const plan = await sendVersioned(piece.plan?.version ?? 0, { plan: sent }, (version) =>
+        call(api.plans.put, {
+          params: { pieceId: piece.id },
+          body: { ...sent, version } as never,
+        }),
+      );
+      if (plan) {
+        store.setPlan(plan);
+      } else {
+        await store.reload();
+        body.value = store.piece?.plan ? bodyOf(store.piece.plan) : NOTHING;
+      }
+    } catch (error) {
+      unsaved.value = true;
+      throw error;
+    }
+  }
+
+  /** Cups that wait to be mixed; one that was mixed meanwhile is a cup of the same id. */
+  const planned = computed(() =>
+    body.value.planned.filter((cup) => !store.cups.some(({ mix }) => mix.id === cup.id)),
+  );
+
+  const costs = computed(() => {
+    const priced = (id: string) => shelf.materials.find((material) => material.id === id);
+    const ofCups = store.cups.map(({ mix, state }) => {
+      const parts = mix.ingredients.map((each, index) => ({
+        mg: state.shownIngredientMg[index] ?? 0,
+        material: priced(each.material.materialId),
+      }));
+      return [mix.id, costPerG(parts)] as const;
+    });
+    const ofPlanned = planned.value.map(
+      (cup) => [cup.id, plannedPaint(cup, shelf.materials, recipes.find)?.costPerG ?? null] as const,
+    );
+    return new Map<string, number | null>([...ofCups, ...ofPlanned]);
+  });
+
+  const paints = computed<PlanPaint[]>(() => [
+    ...store.paints.map(({ mix, state, colorHex }) => cupPaint(mix, state.properties, colorHex)),
+    ...planned.value
+      .map((cup) => plannedPaint(cup, shelf.materials, recipes.find))
+      .filter((paint) => paint !== undefined),
+  ]);
+
+  const blowers = computed<BlowerExit[]>(() => equipment.blowers);
+
+  /** The amounts, or why they cannot be worked out. */
+  const worked = computed<{ amounts: Amounts | null; wrong: string | null }>(() => {
+    if (!store.piece) return { amounts: null, wrong: null };
+    try {
+      return {
+        amounts: amounts(store.piece.support, body.value, paints.value, blowers.value),
+        wrong: null,
+      };
+    } catch (error) {
+      if (error instanceof InputError) return { amounts: null, wrong: error.message };
+      throw error;
+    }
+  });
+
+  const cups = computed<CheckCup[]>(() => {
+    const dayStart = dayjs(now.value).startOf('day').valueOf();
+    return store.paints.map(({ mix, state }) => {
+      const mixedAt = Date.parse(mix.additions.at(-1)?.at ?? '');
+      const rested = Number.isFinite(mixedAt) ? (now.value.getTime() - mixedAt) / HOUR_MS : 0;
+      return {
+        id: mix.id,
+        name: mix.name,
+        role: mix.role,
+        viscosityPaS: state.properties.viscosityPaS,
+        spreadLn: state.spreadLn,
+        mixed: state.phase === 'mixed',
+        leftG: state.phase === 'mixed' ? state.leftMg / 1000 : 0,
+        testedToday: state.lastReadAt !== null && Date.parse(state.lastReadAt) >= dayStart,
+        restHours: Math.max(0, (mix.recipe.restHours ?? 0) - rested),
+        water: state.water.level,
+        weakFilm: state.film.weak,
+      };
+    });
+  });
+
+  const findings = computed<Finding[]>(() => {
+    if (!store.piece || !worked.value.amounts) return [];
+    return check({
+      technique: store.piece.technique,
+      support: store.piece.support,
+      plan: body.value,
+      paints: paints.value,
+      cups: [
+        ...cups.value,
+        ...planned.value.flatMap((cup): CheckCup[] => {
+          const paint = paints.value.find((each) => each.id === cup.id);
+          return paint
+            ? [
+                {
+                  ...paint,
+                  spreadLn: 0.4,
+                  mixed: false,
+                  leftG: 0,
+                  testedToday: false,
+                  restHours: 0,
+                  water: 'fine',
+                  weakFilm: false,
+                },
+              ]
+            : [];
+        }),
+      ],
+      blowers: blowers.value,
+      amounts: worked.value.amounts,
+      ticked: body.value.ticked,
+    });
+  });
+
+  function mend(fix: PlanFix): void {
+    if (!isPlanFix(fix)) return;
+    const baseId = paints.value.find((paint) => paint.role === 'base')?.id;
+    edit((plan) => applyFix(plan, fix, { newId, baseId }));
+  }
+
+  const tick = (id: string) => change({ ...body.value, ticked: [...body.value.ticked, id] });
+
+  const paint = (id: string) => paints.value.find((each) => each.id === id);
+  const selected = computed(() =>
+    selection.value.map((id) => findItem(body.value, id)).filter((item) => item !== undefined),
+  );
+  const select = (ids: readonly string[]) => {
+    selection.value = ids;
+  };
+
+  return {
+    body,
+    past,
+    future,
+    selection,
+    selected,
+    select,
+    unsaved,
+    open,
+    change,
+    edit,
+    undo,
+    redo,
+    flush,
+    planned,
+    paints,
+    paint,
+    costs,
+    blowers,
+    worked,
+    findings,
+    mend,
+    tick,
+  };
+});
+
+/** Without the proxies of the page's state, so that drawing reads plain values and a worker can take it. */
+export const plain = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value;
+
+export const newId = (): string => crypto.randomUUID();
+
+function bodyOf({ version, createdAt, updatedAt, ...plan }: PiecePlan): PlanBody {
+  void version;
+  void createdAt;
+  void updatedAt;
+  return plain(plan);
+}
