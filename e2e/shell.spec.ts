@@ -16,6 +16,7 @@ test('every view of the demo opens, fits 1280 and 768 pixels, and passes the acc
   test.setTimeout(360_000);
   const ember = await pieceNamed(studio.address, 'Ember seam');
   const drift = await pieceNamed(studio.address, 'Lichen drift');
+  const door = await pieceNamed(studio.address, 'Door panel');
   const fan = await pieceNamed(studio.address, 'Slate fan');
   const piece = (await (await fetch(`${studio.address}/api/pieces/${drift}`)).json()) as {
     mixes: { id: string }[];
@@ -30,6 +31,8 @@ test('every view of the demo opens, fits 1280 and 768 pixels, and passes the acc
     `/thickness/${drift}/race`,
     '/calibrate',
     '/computation',
+    `/plan/${door}`,
+    `/plan/${door}/sheet`,
     `/pour/${drift}`,
     '/results',
     `/results/${fan}`,

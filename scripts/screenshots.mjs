@@ -1,40 +1,18 @@
 /** `npm run screenshots`: one picture of each main view on a fresh demo studio, into docs/screenshots. */
-import { mkdtempSync, rmSync } from 'node:fs';
-import { createRequire } from 'node:module';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureBuilt, ensureChromium, ensureInstalled, ROOT } from './bootstrap.mjs';
-import { spawn } from 'node:child_process';
+import { ROOT } from './bootstrap.mjs';
+import { withStudio } from './studio.mjs';
 
-ensureInstalled();
-ensureBuilt();
-const executablePath = ensureChromium();
-const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/test');
+await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
+  async function picture(name, path, prepare = async () => {}) {
+    await page.goto(ADDRESS + path);
+    await page.locator('main').waitFor();
+    await page.waitForTimeout(700);
+    await prepare();
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
+  }
 
-const PORT = 4497;
-const ADDRESS = `http://127.0.0.1:${PORT}`;
-const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-pictures-'));
-const server = spawn(process.execPath, [join(ROOT, 'server/dist/main.js')], {
-  env: { ...process.env, ICY_RIBBON_DEMO: '1', ICY_RIBBON_DATA: folder, ICY_RIBBON_PORT: String(PORT) },
-  stdio: ['ignore', 'pipe', 'inherit'],
-});
-await new Promise((ready) => server.stdout.on('data', (chunk) => String(chunk).includes('is at') && ready()));
-
-const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
-const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-const { items } = await (await fetch(`${ADDRESS}/api/pieces?pageSize=100`)).json();
-const idOf = (name) => items.find((piece) => piece.name === name).id;
-
-async function picture(name, path, prepare = async () => {}) {
-  await page.goto(ADDRESS + path);
-  await page.locator('main').waitFor();
-  await page.waitForTimeout(700);
-  await prepare();
-  await page.waitForTimeout(400);
-  await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
-}
-
-try {
   await picture('today', '/today');
   await picture('shelf', '/shelf');
   await picture('mix', `/mix/${idOf('Ember seam')}`);
@@ -71,13 +49,16 @@ try {
     await page.waitForTimeout(2600);
     for (const key of ['4', '2']) await page.keyboard.press(key);
   });
+  await picture('plan', `/plan/${idOf('Door panel')}`);
+  await picture('plan-order', `/plan/${idOf('Door panel')}`, async () => {
+    await page.keyboard.press('o');
+    await page.getByRole('button', { name: 'Suggest an order' }).click();
+    await page.getByText('Every order was looked at').waitFor();
+  });
+  await picture('run-sheet', `/plan/${idOf('Door panel')}/sheet`);
   await picture('pour', `/pour/${idOf('Lichen drift')}`);
   await picture('results', '/results');
   await picture('one-piece', `/results/${idOf('Slate fan')}`);
   await page.emulateMedia({ colorScheme: 'dark' });
   await picture('one-piece-dark', `/results/${idOf('Brass moth')}`);
-} finally {
-  await browser.close();
-  server.kill();
-  rmSync(folder, { recursive: true, force: true });
-}
+});

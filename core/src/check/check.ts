@@ -10,7 +10,7 @@ import {
 import { contrast, type ContrastCup } from '../match/index.ts';
 import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
 import { distanceMm, type Plan, type PlanPaint, type PlanStack } from '../plan/index.ts';
-import { coreSample, evenlyMm, type CoreSample, type SampleLayer } from '../stack/index.ts';
+import { coreSample, evenlyMm, sampleLayers, type CoreSample, type SampleLayer } from '../stack/index.ts';
 import { paintedArea, type SupportSize } from '../support/index.ts';
 import type { Technique } from '../thickness/index.ts';
 import type { Fix } from './fix.ts';
@@ -363,6 +363,14 @@ function gentler(
   };
 }
 
+/** How deep layers lie on one another, and how heavy they are together. */
+export function pile(layers: readonly SampleLayer[]): { depthMm: number; densityGPerMl: number } {
+  const mass = layers.reduce((sum, layer) => sum + layer.massG, 0);
+  const volume = layers.reduce((sum, layer) => sum + layer.volumeMl, 0);
+  const depthMm = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
+  return { depthMm, densityGPerMl: mass / volume };
+}
+
 /** What lies under a place: the pile of the stack that is there. */
 export function groundUnder(
   { plan, paints, blowers }: Pick<CheckInput, 'plan' | 'paints' | 'blowers'>,
@@ -372,10 +380,7 @@ export function groundUnder(
     .filter((each) => distanceMm(each.at, at) <= each.footprintMm / 2 && each.layers.length > 0)
     .sort((a, b) => distanceMm(a.at, at) - distanceMm(b.at, at))[0];
   if (!stack) return undefined;
-  const sample = coreSample(plan, stack, paints, { blowers, moment: 'poured' });
-  const mass = sample.layers.reduce((sum, layer) => sum + layer.massG, 0);
-  const volume = sample.layers.reduce((sum, layer) => sum + layer.volumeMl, 0);
-  return { depthMm: sample.heightMm, densityGPerMl: mass / volume };
+  return pile(sampleLayers(plan, stack, paints, { blowers, moment: 'poured' }));
 }
 
 function filmFindings(input: CheckInput): Finding[] {

@@ -1,2 +1,10 @@
-export { check, groundUnder, USUAL_FILM_MM, type CheckCup, type CheckInput, type Finding } from './check.ts';
+export {
+  check,
+  groundUnder,
+  pile,
+  USUAL_FILM_MM,
+  type CheckCup,
+  type CheckInput,
+  type Finding,
+} from './check.ts';
 export { applyFix, fixWords, isPlanFix, type Fix, type PlanFix } from './fix.ts';

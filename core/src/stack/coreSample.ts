@@ -28,47 +28,29 @@ export interface CoreSample {
 /** Seconds from one puddle of a stack to the next (common practice, no published source). */
 export const LAYING_SECONDS = 8;
 
+/** What `coreSample` asks for. */
+export interface SampleOptions {
+  /** The film under the stack, if the support was wetted first. */
+  readonly base?: { readonly paint: PlanPaint; readonly filmMm: number } | undefined;
+  readonly blowers?: readonly BlowerExit[];
+  readonly moment: SampleMoment;
+}
+
 /**
  * A cut through the middle of a stack: what lies there, how thick, and what every interface will do.
  *
  * As poured, every puddle spreads by itself for the time it has lain (Huppert 1982a through `spread`), a
  * stated simplification; as blown, every layer lies evenly over the flower's footprint.
  *
- * @param base the film under the stack, if the support was wetted first
  * @throws InputError naming the field
  */
 export function coreSample(
   plan: Pick<Plan, 'passes' | 'settings'>,
   stack: PlanStack,
   paints: readonly PlanPaint[],
-  options: {
-    readonly base?: { readonly paint: PlanPaint; readonly filmMm: number } | undefined;
-    readonly blowers?: readonly BlowerExit[];
-    readonly moment: SampleMoment;
-  },
+  options: SampleOptions,
 ): CoreSample {
-  const settled = stackLayers(plan, stack, paints, options.blowers ?? []);
-  const poured = settled.map(({ layer, paint, massG, volumeMl }, index): SampleLayer => {
-    const lain = plan.settings.standSeconds + LAYING_SECONDS * (settled.length - 1 - index);
-    const { radiusMm, middleMm } =
-      options.moment === 'poured'
-        ? puddle({ ...physics(paint), volumeMl, seconds: lain })
-        : { radiusMm: stack.footprintMm / 2, middleMm: evenlyMm(volumeMl, stack.footprintMm) };
-    return { layerId: layer.id, paint, massG, volumeMl, thicknessMm: middleMm, radiusMm };
-  });
-  const under: SampleLayer[] = options.base
-    ? [
-        {
-          layerId: null,
-          paint: options.base.paint,
-          massG: 0,
-          volumeMl: 0,
-          thicknessMm: options.base.filmMm,
-          radiusMm: Number.POSITIVE_INFINITY,
-        },
-      ]
-    : [];
-  const layers = [...under, ...poured];
+  const layers = sampleLayers(plan, stack, paints, options);
   return {
     layers,
     heightMm: layers.reduce((sum, layer) => sum + layer.thicknessMm, 0),
@@ -77,6 +59,27 @@ export function coreSample(
         ? stackForecast(layers.map(({ paint, thicknessMm }) => asLayer(paint, thicknessMm)))
         : [],
   };
+}
+
+/** The layers of a core sample without what their interfaces will do. */
+export function sampleLayers(
+  plan: Pick<Plan, 'passes' | 'settings'>,
+  stack: PlanStack,
+  paints: readonly PlanPaint[],
+  { base, blowers = [], moment }: SampleOptions,
+): SampleLayer[] {
+  const settled = stackLayers(plan, stack, paints, blowers);
+  const laid = settled.map(({ layer, paint, massG, volumeMl }, index): SampleLayer => {
+    const seconds = plan.settings.standSeconds + LAYING_SECONDS * (settled.length - 1 - index);
+    const { radiusMm, middleMm } =
+      moment === 'poured'
+        ? puddle({ ...physics(paint), volumeMl, seconds })
+        : { radiusMm: stack.footprintMm / 2, middleMm: evenlyMm(volumeMl, stack.footprintMm) };
+    return { layerId: layer.id, paint, massG, volumeMl, thicknessMm: middleMm, radiusMm };
+  });
+  if (!base) return laid;
+  const wide = { massG: 0, volumeMl: 0, radiusMm: Number.POSITIVE_INFINITY };
+  return [{ layerId: null, paint: base.paint, thicknessMm: base.filmMm, ...wide }, ...laid];
 }
 
 const physics = (paint: PlanPaint) => ({

@@ -25,12 +25,7 @@ const SLOW_S = 1800;
 export function stackForecast(layers: readonly Layer[]): InterfaceForecast[] {
   return layers.slice(1).map((upper, index) => {
     const lower = layers[index]!;
-    const cells = cellForecast({
-      lower,
-      upper,
-      interfacialTensionNM: 0,
-      surfaceTensionNM: SURFACE_TENSION_NM,
-    });
+    const cells = cellsBetween(lower, upper);
     return { lower: index, cells, verdict: verdictOf(lower, upper, cells) };
   });
 }
@@ -39,4 +34,25 @@ function verdictOf(lower: Layer, upper: Layer, cells: CellForecast): InterfaceFo
   if (cells.stable) return 'holds';
   if (cells.openingSeconds > SLOW_S) return 'slow';
   return upper.viscosityPaS >= lower.viscosityPaS ? 'sinks' : 'opens';
+}
+
+const known = new Map<string, CellForecast>();
+const MOST_KNOWN = 2000;
+
+/** A pair of layers is solved once: a plan asks for the same ones at every change. */
+function cellsBetween(lower: Layer, upper: Layer): CellForecast {
+  const pair = [lower, upper]
+    .flatMap((layer) => [layer.thicknessMm, layer.viscosityPaS, layer.densityKgM3])
+    .join(' ');
+  const before = known.get(pair);
+  if (before) return before;
+  if (known.size >= MOST_KNOWN) known.clear();
+  const cells = cellForecast({
+    lower,
+    upper,
+    interfacialTensionNM: 0,
+    surfaceTensionNM: SURFACE_TENSION_NM,
+  });
+  known.set(pair, cells);
+  return cells;
 }

@@ -7,6 +7,7 @@ import { materialCreateSchema } from '@icy-ribbon/contract';
 import { matchColor } from '@icy-ribbon/core/color';
 import { materialKind } from '@icy-ribbon/core/material';
 import { learn } from '@icy-ribbon/core/learn';
+import { suggestOrder } from '@icy-ribbon/core/order';
 import { matchSet } from '@icy-ribbon/core/match';
 import { mixProperties, thin } from '@icy-ribbon/core/mix';
 import { thinMany } from '@icy-ribbon/core/practice';
@@ -21,7 +22,8 @@ import { createPiece, listPieces } from '../piece/piece.queries.ts';
 import { toCsv } from '../piece/csv.ts';
 import { paintScene } from '../standin/camera/paint.ts';
 import { measure, table } from './measure.ts';
-import { cups, readings, setCups, stack } from './studio.ts';
+import { freshLayers, workOut } from './plan.ts';
+import { cups, freshStack, readings, setCups } from './studio.ts';
 
 const PIECES = 2000;
 const CALLS = 10_000;
@@ -116,7 +118,9 @@ try {
     await measure(`the same, searched`, list(50, 'Piece 19')),
     await measure('200 results as CSV', () => toCsv(items)),
     await measure('a color matched from 60 paints', () => matchColor('#6b8f8a', paints, 6)),
-    await measure('all interfaces of a stack of 8 layers forecast', () => stackForecast(stack)),
+    await measure('all interfaces of a stack of 8 layers forecast', () => stackForecast(freshStack())),
+    await measure('the best order of 8 layers', () => suggestOrder('bloom', freshLayers())),
+    await measure('amounts and check of 12 stacks and 60 passes', workOut),
     await measure('six cups matched onto one thickness', () => matchSet(belief, 'dutch', setCups)),
     await measure('500 readings of 60 materials learned from', () => learn(cups, readings)),
     await measure('10,000 materials read in', importMany(10_000), 1),

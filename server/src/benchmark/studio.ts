@@ -67,8 +67,14 @@ export const readings: readonly ReadingRecord[] = Array.from({ length: 500 }, (_
   };
 });
 
-export const stack = Array.from({ length: 8 }, (_, at) => ({
-  thicknessMm: 3 / (1 + at / 2),
-  viscosityPaS: 3 - 0.3 * at,
-  densityKgM3: 1060 + 25 * at,
-}));
+let round = 0;
+
+/** Eight layers a little thicker each time, so that nothing about them is known yet. */
+export function freshStack() {
+  round += 1;
+  return Array.from({ length: 8 }, (_, at) => ({
+    thicknessMm: (3 + round / 1e4) / (1 + at / 2),
+    viscosityPaS: 3 - 0.3 * at,
+    densityKgM3: 1060 + 25 * at,
+  }));
+}

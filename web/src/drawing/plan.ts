@@ -1,5 +1,5 @@
 import { airTool, passReachMm } from '@icy-ribbon/core/air';
-import { exitOf, stackLayers, type BlowerExit } from '@icy-ribbon/core/amount';
+import { exitOf, type BlowerExit } from '@icy-ribbon/core/amount';
 import {
   curvePlaces,
   distanceMm,
@@ -12,7 +12,7 @@ import {
   type PlanPath,
   type PlanStack,
 } from '@icy-ribbon/core/plan';
-import { puddle } from '@icy-ribbon/core/stack';
+import { sampleLayers } from '@icy-ribbon/core/stack';
 import type { SupportSize } from '@icy-ribbon/core/support';
 
 /** A shape on the support, in mm; drawn by the canvas and written into the picture alike. */
@@ -41,7 +41,6 @@ export interface PlanContext {
 
 const UNKNOWN_HEX = '#9aa7ae';
 const LAID_MM = 2;
-const LAYING_SECONDS = 8;
 const STRIPES = 9;
 const ROUND_STEPS = 72;
 
@@ -101,31 +100,19 @@ function marbling({ widthMm, heightMm }: SupportSize, colors: readonly string[])
 export function stackDisks({ plan, paints, blowers }: PlanContext, stack: PlanStack): Disk[] {
   const known = stack.layers.every((layer) => paints.some((paint) => paint.id === layer.paintId));
   if (!known || stack.layers.length === 0) return [];
-  const layers = settledLayers(plan, stack, paints, blowers);
   let widest = Number.POSITIVE_INFINITY;
-  return layers.map(({ paint, volumeMl }, index) => {
-    const { radiusMm } = puddle({
-      volumeMl,
-      viscosityPaS: paint.viscosityPaS,
-      densityKgM3: 1000 * paint.densityGPerMl,
-      seconds: plan.settings.standSeconds + LAYING_SECONDS * (layers.length - 1 - index),
-    });
-    widest = Math.min(radiusMm, widest * 0.93);
-    return { at: stack.at, radiusMm: widest, colorHex: paint.colorHex };
-  });
+  return sampleLayers(plan, givenLayers(stack, paints), paints, { blowers, moment: 'poured' }).map(
+    ({ paint, radiusMm }) => {
+      widest = Math.min(radiusMm, widest * 0.93);
+      return { at: stack.at, radiusMm: widest, colorHex: paint.colorHex };
+    },
+  );
 }
 
-function settledLayers(
-  plan: Plan,
-  stack: PlanStack,
-  paints: readonly PlanPaint[],
-  blowers: readonly BlowerExit[],
-) {
-  const whole = {
-    ...stack,
-    layers: stack.layers.filter((layer) => layer.massG !== null || takes(paints, layer.paintId)),
-  };
-  return stackLayers(plan, whole, paints, blowers);
+/** A stack without the layers that are still to be given their grams. */
+function givenLayers(stack: PlanStack, paints: readonly PlanPaint[]): PlanStack {
+  const layers = stack.layers.filter((layer) => layer.massG !== null || takes(paints, layer.paintId));
+  return { ...stack, layers };
 }
 
 const takes = (paints: readonly PlanPaint[], id: string): boolean => {
@@ -173,10 +160,9 @@ export function reachMm({ plan, paints, blowers }: PlanContext, pass: PlanPass):
   const stack = plan.stacks.find((each) => distanceMm(each.at, pass.at) <= each.footprintMm / 2);
   const layers =
     stack && stack.layers.every((layer) => paints.some((paint) => paint.id === layer.paintId))
-      ? settledLayers(plan, stack, paints, blowers).map(({ paint, volumeMl }) => ({
-          thicknessMm: (volumeMl * 1000) / ((Math.PI / 4) * stack.footprintMm ** 2),
-          viscosityPaS: paint.viscosityPaS,
-        }))
+      ? sampleLayers(plan, givenLayers(stack, paints), paints, { blowers, moment: 'blown' }).map(
+          ({ paint, thicknessMm }) => ({ thicknessMm, viscosityPaS: paint.viscosityPaS }),
+        )
       : [
           {
             thicknessMm: 1,

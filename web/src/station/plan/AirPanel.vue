@@ -8,9 +8,10 @@ import {
   middleWords,
   passReachMm,
 } from '@icy-ribbon/core/air';
+import { pile } from '@icy-ribbon/core/check';
 import { InputError } from '@icy-ribbon/core/error';
 import type { PlanStack } from '@icy-ribbon/core/plan';
-import { coreSample } from '@icy-ribbon/core/stack';
+import { sampleLayers, type SampleMoment } from '@icy-ribbon/core/stack';
 import { useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import ComputedFrom from '../../field/ComputedFrom.vue';
@@ -37,19 +38,14 @@ const USUAL = { depthMm: 5, densityGPerMl: 1.2 };
 const ground = computed(() => {
   if (!props.stack || props.stack.layers.length === 0) return { ...USUAL, layers: [], usual: true };
   try {
-    const sample = coreSample(plan.body, props.stack, plan.paints, {
-      blowers: plan.blowers,
-      moment: 'poured',
-    });
-    const mass = sample.layers.reduce((sum, layer) => sum + layer.massG, 0);
-    const volume = sample.layers.reduce((sum, layer) => sum + layer.volumeMl, 0);
+    const sampled = (moment: SampleMoment) =>
+      sampleLayers(plan.body, props.stack!, plan.paints, { blowers: plan.blowers, moment });
     return {
-      depthMm: sample.heightMm,
-      densityGPerMl: mass / volume,
-      layers: coreSample(plan.body, props.stack, plan.paints, {
-        blowers: plan.blowers,
-        moment: 'blown',
-      }).layers.map(({ thicknessMm, paint }) => ({ thicknessMm, viscosityPaS: paint.viscosityPaS })),
+      ...pile(sampled('poured')),
+      layers: sampled('blown').map(({ thicknessMm, paint }) => ({
+        thicknessMm,
+        viscosityPaS: paint.viscosityPaS,
+      })),
       usual: false,
     };
   } catch (error) {

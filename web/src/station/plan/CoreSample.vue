@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { baseAreas, deepestDentMm } from '@icy-ribbon/core/amount';
+import { pile } from '@icy-ribbon/core/check';
 import { InputError } from '@icy-ribbon/core/error';
 import type { PlanStack } from '@icy-ribbon/core/plan';
 import { coreSample, type CoreSample, type SampleMoment } from '@icy-ribbon/core/stack';
@@ -43,9 +44,10 @@ const sample = computed<CoreSample | null>(() => {
 });
 const dentMm = computed(() => {
   if (!props.stack || !sample.value) return 0;
-  const mass = sample.value.layers.reduce((sum, layer) => sum + layer.massG, 0);
-  const volume = sample.value.layers.reduce((sum, layer) => sum + layer.volumeMl, 0);
-  return volume > 0 ? deepestDentMm(plan.body, props.stack, mass / volume, plan.blowers) : 0;
+  const { densityGPerMl } = pile(sample.value.layers);
+  return Number.isFinite(densityGPerMl)
+    ? deepestDentMm(plan.body, props.stack, densityGPerMl, plan.blowers)
+    : 0;
 });
 const size = computed(() => ({
   width: Math.max(60, width.value - LABELS_PX - RULER_PX),
