@@ -25,6 +25,7 @@ test('a server killed between any two steps loses nothing, and the page goes on'
   await weighInByTable(page, COLORS.slice(2));
   await kill();
   await page.getByRole('button', { name: 'Test the thickness' }).click();
+  await page.getByRole('button', { name: 'Plan it' }).click();
   await page.getByRole('button', { name: 'Pour it' }).click();
   await layDownAll(page);
   await kill();

@@ -104,6 +104,7 @@ test('an edit that met a newer one shows both, and the artist decides', async ({
 
 test('bad input is answered at its field and nothing typed is lost', async ({ page }) => {
   await page.goto('/today');
+  await expect(page.locator('.ant-select-selection-item').first()).toBeVisible();
   await page.getByRole('button', { name: 'Start and mix' }).click();
   await expect(page.getByRole('alert')).toHaveText('Give it a name.');
   await page.goto('/shelf');

@@ -74,6 +74,8 @@ test('one piece from start to a recorded result with the keyboard alone', async 
     await key(page, 'w');
     await expect(page.getByRole('heading', { name: 'Thickness' })).toBeVisible();
     await key(page, 'g');
+    await expect(page.getByRole('heading', { name: 'Plan' })).toBeVisible();
+    await key(page, 'g');
     await expect(page.getByText('Lay down White')).toBeVisible();
     await key(page, 'Space');
     await expect(page.getByText('Lay down Ochre')).toBeVisible();

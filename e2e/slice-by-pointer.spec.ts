@@ -52,6 +52,7 @@ test('one piece from a new support to a recorded result, out and in again, by po
 
   await test.step('records the pour', async () => {
     await page.getByRole('button', { name: 'Test the thickness' }).click();
+    await page.getByRole('button', { name: 'Plan it' }).click();
     await page.getByRole('button', { name: 'Pour it' }).click();
     await layDownAll(page);
     await expect(page.getByText('Blow to the top')).toBeVisible();

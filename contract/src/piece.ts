@@ -43,7 +43,7 @@ export const pieceCreateSchema = z.object({
   id: idSchema.optional(),
   name: nameSchema,
   technique: techniqueSchema,
-  supportId: idSchema,
+  supportId: z.uuid('Choose a support.'),
   note: noteSchema.default(''),
 });
 

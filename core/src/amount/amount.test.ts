@@ -3,7 +3,7 @@ import { filmLeftMm } from '../film/index.ts';
 import { EMPTY_PLAN, type Plan, type PlanBase } from '../plan/index.ts';
 import { paint } from '../plan/testing.ts';
 import type { SupportSize } from '../support/index.ts';
-import { amounts, baseAreas, deepestDentMm, pillowMassG } from './index.ts';
+import { amounts, baseAreas, deepestDentMm, pieceFilm, pillowMassG, secondsToSpin } from './index.ts';
 
 const board: SupportSize = { shape: 'rectangle', widthMm: 300, heightMm: 400, sideDepthMm: 20 };
 const white = paint('white', { role: 'base', viscosityPaS: 0.8, densityGPerMl: 1.1 });
@@ -115,6 +115,27 @@ describe('a stack', () => {
     expect(() => amounts(board, plan({ stacks: [open] }), paints)).toThrow(
       expect.objectContaining({ field: 'massG' }),
     );
+  });
+});
+
+describe('the film after spinning (Emslie, Bonner & Peck 1958, from memory)', () => {
+  const honey = paint('honey', { role: 'base', viscosityPaS: 3, densityGPerMl: 1.15 });
+  const spun = plan({
+    base: base({ areas: [{ paintId: 'honey', share: 1 }], film: { kind: 'thickness', mm: 3 } }),
+    settings: { ...plainly, spinRpm: 60, spinSeconds: 10 },
+  });
+
+  it('3 mm at 60 turns a minute for 10 s leave 1.788 mm, through the plan', () => {
+    const film = pieceFilm(board, spun, [honey])!;
+    expect(film.laidMm).toBeCloseTo(3, 12);
+    expect(film.afterMm).toBeCloseTo(1.788, 3);
+    expect(pieceFilm(board, plan(), [honey])).toBeNull();
+  });
+
+  it('the seconds that are advised bring the film where it shall be', () => {
+    const film = { fromMm: 3, viscosityPaS: 3, densityKgM3: 1150, rpm: 60 };
+    expect(secondsToSpin({ ...film, toMm: 1.788 })).toBeCloseTo(10, 1);
+    expect(secondsToSpin({ ...film, toMm: 4 })).toBe(0);
   });
 });
 

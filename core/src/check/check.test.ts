@@ -133,6 +133,20 @@ it('an activator that is too light for cells asks for a lighter color under it',
   expect(check(input(mended, { paints: all })).some(({ id }) => id.startsWith('stable'))).toBe(false);
 });
 
+it('a bloom with too much paint on is spun until it is right, and the spinner’s caution is shown', () => {
+  const layers = bloom.stacks[0]!.layers.map((layer) =>
+    layer.paintId === 'rust' ? { ...layer, massG: 500 } : layer,
+  );
+  const much: Plan = { ...bloom, stacks: [{ ...bloom.stacks[0]!, layers }] };
+  const finding = check(input(much)).find(({ id }) => id === 'too-much')!;
+  if (!finding.fix || !isPlanFix(finding.fix)) throw new Error('no fix');
+  expect(fixWords(finding.fix)).toMatch(/^Spin \d+ s$/);
+  const mended = applyFix(much, finding.fix, { newId: counting(), baseId: undefined });
+  const ids = check(input(mended)).map(({ id }) => id);
+  expect(ids).not.toContain('too-much');
+  expect(ids).toContain('spinner');
+});
+
 it('what cannot be mended in the plan can be left knowingly', () => {
   const cups = paints.map((each) => cupOf(each, { restHours: each.id === 'rust' ? 5 : 0 }));
   const finding = check(input(bloom, { cups })).find(({ id }) => id.startsWith('rest'))!;
@@ -196,6 +210,7 @@ it('every fix says on its button what it does', () => {
     { kind: 'scale-layers', factor: 0.8 },
     { kind: 'film', mm: 1 },
     { kind: 'settings', changes: { waitSeconds: 90 } },
+    { kind: 'settings', changes: { spinRpm: 60, spinSeconds: 20 } },
     { kind: 'pass', passId: 'p', changes: { distanceMm: 120, slantDeg: 30 } },
     { kind: 'add-passes' },
     { kind: 'add-base' },

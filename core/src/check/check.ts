@@ -1,17 +1,20 @@
+import { CAUTIONS } from '../caution/index.ts';
 import { airBounds, jetOnPaint, type AirTool } from '../air/index.ts';
 import {
   baseAreas,
   exitOf,
-  layerAmounts,
+  pieceFilm,
+  secondsToSpin,
   stackLayers,
   type Amounts,
   type BlowerExit,
+  type PieceFilm,
 } from '../amount/index.ts';
 import { contrast, type ContrastCup } from '../match/index.ts';
 import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
 import { distanceMm, type Plan, type PlanPaint, type PlanStack } from '../plan/index.ts';
 import { coreSample, evenlyMm, sampleLayers, type CoreSample, type SampleLayer } from '../stack/index.ts';
-import { paintedArea, type SupportSize } from '../support/index.ts';
+import type { SupportSize } from '../support/index.ts';
 import type { Technique } from '../thickness/index.ts';
 import type { Fix } from './fix.ts';
 
@@ -52,6 +55,8 @@ export interface CheckInput {
 /** All paint on the piece over face and sides, mm: more sags and cracks at the rim, less leaves bands. */
 export const USUAL_FILM_MM = { thin: 0.45, thick: 2.6 } as const;
 const MUDDY = 0.45;
+/** Slow turns: fast ones warp the cells (common practice). */
+const USUAL_RPM = 60;
 const ORDER = { wrong: 0, look: 1, do: 2 } as const;
 
 /**
@@ -385,11 +390,9 @@ export function groundUnder(
 
 function filmFindings(input: CheckInput): Finding[] {
   const { plan, support, paints, blowers } = input;
-  const { faceCm2, sidesCm2 } = paintedArea(support);
-  const laid = layerAmounts(support, plan, paints, blowers);
-  const volumeMl = laid.reduce((sum, layer) => sum + layer.volumeMl, 0);
-  if (volumeMl === 0) return [];
-  const allMm = (10 * volumeMl * (1 - plan.settings.dripShare)) / (faceCm2 + sidesCm2);
+  const film = pieceFilm(support, plan, paints, blowers);
+  if (!film) return [];
+  const allMm = film.afterMm;
   const findings: Finding[] = [];
   if (allMm > USUAL_FILM_MM.thick) {
     findings.push({
@@ -397,7 +400,7 @@ function filmFindings(input: CheckInput): Finding[] {
       level: 'look',
       words: 'Too much paint stays on: the middle sags and the rim cracks while it dries.',
       because: `${round(allMm)} mm over face and sides; up to ${USUAL_FILM_MM.thick} is usual`,
-      fix: { kind: 'scale-layers', factor: (0.95 * USUAL_FILM_MM.thick) / allMm },
+      fix: tooMuch(input.technique, film),
     });
   }
   if (plan.base) {
@@ -426,6 +429,14 @@ function filmFindings(input: CheckInput): Finding[] {
     });
   }
   return findings;
+}
+
+/** A bloom is spun until enough has run off; of a Dutch pour less is laid. */
+function tooMuch(technique: Technique, film: PieceFilm): Fix {
+  const toMm = 0.95 * USUAL_FILM_MM.thick;
+  if (technique !== 'bloom') return { kind: 'scale-layers', factor: toMm / film.afterMm };
+  const seconds = secondsToSpin({ ...film, fromMm: film.laidMm, toMm, rpm: USUAL_RPM });
+  return { kind: 'settings', changes: { spinRpm: USUAL_RPM, spinSeconds: Math.ceil(seconds) } };
 }
 
 function cupFindings(input: CheckInput): Finding[] {
@@ -489,6 +500,10 @@ function doings({ plan, amounts }: CheckInput): Finding[] {
   const mouth = plan.passes.some((pass) => pass.tool === 'mouth' || pass.tool === 'straw');
   return [
     tick('level', 'Level the support both ways.', 'a slope moves the design overnight'),
+    tick('torch', CAUTIONS.torch, 'caution'),
+    ...(plan.settings.spinRpm > 0
+      ? [tick('spinner', 'Fix the board on the spinner and stand clear.', 'caution')]
+      : []),
     ...(mains ? [tick('mains', 'Cool air; keep wet hands and splashes off mains parts.', 'caution')] : []),
     ...(mouth ? [tick('breath', 'Never suck back through a straw; rest if you get dizzy.', 'caution')] : []),
   ];

@@ -42,7 +42,9 @@ export function fixWords(fix: Fix): string {
     case 'film':
       return `Aim at ${fix.mm} mm`;
     case 'settings':
-      return fix.changes.waitSeconds ? `Wait ${fix.changes.waitSeconds} s` : 'Change it';
+      return fix.changes.spinSeconds
+        ? `Spin ${fix.changes.spinSeconds} s`
+        : `Wait ${fix.changes.waitSeconds ?? 0} s`;
     case 'pass':
       return [
         fix.changes.distanceMm ? `From ${fix.changes.distanceMm / 10} cm` : '',

@@ -1,3 +1,4 @@
+export { orderHints } from './hints.ts';
 export { mudOf, ORDER_RULES, type OrderLayer, type OrderRule } from './rules.ts';
 export {
   MOST_LAYERS,

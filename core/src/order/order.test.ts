@@ -2,7 +2,15 @@ import fc from 'fast-check';
 import { seededRandom } from '../random/index.ts';
 import type { PlanPaint } from '../plan/index.ts';
 import { paint } from '../plan/testing.ts';
-import { mudOf, ORDER_RULES, orderCost, orderReasons, suggestOrder, type OrderLayer } from './index.ts';
+import {
+  mudOf,
+  ORDER_RULES,
+  orderCost,
+  orderHints,
+  orderReasons,
+  suggestOrder,
+  type OrderLayer,
+} from './index.ts';
 
 const layer = (id: string, changes: Partial<PlanPaint> = {}, massG = 10): OrderLayer => ({
   id,
@@ -85,6 +93,32 @@ describe('the rules (common practice, no published source)', () => {
       expect(rule.weight).toBeGreaterThan(0);
       expect(rule.weight).toBeLessThan(sum / 2);
     }
+  });
+});
+
+describe('what could be added or left out (common practice, no published source)', () => {
+  const set = [
+    layer('pale', { colorHex: '#f3f2ec' }),
+    layer('blue', { colorHex: '#1d3f86' }),
+    layer('navy', { colorHex: '#26333f' }),
+  ];
+
+  it('the color that contrasts most is repeated at the end of a Dutch pour', () => {
+    expect(orderHints('dutch', set)).toEqual(['Repeat pale at the end: it contrasts most.']);
+    expect(orderHints('dutch', set.toReversed())).toEqual([]);
+    expect(orderHints('dutch', set.slice(0, 1))).toEqual([]);
+  });
+
+  it('dark colors on a light base are brightened with touches of it', () => {
+    expect(orderHints('dutch', set.slice(1), '#f3f2ec')).toContain(
+      'Light touches of base inside the ribbon brighten it.',
+    );
+  });
+
+  it('an awkwardly thick cup becomes part of a bloom’s pillow', () => {
+    const thick = [layer('rust', { viscosityPaS: 8 }), layer('rain')];
+    expect(orderHints('bloom', thick)[0]).toMatch(/rust is awkwardly thick/);
+    expect(orderHints('bloom', set)).toEqual([]);
   });
 });
 

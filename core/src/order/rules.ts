@@ -54,6 +54,13 @@ export const ORDER_RULES: readonly OrderRule[] = [
     words: (lower, upper) => `${upper} is thicker than ${lower} below it, which cannot carry it.`,
   },
   {
+    name: 'largest below',
+    weight: 1,
+    techniques: ['bloom'],
+    above: (lower, upper) => share(Math.log(upper.massG / lower.massG) / Math.log(3)),
+    words: (lower, upper) => `More of ${upper} lies over less of ${lower}: the largest puddle goes lowest.`,
+  },
+  {
     name: 'opacity',
     weight: 1.5,
     techniques: ['bloom'],

@@ -107,6 +107,9 @@ export interface PlanSettings {
   readonly standSeconds: number;
   /** From the last pass until it is left alone: the cells open, s. */
   readonly waitSeconds: number;
+  /** Turns a minute on the spinner afterwards, and for how long in all; 0 is not spun. */
+  readonly spinRpm: number;
+  readonly spinSeconds: number;
 }
 
 export interface Plan {
@@ -127,6 +130,8 @@ export const USUAL_SETTINGS: PlanSettings = {
   copies: 1,
   standSeconds: 20,
   waitSeconds: 120,
+  spinRpm: 0,
+  spinSeconds: 0,
 };
 
 export const EMPTY_PLAN: Plan = {

@@ -92,6 +92,8 @@ export const planSettingsSchema = z.strictObject({
   copies: z.int('Pieces are whole.').min(1, 'At least one piece.').max(200).default(1),
   standSeconds: z.number().min(1, 'At least 1 s.').max(36_000).default(20),
   waitSeconds: z.number().min(0).max(36_000).default(120),
+  spinRpm: z.number().min(0).max(600, 'Spin at most 600 turns a minute.').default(0),
+  spinSeconds: z.number().min(0).max(3600, 'Spin at most an hour.').default(0),
 });
 
 /** What is laid and blown; paints are named by id. */

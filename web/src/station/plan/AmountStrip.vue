@@ -55,7 +55,7 @@ const cost = computed(() => centsWords(planCost(plan.worked.amounts, plan.costs)
       </p>
       <p v-if="total && total.massG > 0" class="soft small">{{ cost }}</p>
     </div>
-    <ul>
+    <ul tabindex="0" aria-label="What each paint takes">
       <li v-for="row in rows" :key="row.paintId" :title="row.parts">
         <span class="dot" :style="{ background: row.paint.colorHex }"></span>
         <span class="name">{{ row.paint.name }}</span>

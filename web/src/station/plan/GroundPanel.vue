@@ -94,6 +94,8 @@ const FIELDS = [
   ['copies', 'Pieces or tiles alike', '×', 1, 1, 200],
   ['standSeconds', 'Stands before the air', 's', 1, 1, 36000],
   ['waitSeconds', 'Waits for the cells', 's', 1, 0, 36000],
+  ['spinRpm', 'Spun, turns a minute', '×', 1, 0, 600],
+  ['spinSeconds', 'Spun for', 's', 1, 0, 3600],
 ] as const;
 
 function setField(

@@ -3,6 +3,7 @@ import { stackLayers } from '@icy-ribbon/core/amount';
 import { InputError } from '@icy-ribbon/core/error';
 import {
   ORDER_RULES,
+  orderHints,
   orderReasons,
   type OrderAdvice,
   type OrderLayer,
@@ -52,6 +53,10 @@ const layers = computed<OrderLayer[]>(() => {
   }
 });
 const reasons = computed(() => orderReasons(technique.value, layers.value));
+const hints = computed(() => {
+  const baseId = plan.body.base?.areas[0]?.paintId;
+  return orderHints(technique.value, layers.value, (baseId && plan.paint(baseId)?.colorHex) || null);
+});
 const names = computed(() => new Map(layers.value.map(({ id, paint }) => [id, paint.name])));
 const options = computed(() => [
   { value: '', label: 'no wish' },
@@ -151,6 +156,7 @@ defineExpose({ suggest });
         </template>
       </div>
       <h3>Against the order as it is</h3>
+      <p v-for="hint in hints" :key="hint" class="look small">{{ hint }}</p>
       <p v-if="reasons.length === 0" class="soft">Nothing speaks against it.</p>
       <ul>
         <li v-for="reason in reasons" :key="reason.rule + reason.words">

@@ -244,6 +244,8 @@ useShortcuts('Plan', [
   arrow('ArrowRight', 1, 0),
   arrow('ArrowUp', 0, -1),
   arrow('ArrowDown', 0, 1),
+  { keys: ['h'], shown: 'H', does: 'Line up in a row', run: () => act('row') },
+  { keys: ['v'], shown: 'V', does: 'Line up in a column', run: () => act('column') },
   { keys: ['d'], shown: 'D', does: 'Duplicate what is chosen', run: () => act('duplicate') },
   { keys: ['m'], shown: 'M', does: 'Mirror left to right', run: () => act('left-right') },
   {
@@ -400,7 +402,8 @@ header > :nth-child(2) {
 }
 
 .panel :deep(.ant-radio-button-wrapper) {
-  padding-inline: 10px;
+  padding-inline: 8px;
+  font-size: 14px;
 }
 
 .scroll {

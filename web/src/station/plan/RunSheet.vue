@@ -81,6 +81,9 @@ const steps = computed(() => {
         `Pass ${index + 1}: ${airTool(pass.tool).label.toLowerCase()}${pass.setting ? `, ${pass.setting}` : ''}, ${bearingName(pass.directionDeg)}, ${units.show('length', pass.distanceMm)} off, ${pass.slantDeg}° slant, ${pass.seconds} s.`,
     ),
     ...(body.passes.length > 0 ? [`Wait ${body.settings.waitSeconds} s for the cells.`] : []),
+    ...(body.settings.spinRpm > 0 && body.settings.spinSeconds > 0
+      ? [`Spin at ${body.settings.spinRpm} turns a minute for ${body.settings.spinSeconds} s, both ways.`]
+      : []),
   ];
 });
 const at = ({ x, y }: { x: number; y: number }) =>

@@ -141,7 +141,7 @@ function goRace(): void {
     query: race.value ? { cups: race.value.mixIds.join(',') } : {},
   });
 }
-const goPour = () => void router.push({ name: 'pour', params: { pieceId: props.pieceId } });
+const goPlan = () => void router.push({ name: 'plan', params: { pieceId: props.pieceId } });
 
 function proposal(): string {
   if (!race.value) return '';
@@ -163,7 +163,7 @@ useShortcuts('Thickness', [
       if (first) void stirredIn(first.cup);
     },
   },
-  { keys: ['g'], shown: 'G', does: 'Go and pour it', run: goPour },
+  { keys: ['g'], shown: 'G', does: 'Go and plan how to pour it', run: goPlan },
 ]);
 </script>
 
@@ -173,7 +173,7 @@ useShortcuts('Thickness', [
       <h1>Thickness</h1>
       <p>{{ summary }}</p>
       <ThicknessTabs :piece-id="pieceId" here="set" />
-      <Button type="primary" @click="goPour">Pour it</Button>
+      <Button type="primary" @click="goPlan">Plan it</Button>
     </header>
     <section class="match" aria-label="Match the set">
       <table v-if="rows.length > 0" class="rows">
