@@ -66,11 +66,14 @@ export interface CalibratedCup {
   readonly sdLn: number;
 }
 
+/** Readings that are nearer to one another tell nothing of b. */
+const APART = 1.02;
+
 /**
  * The formula nu = a t - b / t of a home-made cup with a hole, from reference liquids.
  *
  * Law: least squares of nu / t on 1 and -1/t^2, so that every reading counts by its own size; with one
- * reading, or where the fit gives a negative b, b is 0. The form is that of ISO 2431 (from memory).
+ * reading, with readings closer than 2 %, or where the fit gives a negative b or flow, b is 0. The form is that of ISO 2431 (from memory).
  *
  * @returns a in mm2/s2, b in mm2, and the spread of ln(nu) that the readings show (at least 0.04)
  * @throws InputError naming "points" or "points.N.seconds"
@@ -81,10 +84,12 @@ export function calibrateDrainCup(points: readonly CalibrationPoint[]): Calibrat
     const { viscosityPaS, densityGPerMl } = referenceProperties(liquid);
     return { seconds, nu: (viscosityPaS / densityGPerMl) * 1e3 };
   });
-  const times = new Set(readings.map((each) => each.seconds));
+  const times = readings.map((each) => each.seconds);
+  const apart = Math.max(...times) / Math.min(...times) >= APART;
   const straight = { a: Math.exp(mean(readings.map(({ nu, seconds }) => Math.log(nu / seconds)))), b: 0 };
-  const fitted = times.size > 1 ? fitCup(readings) : straight;
-  const { a, b } = fitted.b >= 0 && fitted.a > 0 ? fitted : straight;
+  const fitted = apart ? fitCup(readings) : straight;
+  const flows = times.every((seconds) => fitted.a * seconds > fitted.b / seconds);
+  const { a, b } = fitted.b >= 0 && flows ? fitted : straight;
   const misses = readings.map(({ nu, seconds }) => Math.log(nu / (a * seconds - b / seconds)));
   const freedom = readings.length - (b > 0 ? 2 : 1);
   const scatter = freedom > 0 ? Math.sqrt(misses.reduce((sum, miss) => sum + miss ** 2, 0) / freedom) : 0;

@@ -140,7 +140,7 @@ describe('what readings taught', () => {
     const { body } = await studio.http.get('/api/pieces').expect(200);
     const [listed] = (body as { items: { mixes: { viscosityPaS: number }[]; station: string }[] }).items;
     expect(listed!.mixes[0]!.viscosityPaS).toBeCloseTo(1.5, 1);
-    expect(listed!.station).toBe('pour');
+    expect(listed!.station).toBe('plan');
   });
 });
 
