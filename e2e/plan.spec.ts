@@ -233,3 +233,36 @@ test('an order is searched in a worker; files come out; the same is scaled to a 
     /Fluid teal[\d.]+ gnot mixed yet/,
   );
 });
+
+test('two tabs: what the other one planned is shown beside one’s own, and the artist decides', async ({
+  page,
+  context,
+  studio,
+}) => {
+  const pieceId = await bloomPiece(studio);
+  await page.goto(`/plan/${pieceId}`);
+  await expect(check(page)).toContainText('Nothing is laid yet');
+  const other = await context.newPage();
+  await other.goto(`/plan/${pieceId}`);
+  await other.getByRole('button', { name: 'Lay it out' }).click();
+  await expect.poll(async () => (await planOf(studio, pieceId))?.stacks.length).toBe(1);
+  await page.keyboard.press('b');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('Changed elsewhere');
+  await dialog.getByRole('button', { name: 'Take what is there' }).click();
+  await expect(page.getByRole('region', { name: 'Core sample' })).toContainText('Wall white');
+});
+
+test('an edit that never reached the server is there again when the page is', async ({ page, studio }) => {
+  const pieceId = await bloomPiece(studio);
+  await page.goto(`/plan/${pieceId}`);
+  await expect(check(page)).toContainText('Nothing is laid yet');
+  await page.route('**/plan', (route) => route.abort());
+  await page.getByRole('button', { name: 'Lay it out' }).click();
+  await expect(page.getByRole('region', { name: 'Amounts', exact: true })).toContainText('Wall white');
+  await page.waitForTimeout(800);
+  await page.goto('about:blank');
+  await page.unrouteAll({ behavior: 'ignoreErrors' });
+  await page.goto(`/plan/${pieceId}`);
+  await expect.poll(async () => (await planOf(studio, pieceId))?.stacks.length).toBe(1);
+});

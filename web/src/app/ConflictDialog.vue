@@ -13,8 +13,13 @@ const rows = computed(() => {
 
 /** "tryNext" -> "try next". */
 const words = (field: string) => field.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
-const shown = (value: unknown) =>
-  value === undefined || value === null || value === '' ? 'nothing' : String(value);
+
+/** A list is shown as how many it holds; what has parts of its own only as being there. */
+function shown(value: unknown): string {
+  if (value === undefined || value === null || value === '') return 'nothing';
+  if (Array.isArray(value)) return String(value.length);
+  return typeof value === 'object' ? 'set in another way' : String(value as string | number | boolean);
+}
 </script>
 
 <template>

@@ -11,9 +11,9 @@ import {
 import { InputError } from '@icy-ribbon/core/error';
 import { cupPaint, EMPTY_PLAN, findItem, type Plan, type PlanPaint } from '@icy-ribbon/core/plan';
 import dayjs from 'dayjs';
-import { useDebounceFn, useNow } from '@vueuse/core';
+import { useDebounceFn, useNow, useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { call } from '../api/client.ts';
 import { sayProblem } from '../notice/notices.ts';
 import { costPerG, plannedPaint } from '../station/plan/plannedPaint.ts';
@@ -30,6 +30,13 @@ export interface PlanBody extends Plan {
 }
 
 const NOTHING: PlanBody = { ...EMPTY_PLAN, planned: [], ticked: [] };
+/** An edit that is not on the server yet, kept in the browser in case it is closed. */
+interface Draft {
+  readonly pieceId: string;
+  readonly version: number;
+  readonly body: PlanBody;
+}
+
 const MOST_STEPS = 200;
 const SAVE_AFTER_MS = 500;
 const HOUR_MS = 3_600_000;
@@ -48,6 +55,12 @@ export const usePlan = defineStore('plan', () => {
   const future = shallowRef<readonly PlanBody[]>([]);
   const selection = shallowRef<readonly string[]>([]);
   const unsaved = ref(false);
+  /** The version on the server that `body` was made from. */
+  const version = ref(0);
+  const draft = useStorage<Draft | null>('icy-ribbon.plan-draft', null, undefined, {
+    shallow: true,
+    serializer: { read: (text) => JSON.parse(text) as Draft | null, write: (kept) => JSON.stringify(kept) },
+  });
 
   /** Takes the plan of the piece in hand; what was not kept yet of another is kept first. */
   async function open(): Promise<void> {
@@ -56,11 +69,31 @@ export const usePlan = defineStore('plan', () => {
     if (!piece || piece.id === pieceId.value) return;
     await flush();
     pieceId.value = piece.id;
-    body.value = piece.plan ? bodyOf(piece.plan) : NOTHING;
+    selection.value = [];
+    adopt(piece.plan);
+    const kept = draft.value;
+    if (kept?.pieceId !== piece.id) return;
+    // When the plan has moved on meanwhile, sending it shows both and asks.
+    version.value = kept.version;
+    set(kept.body);
+  }
+
+  /** Takes a plan as it is on the server. */
+  function adopt(plan: PiecePlan | null): void {
+    body.value = plan ? bodyOf(plan) : NOTHING;
+    version.value = plan?.version ?? 0;
     past.value = [];
     future.value = [];
-    selection.value = [];
   }
+
+  /** What another tab or device planned is taken over, unless something is being changed here. */
+  watch(
+    () => store.piece?.plan,
+    (plan) => {
+      if (store.piece?.id !== pieceId.value || unsaved.value || !plan) return;
+      if (plan.version > version.value) adopt(plan);
+    },
+  );
 
   /** Makes the plan another one, as one step that can be undone. */
   function change(next: PlanBody): void {
@@ -77,6 +110,7 @@ export const usePlan = defineStore('plan', () => {
       selection.value = selection.value.filter((id) => findItem(next, id));
     }
     unsaved.value = true;
+    if (pieceId.value) draft.value = { pieceId: pieceId.value, version: version.value, body: next };
     void saveSoon();
   }
 
@@ -111,17 +145,20 @@ export const usePlan = defineStore('plan', () => {
     unsaved.value = false;
     const sent = body.value;
     try {
-      const plan = await sendVersioned(piece.plan?.version ?? 0, { plan: sent }, (version) =>
+      const plan = await sendVersioned(version.value, { ...sent }, (from) =>
         call(api.plans.put, {
           params: { pieceId: piece.id },
-          body: { ...sent, version } as never,
+          body: { ...sent, version: from } as never,
         }),
       );
       if (plan) {
+        version.value = plan.version;
+        if (!unsaved.value) draft.value = null;
         store.setPlan(plan);
       } else {
+        draft.value = null;
         await store.reload();
-        body.value = store.piece?.plan ? bodyOf(store.piece.plan) : NOTHING;
+        adopt(store.piece?.plan ?? null);
       }
     } catch (error) {
       unsaved.value = true;
