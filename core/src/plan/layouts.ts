@@ -2,7 +2,7 @@ import type { AirTool } from '../air/index.ts';
 import type { SupportSize } from '../support/index.ts';
 import { pyramid } from '../stack/pyramid.ts';
 import type { Technique } from '../thickness/index.ts';
-import { bentThrough } from './curve.ts';
+import { bentThrough, curveAt } from './curve.ts';
 import { breathOut, PETALS, usualPass } from './passes.ts';
 import {
   EMPTY_PLAN,
@@ -213,13 +213,9 @@ function sweep(parts: LayoutParts, path: PlanPath, turns: readonly number[]): Pi
       ]
     : [];
   const tool = parts.tool ?? 'hair-dryer';
-  const places = turns.map((_, index) => {
-    const t = turns.length === 1 ? 0.5 : 0.25 + (0.5 * index) / (turns.length - 1);
-    return {
-      x: path.start.x + (path.end.x - path.start.x) * t,
-      y: path.start.y + (path.end.y - path.start.y) * t,
-    };
-  });
+  const places = turns.map((_, index) =>
+    curveAt(path, turns.length === 1 ? 0.5 : 0.25 + (0.5 * index) / (turns.length - 1)),
+  );
   return {
     paths: [...flood, path],
     passes: turns.map((turn, index) => usualPass(parts.newId(), tool, places[index]!, turn, 5)),

@@ -152,4 +152,12 @@ a[aria-current] {
   color: var(--ink-soft);
   font-style: italic;
 }
+
+@media (width < 900px) {
+  a,
+  .closed {
+    padding-left: 34px;
+    font-size: 12.5px;
+  }
+}
 </style>

@@ -85,7 +85,11 @@ const mm = (value: number) => (value < 1 ? value.toFixed(2) : value.toFixed(1));
     </div>
     <div ref="frame" class="drawing">
       <p v-if="!sample || sample.layers.length === 0" class="soft">
-        Put a stack down to see what lies in it and what it will do.
+        {{
+          plan.body.paths.length > 0
+            ? 'The colors of a ribbon lie side by side; a stack has a pile to cut through.'
+            : 'Put a stack down to see what lies in it and what it will do.'
+        }}
       </p>
       <svg
         v-else-if="drawn"

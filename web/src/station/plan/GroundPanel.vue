@@ -149,6 +149,9 @@ function setField(
       <Button v-if="base.pattern === 'marbled'" size="small" @click="third(base.areas.length < 3)">
         {{ base.areas.length < 3 ? 'A third base' : 'Two bases' }}
       </Button>
+      <p v-if="base.areas.length > 1 && base.areas[0]?.paintId === base.areas[1]?.paintId" class="look small">
+        Both are the same base: choose another, or plan one not mixed yet.
+      </p>
       <p v-if="base.pattern === 'split'" class="soft small">
         Pull the ends and the middle of the seam to bend it.
       </p>
