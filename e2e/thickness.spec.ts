@@ -53,6 +53,8 @@ test('three cups are raced on a card and matched to one thickness, by keyboard o
     'not tested since something was stirred in',
   );
   await page.keyboard.press('g');
+  await expect(page.getByRole('heading', { name: 'Plan' })).toBeVisible();
+  await page.keyboard.press('g');
   await expect(page.getByText('Lay down White')).toBeVisible();
 });
 
