@@ -1,10 +1,5 @@
-export {
-  check,
-  groundUnder,
-  pile,
-  USUAL_FILM_MM,
-  type CheckCup,
-  type CheckInput,
-  type Finding,
-} from './check.ts';
+export { check } from './check.ts';
+export { USUAL_FILM_MM } from './film.ts';
+export type { CheckCup, CheckInput, Finding } from './finding.ts';
 export { applyFix, fixWords, isPlanFix, type Fix, type PlanFix } from './fix.ts';
+export { groundUnder, pile } from './ground.ts';

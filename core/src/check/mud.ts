@@ -1,0 +1,43 @@
+import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
+import type { PlanPaint } from '../plan/index.ts';
+import { round, type CheckInput, type Finding } from './finding.ts';
+import type { Fix } from './fix.ts';
+
+/** Neighbors that lose this share of their chroma go to mud (common practice, no published source). */
+export const MUDDY = 0.45;
+
+export const mudFinding = (
+  id: string,
+  lower: PlanPaint,
+  upper: PlanPaint,
+  share: number,
+  fix: Fix | null,
+): Finding => ({
+  id,
+  level: 'look',
+  words: `${lower.name} beside ${upper.name} goes to mud.`,
+  because: `their mixture keeps ${round(100 * (1 - share), 0)} % of the color`,
+  fix,
+});
+
+/** Neighbors in a ribbon that go to mud. */
+export function pathMud(input: CheckInput): Finding[] {
+  const paint = (id: string) => input.paints.find((each) => each.id === id);
+  return input.plan.paths
+    .filter((path) => path.kind !== 'flood')
+    .flatMap((path) => {
+      const colors = path.layers.map((layer) => paint(layer.paintId)).filter((each) => each !== undefined);
+      const layers = path.layers.flatMap((layer): OrderLayer[] => {
+        const found = paint(layer.paintId);
+        return found ? [{ id: layer.id, paint: found, massG: layer.massG ?? 0 }] : [];
+      });
+      const better = layers.length > 1 && layers.length <= 10 ? suggestOrder(input.technique, layers) : null;
+      const fix: Fix | null =
+        better && better.mended.length > 0 ? { kind: 'order', stackId: path.id, order: better.order } : null;
+      return colors.slice(1).flatMap((upper, index): Finding[] => {
+        const share = mudOf(colors[index]!.colorHex, upper.colorHex);
+        if (share < MUDDY) return [];
+        return [mudFinding(`mud ${path.id} ${index}`, colors[index]!, upper, share, fix)];
+      });
+    });
+}

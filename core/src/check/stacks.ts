@@ -1,0 +1,143 @@
+import { stackLayers } from '../amount/index.ts';
+import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
+import { distanceMm, type PlanStack } from '../plan/index.ts';
+import { coreSample, evenlyMm, type CoreSample, type SampleLayer } from '../stack/index.ts';
+import { round, type CheckInput, type Finding } from './finding.ts';
+import type { Fix } from './fix.ts';
+import { MUDDY, mudFinding } from './mud.ts';
+
+/** What is to be said of every stack; alike ones are spoken of once. */
+export function stackFindings(input: CheckInput): Finding[] {
+  const seen = new Set<string>();
+  return input.plan.stacks
+    .flatMap((stack) => [...sinking(input, stack), ...opening(input, stack), ...dose(input, stack)])
+    .filter(({ words }) => !seen.has(words) && seen.add(words));
+}
+
+function orderLayers(input: CheckInput, stack: PlanStack): OrderLayer[] {
+  return stackLayers(input.plan, stack, input.paints, input.blowers).map(({ layer, paint, massG }) => ({
+    id: layer.id,
+    paint,
+    massG,
+  }));
+}
+
+function sinking(input: CheckInput, stack: PlanStack): Finding[] {
+  const layers = orderLayers(input, stack);
+  const sample = coreSample(input.plan, stack, input.paints, { blowers: input.blowers, moment: 'poured' });
+  const better = reordered(input, stack, layers);
+  const sinks = sample.interfaces
+    .filter(({ verdict, lower }) => {
+      const upper = sample.layers[lower + 1]!;
+      return verdict === 'sinks' && upper.paint.role !== 'activator';
+    })
+    .map(({ lower, cells }): Finding => {
+      const [below, above] = [sample.layers[lower]!.paint, sample.layers[lower + 1]!.paint];
+      const seconds = cells.stable ? 0 : cells.openingSeconds;
+      return {
+        id: `sinks ${stack.id} ${above.id} ${below.id}`,
+        level: seconds < input.plan.settings.waitSeconds ? 'wrong' : 'look',
+        words: `${above.name} sinks into ${below.name}.`,
+        because: `${round(above.densityGPerMl, 2)} over ${round(below.densityGPerMl, 2)} g/ml and thicker; in about ${round(seconds, 0)} s`,
+        fix: better,
+      };
+    });
+  const mud = layers.slice(1).flatMap((upper, index): Finding[] => {
+    const lower = layers[index]!;
+    const share = mudOf(lower.paint.colorHex, upper.paint.colorHex);
+    if (share < MUDDY || upper.paint.role === 'activator' || lower.paint.role === 'pillow') return [];
+    return [mudFinding(`mud ${stack.id} ${upper.id}`, lower.paint, upper.paint, share, better)];
+  });
+  return [...sinks, ...mud];
+}
+
+/** A better order of a stack, if there is one. */
+function reordered(input: CheckInput, stack: PlanStack, layers: readonly OrderLayer[]): Fix | null {
+  if (layers.length < 2 || layers.length > 10) return null;
+  const { order, mended } = suggestOrder(input.technique, layers);
+  const same = order.every((id, index) => id === layers[index]!.id);
+  return same || mended.length === 0 ? null : { kind: 'order', stackId: stack.id, order };
+}
+
+/** The activator must stay up until it is blown out, and open before the artist walks away. */
+function opening(input: CheckInput, stack: PlanStack): Finding[] {
+  const sample = coreSample(input.plan, stack, input.paints, { blowers: input.blowers, moment: 'blown' });
+  const top = sample.layers.length - 1;
+  const activator = sample.layers[top];
+  const forecast = sample.interfaces.find(({ lower }) => lower === top - 1);
+  if (activator?.paint.role !== 'activator' || !forecast) return [];
+  const { settings, passes } = input.plan;
+  const blowSeconds = passes
+    .filter((pass) => distanceMm(pass.at, stack.at) <= stack.footprintMm / 2)
+    .reduce((sum, pass) => sum + pass.seconds, 0);
+  const name = activator.paint.name;
+  if (forecast.cells.stable) {
+    return [
+      {
+        id: `stable ${stack.id}`,
+        level: 'look',
+        words: `${name} is no heavier than the color below: no cells from weight alone. A lighter color under it opens them.`,
+        because: `${round(activator.paint.densityGPerMl, 2)} over ${round(sample.layers[top - 1]!.paint.densityGPerMl, 2)} g/ml`,
+        fix: lighterUnder(stack, sample, activator),
+      },
+    ];
+  }
+  const opens = forecast.cells.openingSeconds;
+  if (opens < blowSeconds) {
+    return [
+      {
+        id: `early ${stack.id}`,
+        level: 'look',
+        words: `${name} opens before it is blown out: blow faster, or make the colors thicker.`,
+        because: `opens in about ${round(opens, 0)} s, blowing takes ${round(blowSeconds, 0)} s`,
+        fix: { kind: 'go', to: 'thickness' },
+      },
+    ];
+  }
+  if (opens > settings.waitSeconds) {
+    return [
+      {
+        id: `late ${stack.id}`,
+        level: 'look',
+        words: `${name} needs longer to open than you mean to wait.`,
+        because: `about ${round(opens, 0)} s against ${round(settings.waitSeconds, 0)} s`,
+        fix: { kind: 'settings', changes: { waitSeconds: Math.ceil(opens / 30) * 30 } },
+      },
+    ];
+  }
+  return [];
+}
+
+/** The lightest color brought right under the activator, if it is light enough to come up. */
+function lighterUnder(stack: PlanStack, sample: CoreSample, activator: SampleLayer): Fix | null {
+  const colors = sample.layers.filter(({ paint }) => paint.role === 'color' || paint.role === 'swipe');
+  const [lightest] = [...colors].sort((a, b) => a.paint.densityGPerMl - b.paint.densityGPerMl);
+  if (!lightest || lightest.paint.densityGPerMl >= activator.paint.densityGPerMl) return null;
+  const rest = stack.layers.map(({ id }) => id).filter((id) => id !== lightest.layerId);
+  return {
+    kind: 'order',
+    stackId: stack.id,
+    order: [...rest.slice(0, -1), lightest.layerId!, ...rest.slice(-1)],
+  };
+}
+
+function dose(input: CheckInput, stack: PlanStack): Finding[] {
+  return stackLayers(input.plan, stack, input.paints, input.blowers)
+    .filter(({ paint, layer }) => paint.role === 'activator' && layer.massG !== null)
+    .flatMap(({ paint, volumeMl, layer }): Finding[] => {
+      const sheet = evenlyMm(volumeMl, stack.footprintMm);
+      if (sheet >= 0.2 && sheet <= 0.6) return [];
+      return [
+        {
+          id: `dose ${stack.id}`,
+          level: 'look',
+          words:
+            sheet < 0.2
+              ? `Little ${paint.name}: petals without lacing.`
+              : `Much ${paint.name}: a blob stays in the middle and the petals wash out.`,
+          because: `a sheet of ${round(sheet, 2)} mm; 0.2 to 0.6 is usual`,
+          fix: { kind: 'layer', layerId: layer.id, massG: null },
+        },
+      ];
+    });
+}
