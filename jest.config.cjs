@@ -16,7 +16,7 @@ module.exports = {
     ],
     '^.+\\.m?js$': ['@swc/jest', { jsc: { target: 'es2022' }, module: { type: 'commonjs' } }],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(culori)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(culori|pinia|nostics|@vueuse|@vue/devtools[^/]*)/)'],
   moduleNameMapper: {
     '^@icy-ribbon/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
     '^@icy-ribbon/contract$': '<rootDir>/contract/src/index.ts',
