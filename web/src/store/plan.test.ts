@@ -120,6 +120,8 @@ it('edits are steps that can be undone and done again', async () => {
   plan.undo();
   plan.undo();
   expect(passes(plan)).toEqual([]);
+  plan.edit((now) => ({ ...now, passes: [...now.passes] }));
+  expect(plan.future).toHaveLength(2);
   plan.edit((now) => ({ ...now, passes: [pass(9)] }));
   plan.redo();
   expect(passes(plan)).toEqual([9]);

@@ -95,8 +95,9 @@ export const usePlan = defineStore('plan', () => {
     },
   );
 
-  /** Makes the plan another one, as one step that can be undone. */
+  /** Makes the plan another one, as one step that can be undone; the same again is no step. */
   function change(next: PlanBody): void {
+    if (JSON.stringify(next) === JSON.stringify(body.value)) return;
     past.value = [...past.value.slice(-MOST_STEPS), body.value];
     future.value = [];
     set(next);

@@ -37,8 +37,11 @@ function set(changes: Partial<PlanItem>): void {
 }
 const setLayers = (layers: readonly PlanLayer[]) => set({ layers } as Partial<PlanItem>);
 
+/** Leaving a field does not round what it shows. */
+const asShown = (typed: number, kept: number) => Math.abs(typed - kept) < 0.006;
+
 const setAt = (axis: 'x' | 'y', mm: number | null) => {
-  if (mm === null || isPath(props.item)) return;
+  if (mm === null || isPath(props.item) || asShown(mm, props.item.at[axis])) return;
   set({ at: { ...props.item.at, [axis]: mm } } as Partial<PlanItem>);
 };
 
@@ -56,6 +59,8 @@ const ends = computed(() =>
 function setEnd(which: 'start' | 'middle' | 'end', axis: 'x' | 'y', mm: number | null): void {
   const path = props.item;
   if (mm === null || !isPath(path)) return;
+  const now = which === 'middle' ? curveMiddle(path) : path[which];
+  if (asShown(mm, now[axis])) return;
   const moved = (place: Place): Place => ({ ...place, [axis]: mm });
   if (which === 'middle') {
     set({ control: bentThrough(path, moved(curveMiddle(path))) } as Partial<PlanItem>);
@@ -81,8 +86,14 @@ function setTool(tool: AirTool): void {
   const { settings, distanceMm } = airTool(tool);
   setPass({ tool, setting: settings[0], distanceMm, blowerId: null });
 }
-const within = (value: number | null, low: number, high: number, take: (value: number) => void) => {
-  if (value !== null) take(Math.min(high, Math.max(low, value)));
+const within = (
+  value: number | null,
+  kept: number,
+  low: number,
+  high: number,
+  take: (value: number) => void,
+) => {
+  if (value !== null && !asShown(value, kept)) take(Math.min(high, Math.max(low, value)));
 };
 
 /** Its place in the order of the work. */
@@ -121,7 +132,11 @@ function moveInOrder(by: number): void {
           label="Flower, across"
           quantity="length"
           :model-value="item.footprintMm"
-          @commit="within($event, 5, 5000, (footprintMm) => set({ footprintMm } as Partial<PlanItem>))"
+          @commit="
+            within($event, item.footprintMm, 5, 5000, (footprintMm) =>
+              set({ footprintMm } as Partial<PlanItem>),
+            )
+          "
         />
       </div>
     </template>
@@ -178,25 +193,25 @@ function moveInOrder(by: number): void {
           label="Distance"
           quantity="length"
           :model-value="item.distanceMm"
-          @commit="within($event, 5, 3000, (distanceMm) => setPass({ distanceMm }))"
+          @commit="within($event, item.distanceMm, 5, 3000, (distanceMm) => setPass({ distanceMm }))"
         />
         <NumberField
           label="Slant, 90 straight"
           unit="°"
           :model-value="item.slantDeg"
-          @commit="within($event, 5, 90, (slantDeg) => setPass({ slantDeg }))"
+          @commit="within($event, item.slantDeg, 5, 90, (slantDeg) => setPass({ slantDeg }))"
         />
         <NumberField
           label="Seconds"
           unit="s"
           :model-value="item.seconds"
-          @commit="within($event, 0.1, 600, (seconds) => setPass({ seconds }))"
+          @commit="within($event, item.seconds, 0.1, 600, (seconds) => setPass({ seconds }))"
         />
         <NumberField
           :label="`Blows ${bearingName(item.directionDeg)}`"
           unit="°"
           :model-value="item.directionDeg"
-          @commit="within($event, 0, 359, (directionDeg) => setPass({ directionDeg }))"
+          @commit="within($event, item.directionDeg, 0, 359, (directionDeg) => setPass({ directionDeg }))"
         />
         <QuantityField
           label="From the left"

@@ -40,7 +40,9 @@ const moveRow = (from: number, by: number) => {
 };
 
 const setMass = (id: string, mg: number | null) => {
-  if (mg !== null && mg <= 0) return;
+  const kept = props.item.layers.find((layer) => layer.id === id)?.massG ?? null;
+  const asShown = mg !== null && kept !== null && Math.abs(mg / 1000 - kept) < 0.006;
+  if (asShown || (mg !== null && mg <= 0)) return;
   take(shown.value.map((row) => (row.id === id ? { ...row, massG: mg === null ? null : mg / 1000 } : row)));
 };
 const canTake = (row: Shown) => props.stacked && ['pillow', 'activator'].includes(row.paint?.role ?? '');
