@@ -189,6 +189,14 @@ test('what is short is mixed with its grams, and a paint not mixed yet becomes a
   await expect(page.getByRole('article', { name: 'Cup Warm red' })).toBeVisible();
   await page.goto(`/plan/${pieceId}`);
   await expect(amounts).toContainText(/Warm red/);
+
+  await page.getByText('Base', { exact: true }).click();
+  await page.getByRole('button', { name: 'Plan a paint not mixed yet' }).click();
+  await choose(page, 'Paint', 'Ochre');
+  await page.getByRole('button', { name: 'Plan with it' }).click();
+  await expect(page.getByText('Ochre is planned: lay it out, or add it to a stack.')).toBeVisible();
+  await page.getByRole('button', { name: 'Plan without Ochre' }).click();
+  await expect(page.getByText('Ochre, not mixed yet')).toHaveCount(0);
 });
 
 test('an order is searched in a worker; files come out; the same is scaled to a new piece', async ({

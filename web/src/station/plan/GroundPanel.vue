@@ -85,6 +85,20 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
 const setSettings = (changes: Partial<PlanSettings>) =>
   plan.edit((now) => ({ ...now, settings: { ...now.settings, ...changes } }));
 
+/** A cup that was only planned is planned no more, and lies nowhere. */
+function forget(id: string): void {
+  const without = <Item extends { layers: readonly { paintId: string }[] }>(items: readonly Item[]): Item[] =>
+    items.map((item) => ({ ...item, layers: item.layers.filter((layer) => layer.paintId !== id) }));
+  const { body } = plan;
+  plan.change({
+    ...body,
+    base: body.base?.areas.some((area) => area.paintId === id) ? null : body.base,
+    stacks: without(body.stacks),
+    paths: without(body.paths),
+    planned: body.planned.filter((cup) => cup.id !== id),
+  });
+}
+
 const FIELDS = [
   ['marginMm', 'Film that stays under the dent', 'mm', 1, 0, 20],
   ['sheetMm', 'Activator, blown out', 'mm', 1, 0.05, 5],
@@ -202,6 +216,12 @@ function setField(
       />
     </template>
     <button class="plain-button link" @click="$emit('another')">Plan a paint not mixed yet</button>
+    <p v-for="cup in plan.planned" :key="cup.id" class="small">
+      {{ cup.name }}, not mixed yet
+      <button class="plain-button link" :aria-label="`Plan without ${cup.name}`" @click="forget(cup.id)">
+        Plan without it
+      </button>
+    </p>
     <h3>Reckoned with</h3>
     <div class="grid">
       <NumberField

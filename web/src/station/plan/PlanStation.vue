@@ -198,7 +198,10 @@ async function mix(paintId: string | null): Promise<void> {
 function planned(id: string): void {
   asking.value = false;
   const item = chosen.value;
-  if (!item || !('layers' in item)) return;
+  if (!item || !('layers' in item)) {
+    say(`${plan.paint(id)?.name ?? 'The paint'} is planned: lay it out, or add it to a stack.`);
+    return;
+  }
   const massG = ['pillow', 'activator'].includes(plan.paint(id)?.role ?? '') && isStack(item) ? null : 10;
   const layer = { id: newId(), paintId: id, massG };
   plan.edit((now) => ({
