@@ -1,0 +1,204 @@
+import { oklabInto } from './oklab.ts';
+import type { Ground } from './label.ts';
+import type { Face } from './rectify.ts';
+import { nearestSeed, type Nearest, type Seeds } from './seeds.ts';
+
+/** What each pixel shows. */
+export interface Labels {
+  /** The label that covers most of the pixel. */
+  readonly first: Uint8Array;
+  /** The label that covers the rest. */
+  readonly second: Uint8Array;
+  /** How much of the pixel the first label covers, 128 to 255 for a half to all of it. */
+  readonly cover: Uint8Array;
+}
+
+const REACH = 3;
+const MIXES = 9;
+const SURE = 0.032;
+
+/**
+ * Labels every pixel. Inside a color the nearest seed wins. On an edge the pixel is a mixture, in linear
+ * light, of two labels that are seen within 3 pixels of it: the pair and share whose color comes nearest.
+ *
+ * @param seeds with mud as a further label, where there is mud
+ * @param mudMask pixels known to be mud, which is the last label then
+ */
+export function labelsOf(
+  face: Face,
+  ground: Ground,
+  seeds: Seeds,
+  mudMask: Uint8Array | undefined,
+  glare: Uint8Array,
+): Labels {
+  const { width, height } = face;
+  const { lab, core } = ground;
+  const count = seeds.names.length;
+  const first = new Uint8Array(width * height);
+  const second = new Uint8Array(width * height);
+  const cover = new Uint8Array(width * height).fill(255);
+  const known = new Uint8Array(width * height);
+  const nearest: Nearest = { seed: 0, squared: 0 };
+  const colors = mudMask ? withoutLast(seeds) : seeds;
+  for (let pixel = 0; pixel < first.length; pixel += 1) {
+    const at = 3 * pixel;
+    if (mudMask?.[pixel]) {
+      first[pixel] = count - 1;
+      known[pixel] = 1;
+      continue;
+    }
+    nearestSeed(colors, lab[at]!, lab[at + 1]!, lab[at + 2]!, nearest);
+    first[pixel] = nearest.seed;
+    known[pixel] = core[pixel] && !glare[pixel] && nearest.squared < SURE * SURE ? 1 : 0;
+  }
+  const mixtures = mixturesOf(seeds);
+  const seen = new Int32Array(count);
+  const present = new Int32Array(count);
+  for (let y = 0; y < height; y += 1) {
+    for (let x = 0; x < width; x += 1) {
+      const pixel = y * width + x;
+      if (known[pixel] || glare[pixel]) continue;
+      seen.fill(0);
+      const top = Math.max(0, y - REACH);
+      const bottom = Math.min(height - 1, y + REACH);
+      const left = Math.max(0, x - REACH);
+      const right = Math.min(width - 1, x + REACH);
+      for (let row = top; row <= bottom; row += 1) {
+        for (let column = left; column <= right; column += 1) {
+          const near = row * width + column;
+          if (known[near]) seen[first[near]!]! += 1;
+        }
+      }
+      let labels = 0;
+      for (let label = 0; label < count; label += 1) {
+        if (seen[label]! > 0) {
+          present[labels] = label;
+          labels += 1;
+        }
+      }
+      if (labels === 0) continue;
+      const at = 3 * pixel;
+      unmixInto(lab, at, present, labels, mixtures, count, first, second, cover, pixel);
+    }
+  }
+  return { first, second, cover };
+}
+
+function withoutLast(seeds: Seeds): Seeds {
+  return { ...seeds, names: seeds.names.slice(0, -1), lab: seeds.lab.subarray(0, seeds.lab.length - 3) };
+}
+
+/** OKLab of the mixtures of every pair of labels, 0/8 to 8/8 of the second in linear light. */
+function mixturesOf(seeds: Seeds): Float32Array {
+  const count = seeds.names.length;
+  const out = new Float32Array(count * count * MIXES * 3);
+  for (let a = 0; a < count; a += 1) {
+    for (let b = 0; b < count; b += 1) {
+      for (let mix = 0; mix < MIXES; mix += 1) {
+        const share = mix / (MIXES - 1);
+        const [r, g, bl] = [0, 1, 2].map(
+          (channel) => seeds.rgb[3 * a + channel]! * (1 - share) + seeds.rgb[3 * b + channel]! * share,
+        ) as [number, number, number];
+        oklabInto(r, g, bl, out, 3 * ((a * count + b) * MIXES + mix));
+      }
+    }
+  }
+  return out;
+}
+
+/** Finds the best pair and share for one pixel, between two of the nine mixtures by the foot on their line. */
+function unmixInto(
+  lab: Float32Array,
+  at: number,
+  present: Int32Array,
+  labels: number,
+  mixtures: Float32Array,
+  count: number,
+  first: Uint8Array,
+  second: Uint8Array,
+  cover: Uint8Array,
+  pixel: number,
+): void {
+  const l = lab[at]!;
+  const a = lab[at + 1]!;
+  const b = lab[at + 2]!;
+  if (labels === 1) {
+    first[pixel] = present[0]!;
+    return;
+  }
+  let least = Infinity;
+  let bestFirst = present[0]!;
+  let bestSecond = present[0]!;
+  let bestShare = 0;
+  for (let i = 0; i < labels; i += 1) {
+    for (let j = i + 1; j < labels; j += 1) {
+      const from = 3 * (present[i]! * count + present[j]!) * MIXES;
+      for (let mix = 0; mix < MIXES - 1; mix += 1) {
+        const p = from + 3 * mix;
+        const dl = mixtures[p + 3]! - mixtures[p]!;
+        const da = mixtures[p + 4]! - mixtures[p + 1]!;
+        const db = mixtures[p + 5]! - mixtures[p + 2]!;
+        const el = l - mixtures[p]!;
+        const ea = a - mixtures[p + 1]!;
+        const eb = b - mixtures[p + 2]!;
+        let along = (el * dl + ea * da + eb * db) / (dl * dl + da * da + db * db + 1e-12);
+        along = along < 0 ? 0 : along > 1 ? 1 : along;
+        const rl = el - along * dl;
+        const ra = ea - along * da;
+        const rb = eb - along * db;
+        const squared = rl * rl + ra * ra + rb * rb;
+        if (squared < least) {
+          least = squared;
+          bestFirst = present[i]!;
+          bestSecond = present[j]!;
+          bestShare = (mix + along) / (MIXES - 1);
+        }
+      }
+    }
+  }
+  const swap = bestShare > 0.5;
+  first[pixel] = swap ? bestSecond : bestFirst;
+  second[pixel] = swap ? bestFirst : bestSecond;
+  cover[pixel] = Math.round(255 * (swap ? bestShare : 1 - bestShare));
+}
+
+/** Gives unseen pixels the labels of the nearest seen ones, in place, so that nothing breaks apart there. */
+export function fillUnseen(labels: Labels, unseen: Uint8Array, width: number, height: number): void {
+  const { first, second, cover } = labels;
+  const open = Uint8Array.from(unseen);
+  let ring: number[] = [];
+  for (let pixel = 0; pixel < open.length; pixel += 1)
+    if (open[pixel] && nextSeen(pixel) >= 0) ring.push(pixel);
+  function nextSeen(pixel: number): number {
+    const x = pixel % width;
+    if (x > 0 && !open[pixel - 1]) return pixel - 1;
+    if (x < width - 1 && !open[pixel + 1]) return pixel + 1;
+    if (pixel >= width && !open[pixel - width]) return pixel - width;
+    if (pixel < width * (height - 1) && !open[pixel + width]) return pixel + width;
+    return -1;
+  }
+  while (ring.length > 0) {
+    const sources = ring.map(nextSeen);
+    const further: number[] = [];
+    ring.forEach((pixel, index) => {
+      const source = sources[index]!;
+      if (!open[pixel] || source < 0) return;
+      first[pixel] = first[source]!;
+      second[pixel] = first[source]!;
+      cover[pixel] = 255;
+    });
+    for (const pixel of ring) open[pixel] = 0;
+    for (const pixel of ring) {
+      const x = pixel % width;
+      for (const next of [
+        x > 0 ? pixel - 1 : -1,
+        x < width - 1 ? pixel + 1 : -1,
+        pixel - width,
+        pixel + width,
+      ]) {
+        if (next >= 0 && next < open.length && open[next]) further.push(next);
+      }
+    }
+    ring = [...new Set(further)];
+  }
+}

@@ -1,0 +1,243 @@
+import { cellsOf, CELL_RULES, type Cell } from './cells.ts';
+import { componentsOf, despeckle } from './components.ts';
+import { fillUnseen, labelsOf, type Labels } from './edges.ts';
+import { glareOf } from './glare.ts';
+import { groundOf, refineSeeds } from './label.ts';
+import { lacingOf } from './lacing.ts';
+import { findLight, flatten, gainAt, type Light } from './light.ts';
+import { mudOf } from './mud.ts';
+import { petalsOf, type Petals } from './petals.ts';
+import type { MeasureInput, PaletteColor, PhotoPixels } from './photo.ts';
+import { patchColor, rectify, type Face } from './rectify.ts';
+import { fromRgb, nearestSeed, paletteOf, seedsOf, type Nearest, type Seeds } from './seeds.ts';
+import { shapesOf } from './shape.ts';
+import { blurOf, warningsOf, type PhotoWarning, type Quality } from './warnings.ts';
+
+export interface Measured {
+  /** Share of the face that shows each color of the palette, 0 to 1, by name; mud is apart. */
+  readonly shares: Readonly<Record<string, number>>;
+  /** Share of the face that shows the base. */
+  readonly negativeSpace: number;
+  readonly mud: number;
+  readonly cells: {
+    readonly count: number;
+    readonly medianMm: number;
+    readonly p10Mm: number;
+    readonly p90Mm: number;
+    /** On a square centimeter of the face. */
+    readonly perCm2: number;
+    readonly list: readonly Cell[];
+  };
+  readonly lacing: { readonly areaShare: number; readonly widthMm: number };
+  readonly petals: Petals;
+  readonly warnings: readonly PhotoWarning[];
+  readonly quality: Quality;
+  /** The colors as they were found. */
+  readonly palette: readonly PaletteColor[];
+  readonly light: Light;
+  readonly picture: MeasuredPicture;
+}
+
+/** What was seen where, for overlays and for comparing photos. */
+export interface MeasuredPicture {
+  readonly width: number;
+  readonly height: number;
+  readonly pxPerMm: number;
+  /** Number of the color of each pixel; one more than the last color is mud. */
+  readonly labels: Uint8Array;
+  readonly glare: Uint8Array;
+  readonly net: Uint8Array;
+  /** Linear light of each pixel, white balanced and flattened. */
+  readonly rgb: Float32Array;
+}
+
+/** The steps of measuring, in order, with the share of the work that is done when each begins. */
+export const MEASURE_STEPS = {
+  rectify: 0,
+  light: 0.25,
+  colors: 0.35,
+  edges: 0.5,
+  cells: 0.75,
+  lacing: 0.85,
+} as const;
+export type MeasureStep = keyof typeof MEASURE_STEPS;
+
+const DESPECKLE_MM = 0.35;
+const DRIFT = 0.07;
+const STRANGE = 0.07;
+
+/**
+ * Measures a photo of a poured piece: how much of each color, cells, lacing, mud, petals, and what the
+ * photo itself is worth. The order of the steps is that of the folder's files.
+ *
+ * @param onStep told before each step, for showing progress
+ * @throws InputError naming the corners, the palette, the base or the activator
+ */
+export function measurePhoto(
+  photo: PhotoPixels,
+  input: MeasureInput,
+  onStep: (step: MeasureStep) => void = () => {},
+): Measured {
+  const given = seedsOf(input);
+  onStep('rectify');
+  const face = rectify(photo, input);
+  onStep('light');
+  const light = findLight(face, given, grayGains(photo, input));
+  flatten(face, light);
+  onStep('colors');
+  const ground = groundOf(face);
+  const seeds = refineSeeds(face, ground, given, DRIFT);
+  const glare = glareOf(face, ground, seeds);
+  const mud = mudOf(face, ground, seeds, glare);
+  onStep('edges');
+  const withMud = mud.rgb ? addSeed(seeds, 'mud', mud.rgb) : seeds;
+  const mudLabel = seeds.names.length;
+  const labels = labelsOf(face, ground, withMud, mud.rgb && mud.mask, glare);
+  const { width, height, pxPerMm } = face;
+  const labelCount = mudLabel + 1;
+  fillUnseen(labels, glare, width, height);
+  despeckle(labels.first, width, height, (Math.PI / 4) * (DESPECKLE_MM * pxPerMm) ** 2, labelCount);
+  onStep('cells');
+  const patches = componentsOf(labels.first, width, height);
+  const blocked = outside(face);
+  const shapes = shapesOf(patches, labels, width, height, labelCount, blocked);
+  const cells = cellsOf(patches, shapes, {
+    width,
+    height,
+    pxPerMm,
+    labelCount,
+    never: new Set([seeds.base, mudLabel]),
+    rules: { ...CELL_RULES, leastMm: input.minCellMm ?? CELL_RULES.leastMm },
+  });
+  onStep('lacing');
+  const lacing = lacingOf(labels, seeds.activator, width, height, pxPerMm);
+  const sums = coverSums(labels, labelCount, glare, face.onFace);
+  const faceMm2 = area(face) / pxPerMm ** 2;
+  const diameters = cells.map((cell) => cell.diameterMm).sort((a, b) => a - b);
+  const quality: Quality = {
+    blurPx: (blurOf(labels, face, glare) * face.photoPxPerMm) / pxPerMm,
+    glareShare: shareOf(glare, face.onFace),
+    strangeShare: strangeShare(face, ground.lab, ground.core, withMud, glare),
+    pxPerCell: diameters.length > 0 ? quantile(diameters, 0.5) * face.photoPxPerMm : null,
+    lightRatio: lightRatio(light),
+  };
+  return {
+    shares: Object.fromEntries(seeds.names.map((name, index) => [name, sums.share(index)])),
+    negativeSpace: sums.share(seeds.base),
+    mud: sums.share(mudLabel),
+    cells: {
+      count: cells.length,
+      medianMm: quantile(diameters, 0.5),
+      p10Mm: quantile(diameters, 0.1),
+      p90Mm: quantile(diameters, 0.9),
+      perCm2: (100 * cells.length) / faceMm2,
+      list: cells,
+    },
+    lacing: {
+      areaShare: lacing.areaPx / area(face),
+      widthMm: lacing.lengthPx > 0 ? lacing.areaPx / lacing.lengthPx / pxPerMm : 0,
+    },
+    petals: petalsOf(coloredOf(labels, seeds.base, face.onFace), width, height, pxPerMm),
+    warnings: warningsOf(quality),
+    quality,
+    palette: paletteOf(seeds),
+    light,
+    picture: { width, height, pxPerMm, labels: labels.first, glare, net: lacing.mask, rgb: face.rgb },
+  };
+}
+
+function grayGains(photo: PhotoPixels, input: MeasureInput): [number, number, number] | undefined {
+  const gray = input.grayPatchMm && patchColor(photo, input, input.grayPatchMm);
+  if (!gray) return undefined;
+  const mean = (gray[0] + gray[1] + gray[2]) / 3;
+  return gray.map((value) => mean / Math.max(1e-3, value)) as [number, number, number];
+}
+
+function addSeed(seeds: Seeds, name: string, rgb: readonly [number, number, number]): Seeds {
+  return fromRgb(
+    [...seeds.names, name],
+    Float32Array.from([...seeds.rgb, ...rgb]),
+    seeds.base,
+    seeds.activator,
+  );
+}
+
+/** 1 beyond a round face. */
+const outside = (face: Face): Uint8Array => face.onFace.map((value) => (value ? 0 : 1));
+
+function area(face: Face): number {
+  let count = 0;
+  for (const value of face.onFace) count += value;
+  return count;
+}
+
+/** How much of the seen face each label covers, edge pixels shared out. */
+function coverSums(labels: Labels, labelCount: number, glare: Uint8Array, onFace: Uint8Array) {
+  const sums = new Float64Array(labelCount);
+  let seen = 0;
+  const { first, second, cover } = labels;
+  for (let pixel = 0; pixel < first.length; pixel += 1) {
+    if (glare[pixel] || !onFace[pixel]) continue;
+    seen += 1;
+    const share = cover[pixel]! / 255;
+    sums[first[pixel]!]! += share;
+    if (share < 1) sums[second[pixel]!]! += 1 - share;
+  }
+  return { share: (label: number) => (seen > 0 ? sums[label]! / seen : 0) };
+}
+
+function coloredOf(labels: Labels, base: number, onFace: Uint8Array): Uint8Array {
+  return labels.first.map((label, pixel) => (label !== base && onFace[pixel] ? 1 : 0));
+}
+
+function shareOf(mask: Uint8Array, onFace: Uint8Array): number {
+  let hit = 0;
+  let all = 0;
+  for (let pixel = 0; pixel < mask.length; pixel += 1) {
+    all += onFace[pixel]!;
+    hit += mask[pixel]! & onFace[pixel]!;
+  }
+  return all > 0 ? hit / all : 0;
+}
+
+/** Of the smooth places, those far from every color and from mud. */
+function strangeShare(
+  face: Face,
+  lab: Float32Array,
+  core: Uint8Array,
+  seeds: Seeds,
+  glare: Uint8Array,
+): number {
+  const nearest: Nearest = { seed: 0, squared: 0 };
+  let strange = 0;
+  let all = 0;
+  for (let pixel = 0; pixel < core.length; pixel += 7) {
+    if (!core[pixel] || glare[pixel] || !face.onFace[pixel]) continue;
+    all += 1;
+    nearestSeed(seeds, lab[3 * pixel]!, lab[3 * pixel + 1]!, lab[3 * pixel + 2]!, nearest);
+    if (nearest.squared > STRANGE * STRANGE) strange += 1;
+  }
+  return all > 0 ? strange / all : 0;
+}
+
+function lightRatio({ field }: Light): number {
+  let least = Infinity;
+  let most = 0;
+  for (const x of [-1, -0.5, 0, 0.5, 1]) {
+    for (const y of [-1, -0.5, 0, 0.5, 1]) {
+      const gain = gainAt(field, x, y);
+      least = Math.min(least, gain);
+      most = Math.max(most, gain);
+    }
+  }
+  return most / least;
+}
+
+/** Quantile of sorted values, between neighbors in proportion; 0 of none. */
+function quantile(sorted: readonly number[], share: number): number {
+  if (sorted.length === 0) return 0;
+  const place = share * (sorted.length - 1);
+  const low = Math.floor(place);
+  const high = Math.min(sorted.length - 1, low + 1);
+  return sorted[low]! + (sorted[high]! - sorted[low]!) * (place - low);
+}

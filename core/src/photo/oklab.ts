@@ -1,0 +1,54 @@
+/**
+ * OKLab, fast, for whole pictures. Constants: B. Ottosson, "A perceptual color space for image processing",
+ * 2020 (from memory; the tests compare them with a reference library).
+ */
+const LINEAR = Float32Array.from({ length: 256 }, (_, byte) => {
+  const value = byte / 255;
+  return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
+});
+
+/** Linear light, 0 to 1, of an sRGB byte. */
+export const linearOf = (byte: number): number => LINEAR[byte]!;
+export const LINEAR_OF_BYTE: Float32Array = LINEAR;
+
+/** The sRGB byte of linear light, clipped to what a byte holds. */
+export function byteOf(linear: number): number {
+  const value = linear <= 0.0031308 ? 12.92 * linear : 1.055 * linear ** (1 / 2.4) - 0.055;
+  return Math.round(255 * Math.min(1, Math.max(0, value)));
+}
+
+const ROOT_STEPS = 8192;
+const ROOT_TOP = 2;
+const ROOTS = Float32Array.from({ length: ROOT_STEPS + 2 }, (_, step) =>
+  Math.cbrt((ROOT_TOP * step) / ROOT_STEPS),
+);
+
+/** Cube root of 0 to 2 by a table; exact below, where the table would be coarse, and above it. */
+function root(value: number): number {
+  if (value < 0.004 || value >= ROOT_TOP) return Math.cbrt(Math.max(0, value));
+  const place = value * (ROOT_STEPS / ROOT_TOP);
+  const step = place | 0;
+  const low = ROOTS[step]!;
+  return low + (ROOTS[step + 1]! - low) * (place - step);
+}
+
+/** Writes OKLab of one linear RGB color to `out` at `at`. */
+export function oklabInto(r: number, g: number, b: number, out: Float32Array, at: number): void {
+  const l = root(0.4122214708 * r + 0.5363325363 * g + 0.0514459929 * b);
+  const m = root(0.2119034982 * r + 0.6806995451 * g + 0.1073969566 * b);
+  const s = root(0.0883024619 * r + 0.2817188376 * g + 0.6299787005 * b);
+  out[at] = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s;
+  out[at + 1] = 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s;
+  out[at + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s;
+}
+
+/** Linear RGB of #rrggbb. */
+export function linearRgb(hex: string): [number, number, number] {
+  const channel = (start: number) => linearOf(Number.parseInt(hex.slice(start, start + 2), 16));
+  return [channel(1), channel(3), channel(5)];
+}
+
+/** #rrggbb of linear RGB. */
+export function hexOf(r: number, g: number, b: number): string {
+  return `#${[r, g, b].map((value) => byteOf(value).toString(16).padStart(2, '0')).join('')}`;
+}

@@ -1,0 +1,100 @@
+import type { Labels } from './edges.ts';
+import type { Face } from './rectify.ts';
+
+export const WARNING_CODES = [
+  'blurred',
+  'glare',
+  'veil',
+  'too-small',
+  'overexposed',
+  'uneven-light',
+  'off-palette',
+] as const;
+export type WarningCode = (typeof WARNING_CODES)[number];
+
+export interface PhotoWarning {
+  readonly code: WarningCode;
+  readonly message: string;
+}
+
+export interface Quality {
+  /** Spread of the blur, in pixels of the photo. */
+  readonly blurPx: number;
+  readonly glareShare: number;
+  /** Share of smooth places whose color is none of the palette's. */
+  readonly strangeShare: number;
+  /** Pixels of the photo across a cell of usual size; null without cells. */
+  readonly pxPerCell: number | null;
+  /** Greatest over least light on the face. */
+  readonly lightRatio: number;
+}
+
+/** Edges as long as this many pixels are needed before their width tells anything. */
+const LEAST_EDGE_PX = 400;
+/** Between 10 and 90 % a Gaussian edge is 2.563 standard deviations wide. */
+const WIDTH_OF_SPREAD = 2.563;
+
+/**
+ * Spread of the blur from how many pixels are mixed, 10 to 90 %, for each pixel of border between labels.
+ *
+ * @returns pixels of the face; 0 when there is too little border to tell
+ */
+export function blurOf(labels: Labels, face: Face, unseen: Uint8Array): number {
+  const { width, height } = face;
+  const { first, second, cover } = labels;
+  let mixed = 0;
+  let border = 0;
+  for (let y = 1; y < height - 1; y += 1) {
+    for (let x = 1; x < width - 1; x += 1) {
+      const pixel = y * width + x;
+      if (unseen[pixel]) continue;
+      if (cover[pixel]! < 230 && first[pixel] !== second[pixel]) mixed += 1;
+      const crossing =
+        Number(first[pixel] !== first[pixel + 1]) +
+        Number(first[pixel] !== first[pixel + width]) +
+        (Number(first[pixel] !== first[pixel + width + 1]) +
+          Number(first[pixel] !== first[pixel + width - 1])) /
+          Math.SQRT2;
+      border += (Math.PI / 8) * crossing;
+    }
+  }
+  return border < LEAST_EDGE_PX ? 0 : mixed / border / WIDTH_OF_SPREAD;
+}
+
+/** What the artist should know before trusting the numbers, each with what to do. */
+export function warningsOf(quality: Quality): PhotoWarning[] {
+  const found: PhotoWarning[] = [];
+  const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
+  if (quality.blurPx > 1.5) {
+    found.push({
+      code: 'blurred',
+      message: `The photo is blurred (${quality.blurPx.toFixed(1)} px): small cells and thin lacing are lost. Hold still, wipe the lens, or rest the camera.`,
+    });
+  }
+  if (quality.glareShare > 0.02) {
+    found.push({
+      code: 'glare',
+      message: `Light shines back from ${percent(quality.glareShare)} of the face, which was left out. Move the lamp to the side and take another.`,
+    });
+  }
+  if (quality.strangeShare > 0.08) {
+    found.push({
+      code: 'veil',
+      message: `${percent(quality.strangeShare)} of the face looks like none of the mixes: a veil of light, or colors that are missing from the list. Click each color in the photo, or take another without reflections.`,
+    });
+  }
+  if (quality.pxPerCell !== null && quality.pxPerCell < 8) {
+    found.push({
+      code: 'too-small',
+      message: `A usual cell is only ${quality.pxPerCell.toFixed(0)} pixels wide: count from 5, sizes from 8. Go closer or photograph a part.`,
+    });
+  }
+  if (quality.lightRatio > 2.2) {
+    found.push({
+      code: 'uneven-light',
+      message:
+        'One side is more than twice as bright as the other. Turn the piece or use light from both sides.',
+    });
+  }
+  return found;
+}
