@@ -16,6 +16,10 @@ export interface Labels {
 const REACH = 3;
 const MIXES = 9;
 const SURE = 0.032;
+/** A mixture closer than this explains an edge. */
+const EXPLAINED = 0.045;
+/** Blocks of 16 pixels. */
+const BLOCK_BITS = 4;
 
 /**
  * Labels every pixel. Inside a color the nearest seed wins. On an edge the pixel is a mixture, in linear
@@ -54,6 +58,8 @@ export function labelsOf(
   const mixtures = mixturesOf(seeds);
   const seen = new Int32Array(count);
   const present = new Int32Array(count);
+  const activatorBit = seeds.activator >= 0 ? 1 << seeds.activator : 0;
+  const around = labelsAround(first, known, width, height);
   for (let y = 0; y < height; y += 1) {
     for (let x = 0; x < width; x += 1) {
       const pixel = y * width + x;
@@ -76,12 +82,82 @@ export function labelsOf(
           labels += 1;
         }
       }
-      if (labels === 0) continue;
-      const at = 3 * pixel;
-      unmixInto(lab, at, present, labels, mixtures, count, first, second, cover, pixel);
+      const off = unmixInto(lab, present, labels, mixtures, count, first, second, cover, pixel);
+      if (off < EXPLAINED * EXPLAINED) continue;
+      // A stroke too thin to show its own color anywhere near: look for it a little further away; the
+      // activator may be anywhere, its net seldom shows its own color.
+      const nearby =
+        activatorBit | around[(y >> BLOCK_BITS) * (((width - 1) >> BLOCK_BITS) + 1) + (x >> BLOCK_BITS)]!;
+      labels = 0;
+      for (let label = 0; label < count; label += 1) {
+        if (nearby & (1 << label)) {
+          present[labels] = label;
+          labels += 1;
+        }
+      }
+      if (labels > 0) unmixInto(lab, present, labels, mixtures, count, first, second, cover, pixel);
     }
   }
   return { first, second, cover };
+}
+
+const RIDGE_COVER = 0.2;
+const RIDGE_RISE = 0.1;
+
+/**
+ * Keeps thin strokes whole, in place: where a stroke narrows to less than a pixel it covers less than half
+ * of any, but its cover still runs along a ridge. Pixels on the ridge get its label; covers stay as they are.
+ */
+export function keepStrokes(labels: Labels, label: number, width: number, height: number): void {
+  const { first, second, cover } = labels;
+  const share = new Float32Array(first.length);
+  for (let pixel = 0; pixel < share.length; pixel += 1) {
+    if (first[pixel] === label) share[pixel] = cover[pixel]! / 255;
+    else if (second[pixel] === label) share[pixel] = 1 - cover[pixel]! / 255;
+  }
+  const ridge: number[] = [];
+  for (let y = 2; y < height - 2; y += 1) {
+    for (let x = 2; x < width - 2; x += 1) {
+      const pixel = y * width + x;
+      const own = share[pixel]!;
+      if (first[pixel] === label || own < RIDGE_COVER) continue;
+      for (const step of [1, width, width + 1, width - 1]) {
+        if (own < share[pixel - step]! || own < share[pixel + step]!) continue;
+        if (own - Math.max(share[pixel - 2 * step]!, share[pixel + 2 * step]!) < RIDGE_RISE) continue;
+        ridge.push(pixel);
+        break;
+      }
+    }
+  }
+  for (const pixel of ridge) {
+    second[pixel] = first[pixel]!;
+    first[pixel] = label;
+    cover[pixel] = 255 - cover[pixel]!;
+  }
+}
+
+/** For each block of pixels the labels surely seen in it or in one of its neighbors, one bit each. */
+function labelsAround(first: Uint8Array, known: Uint8Array, width: number, height: number): Int32Array {
+  const columns = ((width - 1) >> BLOCK_BITS) + 1;
+  const rows = ((height - 1) >> BLOCK_BITS) + 1;
+  const own = new Int32Array(columns * rows);
+  for (let y = 0; y < height; y += 1) {
+    for (let x = 0; x < width; x += 1) {
+      const pixel = y * width + x;
+      if (known[pixel]) own[(y >> BLOCK_BITS) * columns + (x >> BLOCK_BITS)]! |= 1 << first[pixel]!;
+    }
+  }
+  return own.map((_, block) => {
+    let bits = 0;
+    const column = block % columns;
+    const row = Math.floor(block / columns);
+    for (let up = Math.max(0, row - 1); up <= Math.min(rows - 1, row + 1); up += 1) {
+      for (let left = Math.max(0, column - 1); left <= Math.min(columns - 1, column + 1); left += 1) {
+        bits |= own[up * columns + left]!;
+      }
+    }
+    return bits;
+  });
 }
 
 function withoutLast(seeds: Seeds): Seeds {
@@ -106,10 +182,13 @@ function mixturesOf(seeds: Seeds): Float32Array {
   return out;
 }
 
-/** Finds the best pair and share for one pixel, between two of the nine mixtures by the foot on their line. */
+/**
+ * Finds the best pair and share for one pixel, between two of the nine mixtures by the foot on their line.
+ *
+ * @returns the square of how far the color is from that mixture
+ */
 function unmixInto(
   lab: Float32Array,
-  at: number,
   present: Int32Array,
   labels: number,
   mixtures: Float32Array,
@@ -118,13 +197,14 @@ function unmixInto(
   second: Uint8Array,
   cover: Uint8Array,
   pixel: number,
-): void {
+): number {
+  const at = 3 * pixel;
   const l = lab[at]!;
   const a = lab[at + 1]!;
   const b = lab[at + 2]!;
-  if (labels === 1) {
-    first[pixel] = present[0]!;
-    return;
+  if (labels < 2) {
+    if (labels === 1) first[pixel] = present[0]!;
+    return Infinity;
   }
   let least = Infinity;
   let bestFirst = present[0]!;
@@ -160,6 +240,7 @@ function unmixInto(
   first[pixel] = swap ? bestSecond : bestFirst;
   second[pixel] = swap ? bestFirst : bestSecond;
   cover[pixel] = Math.round(255 * (swap ? bestShare : 1 - bestShare));
+  return least;
 }
 
 /** Gives unseen pixels the labels of the nearest seen ones, in place, so that nothing breaks apart there. */

@@ -11,7 +11,7 @@ export interface Light {
   readonly field: readonly number[];
 }
 
-const SAMPLES = 24_000;
+const SAMPLES = 8_000;
 const ROUNDS = 6;
 const SMOOTH = 0.03;
 const FARTHEST = 0.16;

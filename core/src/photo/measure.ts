@@ -1,6 +1,6 @@
 import { cellsOf, CELL_RULES, type Cell } from './cells.ts';
 import { componentsOf, despeckle } from './components.ts';
-import { fillUnseen, labelsOf, type Labels } from './edges.ts';
+import { fillUnseen, keepStrokes, labelsOf, type Labels } from './edges.ts';
 import { glareOf } from './glare.ts';
 import { groundOf, refineSeeds } from './label.ts';
 import { lacingOf } from './lacing.ts';
@@ -95,6 +95,7 @@ export function measurePhoto(
   const labels = labelsOf(face, ground, withMud, mud.rgb && mud.mask, glare);
   const { width, height, pxPerMm } = face;
   const labelCount = mudLabel + 1;
+  if (seeds.activator >= 0) keepStrokes(labels, seeds.activator, width, height);
   fillUnseen(labels, glare, width, height);
   despeckle(labels.first, width, height, (Math.PI / 4) * (DESPECKLE_MM * pxPerMm) ** 2, labelCount);
   onStep('cells');

@@ -2,7 +2,8 @@
  * Length of the middle line of a mask, in pixels.
  *
  * Method: thinning by T. Zhang and C. Suen, "A Fast Parallel Algorithm for Thinning Digital Patterns", 1984 (from
- * memory); straight steps count 1 and slanted ones √2, corrected for the staircase of a random direction.
+ * memory); straight steps count 1 and
+ * slanted ones √2.
  */
 export function skeletonLength(mask: Uint8Array, width: number, height: number): number {
   const line = thinned(mask, width, height);
@@ -20,8 +21,7 @@ export function skeletonLength(mask: Uint8Array, width: number, height: number):
       if (line[pixel + width - 1] && !line[pixel - 1] && !below) slanted += 1;
     }
   }
-  // Dorst & Smeulders 1987 (from memory): least error over all directions.
-  return 0.948 * straight + 1.34 * slanted;
+  return straight + Math.SQRT2 * slanted;
 }
 
 export function thinned(mask: Uint8Array, width: number, height: number): Uint8Array {
