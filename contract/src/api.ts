@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idParams, idSchema, pageOf, pageQuery, versionBody, versionQuery } from './common.ts';
 import { importResultSchema, pieceDocumentSchema } from './document.ts';
+import { climateSchema } from './climate.ts';
 import { endpoint } from './endpoint.ts';
 import { equipmentCreateSchema, equipmentSchema, equipmentUpdateSchema } from './equipment.ts';
 import { judgementPutSchema, judgementSchema } from './judgement.ts';
@@ -26,7 +27,13 @@ import {
   movementCreateSchema,
   retargetSchema,
 } from './mix.ts';
-import { photoSchema } from './photo.ts';
+import {
+  measurementPutSchema,
+  photoDetailSchema,
+  photoSchema,
+  shutterAnswerSchema,
+  shutterSchema,
+} from './photo.ts';
 import {
   pieceCreateSchema,
   pieceListQuery,
@@ -517,6 +524,33 @@ const pours = {
 };
 
 const photos = {
+  measure: endpoint({
+    method: 'PUT',
+    path: '/api/photos/:id/measurement',
+    summary: 'Keep what was measured on a photo',
+    tag: 'results',
+    params: idParams,
+    body: measurementPutSchema,
+    response: photoSchema,
+  }),
+  detail: endpoint({
+    method: 'GET',
+    path: '/api/photos/:id/detail',
+    summary: 'The cells, net, mud and glare of a measured photo, for drawing over it',
+    tag: 'results',
+    params: idParams,
+    response: photoDetailSchema,
+  }),
+  shutter: endpoint({
+    method: 'POST',
+    path: '/api/pieces/:pieceId/camera',
+    summary: 'Take a photo with the camera stand-in',
+    tag: 'results',
+    params: pieceParams,
+    body: shutterSchema,
+    response: shutterAnswerSchema,
+    status: 201,
+  }),
   remove: endpoint({
     method: 'DELETE',
     path: '/api/photos/:id',
@@ -635,6 +669,16 @@ const calculations = {
   }),
 };
 
+const climate = {
+  now: endpoint({
+    method: 'GET',
+    path: '/api/climate',
+    summary: 'Temperature and humidity of the room, from the stand-in',
+    tag: 'pour',
+    response: climateSchema,
+  }),
+};
+
 const health = endpoint({
   method: 'GET',
   path: '/api/health',
@@ -659,4 +703,5 @@ export const api = {
   judgements,
   scale,
   calculations,
+  climate,
 };

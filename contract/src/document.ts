@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from './common.ts';
 import { materialSchema } from './material.ts';
+import { photoDetailSchema } from './photo.ts';
 import { pieceSchema } from './piece.ts';
 import { supportSchema } from './support.ts';
 
@@ -22,6 +23,7 @@ export const pieceDocumentSchema = z.object({
       photoId: idSchema,
       mediaType: z.literal('image/jpeg'),
       base64: z.base64('The photo is damaged.'),
+      detail: photoDetailSchema.nullable().default(null),
     }),
   ),
 });

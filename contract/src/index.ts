@@ -1,4 +1,5 @@
 export { api } from './api.ts';
+export * from './climate.ts';
 export * from './common.ts';
 export * from './document.ts';
 export { endpoint, hasPart, type Endpoint, type Method } from './endpoint.ts';

@@ -1,10 +1,38 @@
+import { FAULT_KINDS } from '@icy-ribbon/core/diagnose';
 import { z } from 'zod';
-import { noteSchema, timestampSchema } from './common.ts';
+import { idSchema, noteSchema, timestampSchema } from './common.ts';
 
 /** 0 none, 1 a trace, 2 some, 3 plenty, 4 all over. */
 export const degreeSchema = z.int().min(0).max(4).nullable();
 
+/** A fault, pinned to a place of the face (shares from its top left) when it has one. */
+export const faultPinSchema = z.object({
+  id: idSchema,
+  kind: z.enum(FAULT_KINDS, 'Choose what went wrong.'),
+  at: z.object({ x: z.number().min(0).max(1), y: z.number().min(0).max(1) }).nullable(),
+  /** The cup it concerns, where there is one: the color that sank. */
+  mixId: idSchema.nullable().default(null),
+  note: noteSchema,
+});
+
+export const VERDICTS = ['keep', 'finish', 'rework', 'scrape'] as const;
+export const VERDICT_WORDS: Readonly<Record<(typeof VERDICTS)[number], string>> = {
+  keep: 'Keep these numbers',
+  finish: 'Good enough to finish',
+  rework: 'Rework a part',
+  scrape: 'Scrape it off',
+};
+
 const judged = {
+  /** All in all, 1 to 5. */
+  rating: z.int().min(1).max(5).nullable().default(null),
+  faults: z.array(faultPinSchema).max(60).default([]),
+  /** The edge that hangs up: 0 top, 90 right, 180 bottom, 270 left. */
+  hangingDeg: z
+    .union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)])
+    .nullable()
+    .default(null),
+  verdict: z.enum(VERDICTS).nullable().default(null),
   cells: degreeSchema,
   lacing: degreeSchema,
   petals: degreeSchema,
@@ -32,6 +60,8 @@ export const judgementPutSchema = z.object({
   version: z.int().min(0),
 });
 
+export type FaultPin = z.output<typeof faultPinSchema>;
+export type Verdict = (typeof VERDICTS)[number];
 export type Judgement = z.output<typeof judgementSchema>;
 export type JudgementPut = z.output<typeof judgementPutSchema>;
 export const DEGREE_WORDS = ['none', 'a trace', 'some', 'plenty', 'all over'] as const;

@@ -1,7 +1,62 @@
+import { WARNING_CODES } from '@icy-ribbon/core/photo';
 import { z } from 'zod';
-import { idSchema, timestampSchema, versionSchema } from './common.ts';
+import { hexColorSchema, idSchema, timestampSchema, versionSchema } from './common.ts';
 
 export const PHOTO_STATES = ['wet', 'dry'] as const;
+
+const share = z.number().min(0).max(1);
+const pointSchema = z.tuple([z.number(), z.number()]);
+
+/** A color that was looked for; `mixId` is the cup it came from. */
+const measuredColorSchema = z.object({
+  name: z.string().min(1).max(120),
+  hex: hexColorSchema,
+  mixId: idSchema.nullable(),
+});
+
+/** What was measured on a photo. Lengths in millimeters, shares of the face. */
+export const measurementSchema = z.object({
+  /** The support's corners in pixels of the photo: top left, top right, bottom right, bottom left. */
+  corners: z.array(pointSchema).length(4, 'Give four corners.'),
+  palette: z.array(measuredColorSchema).min(2, 'Give at least two colors to look for.').max(24),
+  base: z.string(),
+  activator: z.string().nullable(),
+  shares: z.record(z.string(), share),
+  negativeSpace: share,
+  mud: share,
+  cells: z.object({
+    count: z.int().min(0),
+    medianMm: z.number().min(0),
+    p10Mm: z.number().min(0),
+    p90Mm: z.number().min(0),
+    perCm2: z.number().min(0),
+  }),
+  lacing: z.object({ areaShare: share, widthMm: z.number().min(0) }),
+  petals: z.object({
+    count: z.int().min(0),
+    reachMm: z.number().min(0),
+    symmetry: share,
+    edges: z.object({ top: share, right: share, bottom: share, left: share }),
+  }),
+  warnings: z.array(z.object({ code: z.enum(WARNING_CODES), message: z.string() })),
+  measuredAt: timestampSchema,
+});
+
+/** A mask as runs: how many pixels off, then on, then off and so on, row after row. */
+const runsSchema = z.array(z.int().min(0)).max(400_000);
+
+/** What the overlay draws. */
+export const photoDetailSchema = z.object({
+  /** One row a cell: x, y, diameter, color, color around (numbers of the palette), then its outline's radii. */
+  cells: z.array(z.array(z.number()).max(64)).max(20_000),
+  masks: z.object({
+    widthPx: z.int().min(1),
+    heightPx: z.int().min(1),
+    net: runsSchema,
+    mud: runsSchema,
+    glare: runsSchema,
+  }),
+});
 
 export const photoSchema = z.object({
   id: idSchema,
@@ -12,6 +67,7 @@ export const photoSchema = z.object({
   hash: z.string().regex(/^[0-9a-f]{64}$/),
   widthPx: z.int().min(1),
   heightPx: z.int().min(1),
+  measurement: measurementSchema.nullable().default(null),
   createdAt: timestampSchema,
   deletedAt: timestampSchema.nullable(),
 });
@@ -22,5 +78,26 @@ export const photoUploadFields = z.object({
   state: z.enum(PHOTO_STATES, 'Say whether the photo is wet or dry.'),
 });
 
+export const measurementPutSchema = z.object({
+  version: versionSchema,
+  measurement: measurementSchema,
+  detail: photoDetailSchema,
+});
+
+/** Lets the camera stand-in take a photo of the piece. */
+export const shutterSchema = z.object({
+  id: idSchema.optional(),
+  state: z.enum(PHOTO_STATES, 'Say whether the photo is wet or dry.'),
+  megapixels: z.number().min(0.3).max(12).default(3),
+});
+
+export const shutterAnswerSchema = z.object({
+  photo: photoSchema,
+  /** Where the stand-in knows the corners to be; a real camera would not. */
+  corners: z.array(pointSchema).length(4),
+});
+
 export type Photo = z.output<typeof photoSchema>;
 export type PhotoState = (typeof PHOTO_STATES)[number];
+export type Measurement = z.output<typeof measurementSchema>;
+export type PhotoDetail = z.output<typeof photoDetailSchema>;

@@ -20,6 +20,9 @@ const body = {
   ticked: z.array(z.string().max(200)).max(500),
 };
 
+/** A plan as a pour began with it. */
+export const pouredPlanSchema = z.object(body);
+
 /** How a piece shall be poured; layers name cups, or cups that are planned, by id. */
 export const piecePlanSchema = z.object({
   ...body,

@@ -1,14 +1,23 @@
 import { AIR_TOOL_NAMES } from '@icy-ribbon/core/air';
 import { z } from 'zod';
 import { idSchema, massMgSchema, timestampSchema } from './common.ts';
+import { pouredPlanSchema } from './plan.ts';
+
+const shareOfFace = z.number().min(0).max(1);
+const placeSchema = z.object({ x: shareOfFace, y: shareOfFace });
+/** The step of the run sheet that an event carries out. */
+const stepIdSchema = z.string().max(200).optional();
 
 /** A cup, or part of one, laid on the support. */
 export const layerDataSchema = z.object({
   mixId: idSchema,
   mg: massMgSchema.min(1, 'Lay down more than 0 g.'),
+  /** "add" when it came on after the first air: base or color pushed in. */
+  moment: z.enum(['lay', 'add']).optional(),
+  /** Where, as shares of the face from its top left. */
+  at: placeSchema.nullish(),
+  stepId: stepIdSchema,
 });
-
-const shareOfFace = z.number().min(0).max(1);
 
 /** One blowing pass. */
 export const passDataSchema = z.object({
@@ -30,12 +39,52 @@ export const passDataSchema = z.object({
     .positive('Give the seconds, above 0.')
     .max(600, 'A pass lasts at most 10 minutes.'),
   /** Where it began, as shares of the face from its top left; left out when not drawn. */
-  from: z.object({ x: shareOfFace, y: shareOfFace }).nullable(),
+  from: placeSchema.nullable(),
+  stepId: stepIdSchema,
 });
 
 export const roomDataSchema = z.object({
   temperatureC: z.number().min(-10, 'Too cold to pour.').max(50, 'Too hot to pour.'),
   humidityPercent: z.number().min(0).max(100, 'Humidity is a percentage.').nullable(),
+});
+
+const secondsSchema = (most: number) =>
+  z
+    .number('Give the seconds.')
+    .min(0, 'Give the seconds, 0 or more.')
+    .max(most, 'That is too long: give seconds.');
+const where = { at: placeSchema.nullish(), stepId: stepIdSchema };
+const says = z.string().trim().max(2000, 'A note has at most 2000 characters.').default('');
+
+export const torchDataSchema = z.object({ seconds: secondsSchema(600).nullable(), ...where });
+export const waitDataSchema = z.object({
+  seconds: secondsSchema(86_400),
+  forWhat: says,
+  stepId: stepIdSchema,
+});
+export const spinDataSchema = z.object({
+  rpm: z
+    .number('Give the turns a minute.')
+    .positive('Give the turns a minute, above 0.')
+    .max(400, 'A spinner turns at most 400 times a minute.'),
+  seconds: secondsSchema(600),
+  way: z.enum(['clockwise', 'counterclockwise', 'both']),
+  stepId: stepIdSchema,
+});
+export const tiltDataSchema = z.object({
+  directionDeg: z.number().min(0).lt(360),
+  seconds: secondsSchema(3600).nullable(),
+  stepId: stepIdSchema,
+});
+/** Scraped off, broken up with a straw, or drawn with a skewer. */
+export const touchDataSchema = z.object({ note: says, ...where });
+export const noteDataSchema = z.object({ text: z.string().trim().min(1, 'Write something.').max(2000) });
+export const photoDataSchema = z.object({ photoId: idSchema.nullable(), note: says });
+/** A step of the plan that was seen to without paint or air, or left out. */
+export const stepDataSchema = z.object({
+  stepId: z.string().min(1).max(200),
+  outcome: z.enum(['done', 'skipped']),
+  note: says,
 });
 
 const envelope = { id: idSchema, at: timestampSchema };
@@ -48,6 +97,18 @@ export const pourEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...envelope, kind: z.literal('layer'), data: layerDataSchema }),
   z.object({ ...envelope, kind: z.literal('pass'), data: passDataSchema }),
   z.object({ ...envelope, kind: z.literal('room'), data: roomDataSchema }),
+  z.object({ ...envelope, kind: z.literal('torch'), data: torchDataSchema }),
+  z.object({ ...envelope, kind: z.literal('wait'), data: waitDataSchema }),
+  z.object({ ...envelope, kind: z.literal('spin'), data: spinDataSchema }),
+  z.object({ ...envelope, kind: z.literal('tilt'), data: tiltDataSchema }),
+  z.object({ ...envelope, kind: z.literal('scrape'), data: touchDataSchema }),
+  z.object({ ...envelope, kind: z.literal('straw'), data: touchDataSchema }),
+  z.object({ ...envelope, kind: z.literal('skewer'), data: touchDataSchema }),
+  z.object({ ...envelope, kind: z.literal('note'), data: noteDataSchema }),
+  z.object({ ...envelope, kind: z.literal('photo'), data: photoDataSchema }),
+  z.object({ ...envelope, kind: z.literal('step'), data: stepDataSchema }),
+  /** The plan as it was when the pour began; it is what the pour is compared with. */
+  z.object({ ...envelope, kind: z.literal('plan'), data: pouredPlanSchema }),
   z.object({ ...envelope, kind: z.literal('void'), data: z.object({ eventId: idSchema }) }),
 ]);
 
@@ -55,4 +116,6 @@ export type PourEvent = z.output<typeof pourEventSchema>;
 export type LayerEvent = Extract<PourEvent, { kind: 'layer' }>;
 export type PassEvent = Extract<PourEvent, { kind: 'pass' }>;
 export type RoomEvent = Extract<PourEvent, { kind: 'room' }>;
+export type PourEventKind = PourEvent['kind'];
+export type EventOf<Kind extends PourEventKind> = Extract<PourEvent, { kind: Kind }>;
 export type PassData = z.output<typeof passDataSchema>;

@@ -42,6 +42,10 @@ export const OUTLINE_POINTS = 20;
 /** Shapes rounder and fuller than this are surely one cell. */
 const SURE_FILL = 0.93;
 const SURE_CIRCULARITY = 0.8;
+/** Touching cells are rounder than cells need be, and nothing much is left beside them. */
+const PART_FILL = 0.88;
+const PART_ASPECT = 1.8;
+const MOSTLY = 0.9;
 
 export interface CellContext {
   readonly width: number;
@@ -51,6 +55,8 @@ export interface CellContext {
   /** Labels that never are cells: the base and mud. */
   readonly never: ReadonlySet<number>;
   readonly rules: CellRules;
+  /** Whether cells that touch are to be told apart; false when the patches are known to be one each. */
+  readonly split: boolean;
 }
 
 /** Finds the cells among the patches; doubtful ones are first looked at as several that touch. */
@@ -80,18 +86,19 @@ export function cellsOf(patches: Components, shapes: Shapes, context: CellContex
       perimeter: shapes.perimeter[patch]!,
       ellipse,
     };
-    if (!isSurelyOne(shape)) {
+    if (context.split && !isSurelyOne(shape)) {
       const parts = splitTouching(patches, shapes, patch, context.width);
-      if (parts.length > 1) {
-        for (const part of parts) {
-          if (part.soft >= leastPx && part.soft <= mostPx && looksLikeCell(part, rules, true)) {
+      const round = parts.filter((part) => isRound(part) && part.soft <= mostPx);
+      const roundArea = round.reduce((sum, part) => sum + part.area, 0);
+      if (parts.length > 1 && roundArea >= MOSTLY * patches.area[patch]!) {
+        for (const part of round) {
+          if (part.soft >= leastPx)
             cells.push(cellFrom(part, label, around.label, context, true, part.holds));
-          }
         }
         continue;
       }
     }
-    if (soft > mostPx || !looksLikeCell(shape, rules, false)) continue;
+    if (soft > mostPx || !looksLikeCell(shape, rules)) continue;
     const holds = (x: number, y: number) => patches.of[y * context.width + x] === patch;
     cells.push(cellFrom(shape, label, around.label, context, false, holds));
   }
@@ -112,11 +119,15 @@ function isSurelyOne(shape: ShapeFacts): boolean {
   return fillOf(shape) > SURE_FILL && circularityOf(shape) > SURE_CIRCULARITY;
 }
 
-/** Parts of a split have straight cuts, so their outline is not held against them. */
-function looksLikeCell(shape: ShapeFacts, rules: CellRules, isPart: boolean): boolean {
+function looksLikeCell(shape: ShapeFacts, rules: CellRules): boolean {
   if (fillOf(shape) < rules.fill) return false;
   if (shape.ellipse.major / shape.ellipse.minor > rules.aspect) return false;
-  return isPart || circularityOf(shape) >= rules.circularity;
+  return circularityOf(shape) >= rules.circularity;
+}
+
+/** Whether a part of a patch could be a cell that touches others, and not a stretch of a band. */
+function isRound(part: ShapeFacts): boolean {
+  return fillOf(part) >= PART_FILL && part.ellipse.major / part.ellipse.minor <= PART_ASPECT;
 }
 
 function mostAround(shapes: Shapes, patch: number, labelCount: number): { label: number; share: number } {

@@ -283,3 +283,8 @@ export function fillUnseen(labels: Labels, unseen: Uint8Array, width: number, he
     ring = [...new Set(further)];
   }
 }
+
+/** Labels of a picture that is known exactly: every pixel is all of one color. */
+export function labelsWithoutEdges(first: Uint8Array): Labels {
+  return { first, second: first, cover: new Uint8Array(first.length).fill(255) };
+}

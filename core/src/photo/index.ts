@@ -1,5 +1,8 @@
-export { CELL_RULES, OUTLINE_POINTS, type Cell, type CellRules } from './cells.ts';
+export { CELL_RULES, cellsOf, OUTLINE_POINTS, type Cell, type CellRules } from './cells.ts';
+export { componentsOf } from './components.ts';
+export { labelsWithoutEdges } from './edges.ts';
 export { project, quadArea, rectangleTo, type Homography } from './homography.ts';
+export { lacingOf } from './lacing.ts';
 export {
   measurePhoto,
   MEASURE_STEPS,
@@ -7,5 +10,8 @@ export {
   type MeasuredPicture,
   type MeasureStep,
 } from './measure.ts';
+export { byteOf, hexOf, linearRgb } from './oklab.ts';
 export type { Corners, MeasureInput, PaletteColor, PatchMm, PhotoPixels, Point } from './photo.ts';
+export { quantile } from './quantile.ts';
+export { shapesOf } from './shape.ts';
 export { WARNING_CODES, type PhotoWarning, type WarningCode } from './warnings.ts';

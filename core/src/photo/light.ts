@@ -17,6 +17,9 @@ const SMOOTH = 0.03;
 const FARTHEST = 0.16;
 
 interface Sample {
+  /** Place on the grid of samples. */
+  readonly column: number;
+  readonly row: number;
   readonly x: number;
   readonly y: number;
   readonly r: number;
@@ -38,14 +41,15 @@ export function findLight(
 ): Light {
   const samples = smoothSamples(face);
   let channelGains = gains ?? ([1, 1, 1] as const);
-  let field = [firstGain(samples, seeds, channelGains), 0, 0, 0, 0, 0];
+  const slopes = fitSlopes(samples);
+  let field = [firstGain(samples, seeds, { gains: channelGains, field: slopes }), ...slopes.slice(1)];
   for (let round = 0; round < ROUNDS; round += 1) {
     const farthest = FARTHEST * (1 - round / (ROUNDS + 2));
     const light = { gains: channelGains, field };
     const matched = matchSamples(samples, seeds, light, farthest);
     if (matched.length < 50) break;
     if (!gains) channelGains = fitGains(matched, seeds, light);
-    field = fitField(matched, seeds, { gains: channelGains, field }, round === 0 ? 3 : 6);
+    field = fitField(matched, seeds, { gains: channelGains, field });
   }
   return { gains: channelGains, field };
 }
@@ -99,6 +103,8 @@ function smoothSamples(face: Face): Sample[] {
       const range = Math.max(...most.map((value, channel) => value - least[channel]!));
       if (range > SMOOTH * (0.3 + 3 * mean)) continue;
       found.push({
+        column: Math.round((column - 2) / step),
+        row: Math.round((row - 2) / step),
         x: (2 * (column + 0.5)) / width - 1,
         y: (2 * (row + 0.5)) / height - 1,
         r: sum[0]! / 9,
@@ -110,17 +116,63 @@ function smoothSamples(face: Face): Sample[] {
   return found;
 }
 
+const PAIR_STEPS = [1, 2, 4];
+const SAME_PAINT = 0.045;
+
+/**
+ * How the light changes across the face, before anything is known of the colors: two smooth places close
+ * to each other and nearly alike show the same paint, so that what differs between them is the light.
+ */
+function fitSlopes(samples: readonly Sample[]): number[] {
+  const places = new Map(samples.map((sample) => [sample.row * 100_000 + sample.column, sample]));
+  const normal = Array.from({ length: 5 }, () => new Array<number>(5).fill(0));
+  const right = new Array<number>(5).fill(0);
+  let pairs = 0;
+  for (const one of samples) {
+    const sum = one.r + one.g + one.b;
+    if (sum < 0.12) continue;
+    for (const step of PAIR_STEPS) {
+      for (const key of [one.row * 100_000 + one.column + step, (one.row + step) * 100_000 + one.column]) {
+        const other = places.get(key);
+        if (!other || !isSamePaint(one, other)) continue;
+        const wanted = Math.log(sum / (other.r + other.g + other.b));
+        const terms = [
+          other.x - one.x,
+          other.y - one.y,
+          other.x ** 2 - one.x ** 2,
+          other.x * other.y - one.x * one.y,
+          other.y ** 2 - one.y ** 2,
+        ];
+        pairs += 1;
+        for (let row = 0; row < 5; row += 1) {
+          right[row]! += terms[row]! * wanted;
+          for (let column = 0; column < 5; column += 1) normal[row]![column]! += terms[row]! * terms[column]!;
+        }
+      }
+    }
+  }
+  if (pairs < 200) return [0, 0, 0, 0, 0, 0];
+  for (let row = 0; row < 5; row += 1) normal[row]![row]! += 1e-5 * pairs;
+  return [0, ...solve(new Matrix(normal), Matrix.columnVector(right)).to1DArray()];
+}
+
+/** Whether all channels changed by the same small factor. */
+function isSamePaint(one: Sample, other: Sample): boolean {
+  const logs = [Math.log(other.r / one.r), Math.log(other.g / one.g), Math.log(other.b / one.b)];
+  return Math.max(...logs.map(Math.abs)) < SAME_PAINT && Math.max(...logs) - Math.min(...logs) < SAME_PAINT;
+}
+
 /** The one gain (its logarithm) under which the picture looks most like the palette. */
-function firstGain(samples: readonly Sample[], seeds: Seeds, gains: Light['gains']): number {
+function firstGain(samples: readonly Sample[], seeds: Seeds, { gains, field }: Light): number {
   const few = samples.filter((_, index) => index % Math.max(1, Math.floor(samples.length / 2500)) === 0);
   const lab = new Float32Array(3);
   const nearest: Nearest = { seed: 0, squared: 0 };
   let best = 0;
   let least = Infinity;
   for (let candidate = -1.2; candidate <= 1.6; candidate += 0.07) {
-    const gain = Math.exp(candidate);
     let cost = 0;
     for (const sample of few) {
+      const gain = Math.exp(candidate) * gainAt(field, sample.x, sample.y);
       oklabInto(sample.r * gain * gains[0], sample.g * gain * gains[1], sample.b * gain * gains[2], lab, 0);
       nearestSeed(seeds, lab[0]!, lab[1]!, lab[2]!, nearest);
       cost += Math.min(0.02, nearest.squared);
@@ -166,7 +218,8 @@ function wantedLn(sample: Matched, seeds: Seeds, [red, green, blue]: Light['gain
   return Math.log(Math.max(1e-6, dot) / Math.max(1e-9, r * r + g * g + b * b));
 }
 
-function fitField(matched: readonly Matched[], seeds: Seeds, light: Light, terms: number): number[] {
+function fitField(matched: readonly Matched[], seeds: Seeds, light: Light): number[] {
+  const terms = 6;
   const normal = Array.from({ length: terms }, () => new Array<number>(terms).fill(0));
   const right = new Array<number>(terms).fill(0);
   for (const sample of matched) {
@@ -185,8 +238,7 @@ function fitField(matched: readonly Matched[], seeds: Seeds, light: Light, terms
   // A little of the identity keeps a picture of one corner from bending the rest.
   const ridge = 1e-3 * normal[0]![0]!;
   for (let row = 1; row < terms; row += 1) normal[row]![row]! += ridge;
-  const fitted = solve(new Matrix(normal), Matrix.columnVector(right)).to1DArray();
-  return [...fitted, ...new Array<number>(6 - terms).fill(0)];
+  return solve(new Matrix(normal), Matrix.columnVector(right)).to1DArray();
 }
 
 function fitGains(matched: readonly Matched[], seeds: Seeds, light: Light): [number, number, number] {

@@ -6,8 +6,9 @@ import { groundOf, refineSeeds } from './label.ts';
 import { lacingOf } from './lacing.ts';
 import { findLight, flatten, gainAt, type Light } from './light.ts';
 import { mudOf } from './mud.ts';
-import { petalsOf, type Petals } from './petals.ts';
+import { flowerMask, petalsOf, type Petals } from './petals.ts';
 import type { MeasureInput, PaletteColor, PhotoPixels } from './photo.ts';
+import { quantile } from './quantile.ts';
 import { patchColor, rectify, type Face } from './rectify.ts';
 import { fromRgb, nearestSeed, paletteOf, seedsOf, type Nearest, type Seeds } from './seeds.ts';
 import { shapesOf } from './shape.ts';
@@ -95,7 +96,7 @@ export function measurePhoto(
   const labels = labelsOf(face, ground, withMud, mud.rgb && mud.mask, glare);
   const { width, height, pxPerMm } = face;
   const labelCount = mudLabel + 1;
-  if (seeds.activator >= 0) keepStrokes(labels, seeds.activator, width, height);
+  keepStrokes(labels, seeds.activator >= 0 ? seeds.activator : seeds.base, width, height);
   fillUnseen(labels, glare, width, height);
   despeckle(labels.first, width, height, (Math.PI / 4) * (DESPECKLE_MM * pxPerMm) ** 2, labelCount);
   onStep('cells');
@@ -108,13 +109,22 @@ export function measurePhoto(
     pxPerMm,
     labelCount,
     never: new Set([seeds.base, mudLabel]),
+    split: true,
     rules: { ...CELL_RULES, leastMm: input.minCellMm ?? CELL_RULES.leastMm },
   });
   onStep('lacing');
-  const lacing = lacingOf(labels, seeds.activator, width, height, pxPerMm);
+  // Without an activator it is the base, pushed over the colors, that makes the net.
+  const lacing = lacingOf(
+    labels,
+    seeds.activator >= 0 ? seeds.activator : seeds.base,
+    width,
+    height,
+    pxPerMm,
+  );
   const sums = coverSums(labels, labelCount, glare, face.onFace);
   const faceMm2 = area(face) / pxPerMm ** 2;
   const diameters = cells.map((cell) => cell.diameterMm).sort((a, b) => a - b);
+  const flower = flowerMask(coloredOf(labels, seeds.base, face.onFace), width, height, pxPerMm);
   const quality: Quality = {
     blurPx: (blurOf(labels, face, glare) * face.photoPxPerMm) / pxPerMm,
     glareShare: shareOf(glare, face.onFace),
@@ -138,7 +148,7 @@ export function measurePhoto(
       areaShare: lacing.areaPx / area(face),
       widthMm: lacing.lengthPx > 0 ? lacing.areaPx / lacing.lengthPx / pxPerMm : 0,
     },
-    petals: petalsOf(coloredOf(labels, seeds.base, face.onFace), width, height, pxPerMm),
+    petals: petalsOf(flower.mask, flower.width, flower.height, flower.pxPerMm),
     warnings: warningsOf(quality),
     quality,
     palette: paletteOf(seeds),
@@ -232,13 +242,4 @@ function lightRatio({ field }: Light): number {
     }
   }
   return most / least;
-}
-
-/** Quantile of sorted values, between neighbors in proportion; 0 of none. */
-function quantile(sorted: readonly number[], share: number): number {
-  if (sorted.length === 0) return 0;
-  const place = share * (sorted.length - 1);
-  const low = Math.floor(place);
-  const high = Math.min(sorted.length - 1, low + 1);
-  return sorted[low]! + (sorted[high]! - sorted[low]!) * (place - low);
 }

@@ -92,6 +92,8 @@ try {
     });
   const scene = {
     seed: 1,
+    style: 'dutch',
+    netShare: 0.5,
     shape: 'rectangle',
     widthMm: 300,
     heightMm: 400,
@@ -124,7 +126,7 @@ try {
     await measure('six cups matched onto one thickness', () => matchSet(belief, 'dutch', setCups)),
     await measure('500 readings of 60 materials learned from', () => learn(cups, readings)),
     await measure('10,000 materials read in', importMany(10_000), 1),
-    await measure('a demo photo, 600 pixels', () => paintScene(scene, 600)),
+    await measure('a picture painted, half a megapixel', () => paintScene(scene, 2)),
   ];
   process.stdout.write(`${table(rows)}\n`);
   for (const manner of ['advised', 'fixed 5 %'] as const) {

@@ -3,8 +3,11 @@ import {
   inputJsonSchema,
   listCalculations,
   runCalculation,
+  type CalculationCard,
 } from '@icy-ribbon/core/calculation';
 import { InputError } from '@icy-ribbon/core/error';
+import { z } from 'zod';
+import { measurePhotoCalculation, runMeasurePhoto } from './measurePhoto.ts';
 
 export interface BenchAnswer {
   readonly exitCode: 0 | 2;
@@ -18,23 +21,36 @@ export interface BenchAnswer {
  * @param readInput gives the text on standard input; asked only when a calculation runs
  * @returns the document to print, and 2 as the exit code when the input was bad
  */
-export function runBench(args: readonly string[], readInput: () => string): BenchAnswer {
+export async function runBench(args: readonly string[], readInput: () => string): Promise<BenchAnswer> {
   try {
-    return { exitCode: 0, document: answer(args, readInput) };
+    return { exitCode: 0, document: await answer(args, readInput) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return { exitCode: 2, document: { error: { field: error.field, message: error.message } } };
   }
 }
 
-function answer([command, name]: readonly string[], readInput: () => string): unknown {
+async function answer([command, name]: readonly string[], readInput: () => string): Promise<unknown> {
   if (command === undefined) {
     throw new InputError('name', 'Say "list", "schema NAME" or the name of a calculation.');
   }
-  if (command === 'list') return listCalculations();
-  if (command === 'schema') return inputJsonSchema(name ?? '');
+  if (command === 'list') return [...listCalculations(), measurePhotoCard()];
+  if (command === 'schema') return schemaOf(name ?? '');
+  if (command === measurePhotoCalculation.name) return runMeasurePhoto(parse(readInput()));
   const calculation = findCalculation(command);
   return runCalculation(calculation, parse(readInput()));
+}
+
+function schemaOf(name: string): unknown {
+  if (name !== measurePhotoCalculation.name) return inputJsonSchema(name);
+  const { title, input } = measurePhotoCalculation;
+  return { title: name, description: title, ...z.toJSONSchema(input, { io: 'input' }) };
+}
+
+/** What listings show of the calculation that reads a file. */
+export function measurePhotoCard(): CalculationCard {
+  const { name, title, law, source, range, assumes, typical } = measurePhotoCalculation;
+  return { name, title, law, source, range, assumes, typical };
 }
 
 function parse(text: string): unknown {

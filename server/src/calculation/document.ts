@@ -1,9 +1,10 @@
+import { measurePhotoCard } from './bench.ts';
 import { CALCULATIONS, runCalculation, type Calculation } from '@icy-ribbon/core/calculation';
 
 /** docs/computation.md: every calculation as the registry describes it, with its example computed. */
 export function computationDocument(): string {
   const all = CALCULATIONS as readonly unknown[] as readonly Calculation[];
-  return `${[HEAD, ...all.map(chapter)].join('\n')}`;
+  return `${[HEAD, ...all.map(chapter), photoChapter()].join('\n')}`;
 }
 
 const HEAD = `# How it computes
@@ -37,4 +38,19 @@ function rounded(value: unknown): unknown {
       typeof each === 'number' ? Number(each.toPrecision(6)) : each,
     ),
   ) as unknown;
+}
+
+/** Without an example, which would need a photo at hand. */
+function photoChapter(): string {
+  const { name, title, law, source, range, assumes, typical } = measurePhotoCard();
+  return `## ${name}
+
+${title}. On the bench only, as it reads a file: \`{"path", "corners", "widthMm", "heightMm", "palette", "base", "activator"}\`.
+
+- **Law:** \`${law}\`
+- **Source:** ${source}
+- **Holds for:** ${range}
+- **Assumes:** ${assumes}
+- **Typical:** ${typical}
+`;
 }

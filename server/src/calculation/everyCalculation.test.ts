@@ -26,8 +26,8 @@ it('has the calculations of its contract', () => {
 
 it.each(all.map((each) => [each.name, each] as const))(
   '%s answers its example as its output schema says, with finite numbers',
-  (name, calculation) => {
-    const { exitCode, document } = run(name, calculation.example);
+  async (name, calculation) => {
+    const { exitCode, document } = await run(name, calculation.example);
     expect(exitCode).toBe(0);
     expect(calculation.output.safeParse(document).success).toBe(true);
     expect(JSON.stringify(document)).not.toMatch(/null(?!able)/);
@@ -37,24 +37,24 @@ it.each(all.map((each) => [each.name, each] as const))(
 
 it.each(all.map((each) => [each.name, each] as const))(
   '%s names the field when one is missing, one is no number, or one is too many',
-  (name, calculation) => {
+  async (name, calculation) => {
     const example = calculation.example as Record<string, unknown>;
-    const required = Object.keys(example).filter((key) => {
+    const without = (key: string) => {
       const { [key]: gone, ...rest } = example;
       void gone;
-      return run(name, rest).exitCode === 2;
-    });
+      return run(name, rest);
+    };
+    const required: string[] = [];
+    for (const key of Object.keys(example)) if ((await without(key)).exitCode === 2) required.push(key);
     expect(required.length).toBeGreaterThan(0);
     for (const key of required) {
-      const { [key]: gone, ...rest } = example;
-      void gone;
-      const missing = run(name, rest).document as { error: { field: string; message: string } };
+      const missing = (await without(key)).document as { error: { field: string; message: string } };
       expect(missing.error.field.split('.')[0]).toBe(key);
       expect(missing.error.message).toMatch(/\.$/);
-      const odd = run(name, { ...example, [key]: true }).document as { error: { field: string } };
+      const odd = (await run(name, { ...example, [key]: true })).document as { error: { field: string } };
       expect(odd.error.field.split('.')[0]).toBe(key);
     }
-    expect(run(name, { ...example, surprise: 1 })).toMatchObject({
+    expect(await run(name, { ...example, surprise: 1 })).toMatchObject({
       exitCode: 2,
       document: { error: { field: 'surprise' } },
     });
@@ -102,16 +102,17 @@ it.each([
     { lower: { thicknessMm: 0, viscosityPaS: 1, densityKgM3: 1000 }, upper: {} },
     'lower.thicknessMm',
   ],
-])('%s of %j is refused at %s', (name, input, field) => {
-  expect(run(name, input)).toMatchObject({
+])('%s of %j is refused at %s', async (name, input, field) => {
+  expect(await run(name, input)).toMatchObject({
     exitCode: 2,
     document: { error: { field: expect.stringContaining(field) } },
   });
 });
 
-it('two layers with the lighter one on top are stable, and say nothing of cells', () => {
+it('two layers with the lighter one on top are stable, and say nothing of cells', async () => {
   const layer = (densityKgM3: number) => ({ thicknessMm: 1, viscosityPaS: 1, densityKgM3 });
-  expect(run('cells', { lower: layer(1200), upper: layer(1100) }).document).toEqual({
+  const { document } = await run('cells', { lower: layer(1200), upper: layer(1100) });
+  expect(document).toEqual({
     stable: true,
     wavelengthMm: null,
     growthPerS: null,

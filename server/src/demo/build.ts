@@ -250,6 +250,7 @@ async function takePhoto(
   const hexOf = (name: DemoPaintName) => stock.paints[name].colorHex;
   const painting = paintScene(
     {
+      style: told.technique,
       seed: Math.floor(random() * 1e9),
       ...sizing(stock.support),
       baseHex: hexOf(told.base),

@@ -1,0 +1,111 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Measured } from '@icy-ribbon/core/photo';
+import { runBench } from '../calculation/bench.ts';
+import { freshPhoto, measureKnown, missesOf, type KnownPhoto, type Misses } from './acceptance.ts';
+import { decodePhoto } from './decode.ts';
+
+/** Figures to reach on photos with known truth: cells from 0.8 mm, little blur and glare. */
+const LIMITS: Record<'6' | '12' | '2', Partial<Misses>> = {
+  '6': {
+    countPercent: 3,
+    medianPercent: 1,
+    worstSharePoints: 1,
+    mudPoints: 0.6,
+    negativePoints: 1.4,
+    lacingAreaPercent: 7,
+    lacingWidthPercent: 5,
+  },
+  '12': {
+    countPercent: 2,
+    medianPercent: 0.7,
+    worstSharePoints: 0.8,
+    mudPoints: 0.6,
+    negativePoints: 1.4,
+    lacingAreaPercent: 5,
+    lacingWidthPercent: 5,
+  },
+  '2': { countPercent: 6, medianPercent: 2, worstSharePoints: 1.2, mudPoints: 0.7, negativePoints: 1.6 },
+};
+
+function expectWithin(misses: Misses, limits: Partial<Misses>): void {
+  const over = Object.entries(limits).filter(([name, most]) => Math.abs(misses[name as keyof Misses]) > most);
+  expect(over.map(([name, most]) => `${name} ${misses[name as keyof Misses].toFixed(2)} > ${most}`)).toEqual(
+    [],
+  );
+}
+
+jest.setTimeout(240_000);
+
+const fixture = (name: string) => join(__dirname, 'fixtures', name);
+const SAMPLES = [
+  ['sample-a', '6'],
+  ['sample-b', '2'],
+  ['sample-c', '6'],
+] as const;
+
+it.each(SAMPLES)(
+  '%s, a photo with known truth, is measured within the figures for %s megapixels',
+  async (name, mp) => {
+    const known = JSON.parse(readFileSync(fixture(`${name}.json`), 'utf8')) as KnownPhoto;
+    const measured = measureKnown(await decodePhoto(fixture(`${name}.jpg`)), known);
+    expectWithin(missesOf(measured, known), LIMITS[mp]);
+    expect(measured.warnings).toEqual([]);
+  },
+);
+
+it.each([
+  [301, '6'],
+  [302, '12'],
+  [303, '2'],
+] as const)(
+  'an unseen photo of our own, seed %i, is measured within the figures for %s megapixels',
+  async (seed, mp) => {
+    const { photo, known } = await freshPhoto(seed, Number(mp), { glare: 1 });
+    expectWithin(missesOf(measureKnown(photo, known), known), LIMITS[mp]);
+  },
+);
+
+it('blur of 1.5 pixels costs little: count within 4 %, diameter within 2 %', async () => {
+  const { photo, known } = await freshPhoto(304, 6, { blurPx: 1.5, glare: 1 });
+  expectWithin(missesOf(measureKnown(photo, known), known), { countPercent: 4, medianPercent: 2 });
+});
+
+it('heavy blur and a veil of light are warned of', async () => {
+  const codes = ({ warnings }: Measured) => warnings.map((warning) => warning.code);
+  const blurred = await freshPhoto(305, 2, { blurPx: 3, glare: 0 });
+  expect(codes(measureKnown(blurred.photo, blurred.known))).toContain('blurred');
+  const veiled = await freshPhoto(305, 2, { veil: 0.15, glare: 0 });
+  expect(codes(measureKnown(veiled.photo, veiled.known))).toContain('veil');
+});
+
+it('the bench measures a file, and says what is wrong with one it cannot read', async () => {
+  const known = JSON.parse(readFileSync(fixture('sample-b.json'), 'utf8')) as KnownPhoto;
+  const { widthMm, heightMm, corners, palette, base, activator, grayPatchMm } = known;
+  const given = {
+    path: fixture('sample-b.jpg'),
+    widthMm,
+    heightMm,
+    corners,
+    palette,
+    base,
+    activator,
+    grayPatchMm,
+  };
+  const run = (input: object) => runBench(['measure-photo'], () => JSON.stringify(input));
+  const { exitCode, document } = await run(given);
+  expect(exitCode).toBe(0);
+  expect(document).toMatchObject({ shares: { base: expect.closeTo(known.truth.negativeSpace, 2) } });
+  for (const [changed, field] of [
+    [{ path: fixture('nothing.jpg') }, 'path'],
+    [{ path: fixture('sample-b.json') }, 'path'],
+    [{ base: 'sky' }, 'base'],
+    [{ corners: [...corners].reverse() }, 'corners'],
+    [{ palette: palette.slice(0, 1) }, 'palette'],
+  ] as const) {
+    expect(await run({ ...given, ...changed })).toMatchObject({
+      exitCode: 2,
+      document: { error: { field } },
+    });
+  }
+});
