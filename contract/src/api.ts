@@ -34,13 +34,7 @@ import {
   shutterAnswerSchema,
   shutterSchema,
 } from './photo.ts';
-import {
-  pieceCreateSchema,
-  pieceListQuery,
-  piecePageSchema,
-  pieceSchema,
-  pieceUpdateSchema,
-} from './piece.ts';
+import { pieceCreateSchema, piecePageSchema, pieceSchema, pieceUpdateSchema } from './piece.ts';
 import { piecePlanPutSchema, piecePlanSchema } from './plan.ts';
 import { pourEventSchema } from './pour.ts';
 import {
@@ -50,6 +44,7 @@ import {
   readingsCreateSchema,
 } from './reading.ts';
 import { ownRecipeCreateSchema, ownRecipeSchema, ownRecipeUpdateSchema } from './recipe.ts';
+import { pieceListQuery, pourNumbersSchema, savedViewCreateSchema, savedViewSchema } from './result.ts';
 import { disturbanceSchema, scaleInfoSchema, scaleReadingSchema, standInPourSchema } from './scale.ts';
 import { supportCreateSchema, supportSchema, supportUpdateSchema } from './support.ts';
 
@@ -669,6 +664,51 @@ const calculations = {
   }),
 };
 
+const results = {
+  numbers: endpoint({
+    method: 'GET',
+    path: '/api/results/numbers',
+    summary: 'What was done and what came of it, as numbers, of every pour',
+    tag: 'results',
+    query: z.object({ technique: pieceListQuery.shape.technique }),
+    response: z.object({ items: z.array(pourNumbersSchema) }),
+  }),
+  views: endpoint({
+    method: 'GET',
+    path: '/api/views',
+    summary: 'Saved views of the results',
+    tag: 'results',
+    response: z.object({ items: z.array(savedViewSchema) }),
+  }),
+  saveView: endpoint({
+    method: 'POST',
+    path: '/api/views',
+    summary: 'Save a view of the results',
+    tag: 'results',
+    body: savedViewCreateSchema,
+    response: savedViewSchema,
+    status: 201,
+  }),
+  removeView: endpoint({
+    method: 'DELETE',
+    path: '/api/views/:id',
+    summary: 'Take a saved view away (can be undone)',
+    tag: 'results',
+    params: idParams,
+    query: versionQuery,
+    response: savedViewSchema,
+  }),
+  restoreView: endpoint({
+    method: 'POST',
+    path: '/api/views/:id/restore',
+    summary: 'Bring a saved view back',
+    tag: 'results',
+    params: idParams,
+    body: versionBody,
+    response: savedViewSchema,
+  }),
+};
+
 const climate = {
   now: endpoint({
     method: 'GET',
@@ -704,4 +744,5 @@ export const api = {
   scale,
   calculations,
   climate,
+  results,
 };

@@ -1,4 +1,5 @@
 export { api } from './api.ts';
+export * from './archive.ts';
 export * from './climate.ts';
 export * from './common.ts';
 export * from './document.ts';
@@ -15,5 +16,6 @@ export * from './pour.ts';
 export * from './problem.ts';
 export * from './reading.ts';
 export * from './recipe.ts';
+export * from './result.ts';
 export * from './scale.ts';
 export * from './support.ts';

@@ -9,7 +9,6 @@ import {
   nameSchema,
   noteSchema,
   pageOf,
-  pageQuery,
   recordFields,
   timestampSchema,
   versionSchema,
@@ -92,16 +91,16 @@ export const pieceSummarySchema = z.object({
     }),
   ),
   photoId: idSchema.nullable(),
+  outcome: z
+    .object({
+      cellMm: z.number(),
+      cellCount: z.int(),
+      lacingShare: z.number(),
+      mud: z.number(),
+      negativeSpace: z.number(),
+    })
+    .nullable(),
   judgement: judgementSchema.nullable(),
-});
-
-export const PIECE_SORTS = ['newest', 'oldest', 'name', 'cells', 'lacing', 'petals', 'mud'] as const;
-
-export const pieceListQuery = z.object({
-  ...pageQuery,
-  technique: techniqueSchema.optional(),
-  q: z.string().max(200).optional(),
-  sort: z.enum(PIECE_SORTS).default('newest'),
 });
 
 export const piecePageSchema = pageOf(pieceSummarySchema);
@@ -110,5 +109,3 @@ export type Piece = z.output<typeof pieceSchema>;
 export type PieceCreate = z.output<typeof pieceCreateSchema>;
 export type PieceUpdate = z.output<typeof pieceUpdateSchema>;
 export type PieceSummary = z.output<typeof pieceSummarySchema>;
-export type PieceListQuery = z.output<typeof pieceListQuery>;
-export type PieceSort = (typeof PIECE_SORTS)[number];

@@ -23,6 +23,9 @@ import { pieceRoutes } from './piece/piece.routes.ts';
 import { pourRoutes } from './pour/pour.routes.ts';
 import { readingRoutes } from './reading/reading.routes.ts';
 import { recipeRoutes } from './recipe/recipe.routes.ts';
+import { resultRoutes } from './result/result.routes.ts';
+import { cameraRoutes } from './standin/camera/camera.routes.ts';
+import { climateRoutes } from './standin/climate/climate.routes.ts';
 import { standInScale } from './standin/scale/scale.ts';
 import { scaleRoutes } from './standin/scale/scale.routes.ts';
 import { supportRoutes } from './support/support.routes.ts';
@@ -57,6 +60,7 @@ export function makeApp({ config, db, log, seed }: AppParts): Express {
   app.use(compression({ filter: (request, response) => compressible(request, response) }));
   app.use(api.pieces.importDocument.path, express.json({ limit: IMPORT_LIMIT }));
   app.use(api.materials.importAll.path, express.json({ limit: '20mb' }));
+  app.use(api.photos.measure.path, express.json({ limit: '20mb' }));
   app.use('/api', express.json({ limit: '1mb' }));
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
@@ -79,6 +83,9 @@ export function makeApp({ config, db, log, seed }: AppParts): Express {
   pourRoutes(app, db);
   photoRoutes(app, db, files);
   judgementRoutes(app, db);
+  resultRoutes(app, db);
+  cameraRoutes(app, db, files);
+  climateRoutes(app);
   scaleRoutes(app, standInScale(seededRandom(seed)));
   servePage(app, config.webFolder);
   app.use(problemHandler(log));

@@ -11,3 +11,4 @@ export { nextTest, type NextTest } from './nextTest.ts';
 export { CAUSES, EFFECTS, findQuantity, quantitiesOf, type Quantity } from './quantities.ts';
 export type { BlownPass, Outcome, PouredCup, PourRecord } from './record.ts';
 export { LEAST_POINTS, trendOf, type Trend } from './trend.ts';
+export { pourRecordOf, type ComparedPiece } from './fromPiece.ts';

@@ -15,3 +15,5 @@ export type { Corners, MeasureInput, PaletteColor, PatchMm, PhotoPixels, Point }
 export { quantile } from './quantile.ts';
 export { shapesOf } from './shape.ts';
 export { WARNING_CODES, type PhotoWarning, type WarningCode } from './warnings.ts';
+export { paletteOfCups, type CupColor, type CupPalette } from './cups.ts';
+export { detailOf, maskOfRuns, numbersOf, type DetailReport } from './report.ts';

@@ -1,1 +1,3 @@
+export { layProblem } from './lay.ts';
 export { laidMgOf, standing, type LoggedEvent } from './log.ts';
+export { nextStep, runSheet, stepStates, type RunStep, type StepState } from './runSheet.ts';

@@ -4,12 +4,14 @@ import { first } from './migrations/0001-first.ts';
 import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
 import { readings } from './migrations/0003-readings.ts';
 import { plan } from './migrations/0004-plan.ts';
+import { results } from './migrations/0005-results.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
   '0002-recipes-and-stock': recipesAndStock,
   '0003-readings': readings,
   '0004-plan': plan,
+  '0005-results': results,
 };
 
 /**

@@ -7,7 +7,8 @@ import type { Database, RecordColumns } from './schema.ts';
 export type Reader = Db | Transaction<Database>;
 export type Writer = Transaction<Database>;
 
-type RecordTable = 'equipment' | 'material' | 'recipe' | 'support' | 'piece' | 'mix' | 'calibration';
+type RecordTable =
+  'equipment' | 'material' | 'recipe' | 'support' | 'piece' | 'mix' | 'calibration' | 'savedView';
 
 /** The time now, in the form every record carries. */
 export const timestamp = (): string => new Date().toISOString();

@@ -17,6 +17,8 @@ export interface Database {
   photo: PhotoTable;
   judgement: JudgementTable;
   plan: PlanTable;
+  savedView: SavedViewTable;
+  pourFacts: PourFactsTable;
 }
 
 export interface RecordColumns {
@@ -175,6 +177,9 @@ export interface PhotoTable {
   hash: string;
   widthPx: number;
   heightPx: number;
+  /** What was measured, and what the overlay draws, as JSON. */
+  measurement: string | null;
+  detail: string | null;
   createdAt: string;
   deletedAt: string | null;
 }
@@ -186,9 +191,31 @@ export interface JudgementTable {
   petals: number | null;
   mud: number | null;
   cellSizeMm: number | null;
+  rating: number | null;
+  verdict: string | null;
+  hangingDeg: number | null;
+  /** What went wrong and where, as JSON. */
+  faults: string;
   tryNext: string;
   note: string;
   version: number;
   createdAt: string;
   updatedAt: string;
+}
+
+export interface SavedViewTable extends RecordColumns {
+  name: string;
+  /** The filter, as JSON. */
+  filter: string;
+}
+
+/** Numbers worked out from a pour; a row that is missing is worked out when it is asked for. */
+export interface PourFactsTable {
+  pieceId: string;
+  pouredAt: string | null;
+  tool: string | null;
+  stage: string | null;
+  rating: number | null;
+  photoId: string | null;
+  numbers: string;
 }

@@ -2,33 +2,35 @@ import type {
   Addition,
   JudgementPut,
   Material,
+  Measurement,
   Mix,
-  PassData,
+  Photo,
+  PhotoDetail,
   Piece,
   PieceDocument,
   PourEvent,
   Support,
 } from '@icy-ribbon/contract';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION } from '@icy-ribbon/contract';
-import { isPaint, type MaterialKind } from '@icy-ribbon/core/material';
+import { pourRecordOf, type PourRecord } from '@icy-ribbon/core/compare';
+import type { MaterialKind } from '@icy-ribbon/core/material';
 import { cupState, weighingSteps } from '@icy-ribbon/core/mix';
 import { findSchool, recipesFor, SCHOOLS } from '@icy-ribbon/core/recipe';
 import { gaussian, seededUuid, type Random } from '@icy-ribbon/core/random';
 import { paintedArea } from '@icy-ribbon/core/support';
 import type { CupRole } from '@icy-ribbon/core/thickness';
-import sharp from 'sharp';
 import { recipeSnapshot } from '../mix/mix.queries.ts';
 import { planIngredients } from '../mix/plan.ts';
 import { cleanPhoto } from '../photo/clean.ts';
+import { decodePhoto } from '../photo/decode.ts';
 import { hashOf } from '../photo/files.ts';
-import { paintScene } from '../standin/camera/paint.ts';
-import type { SceneTruth } from '../standin/camera/scene.ts';
+import { measureCups } from '../photo/measureCups.ts';
+import { photographPour } from '../standin/camera/camera.ts';
 import { demoPlan } from './plan.ts';
-import type { DemoPass, DemoPiece } from './scenario.ts';
+import type { DemoPiece } from './scenario.ts';
 import type { DemoPaintName } from './shelf.ts';
 import { testCups } from './testCups.ts';
 import { trueThickness } from './truth.ts';
-import { outcomeOf } from './world.ts';
 
 const DAY_MS = 86_400_000;
 const STAGES_IN_ORDER = ['started', 'weighing', 'mixed', 'laid', 'blown', 'photo', 'judged'] as const;
@@ -43,7 +45,7 @@ export interface DemoStock {
 export async function buildDemoPiece(
   told: DemoPiece,
   stock: DemoStock,
-  { now, random, photoLongSidePx }: { now: Date; random: Random; photoLongSidePx: number },
+  { now, random, megapixels }: { now: Date; random: Random; megapixels: number },
 ): Promise<PieceDocument> {
   const clock = makeClock(new Date(now.getTime() - told.startedDaysAgo * DAY_MS));
   const reached = (stage: DemoPiece['until']) =>
@@ -79,15 +81,12 @@ export async function buildDemoPiece(
   const mixes = planned.map((mix, index) => {
     const weighed = reached('mixed') || (reached('weighing') && index < 3);
     const unfinished = !reached('mixed') && index === 2;
-    return weighed ? weighIn(mix, told.waterShare, unfinished, clock, random) : mix;
+    return weighed ? weighIn(mix, told, unfinished, clock, random) : mix;
   });
   const readings = reached('laid') ? testCups(mixes, { temperatureC: 21 }, clock, makeId, random) : [];
   const events: PourEvent[] = [];
   if (reached('laid')) events.push(...layDown(mixes, clock, makeId, random));
-  if (reached('blown')) events.push(...blow(told.passes, clock, makeId));
-  const picture = reached('photo')
-    ? await takePhoto(told, stock, mixes, events, random, photoLongSidePx)
-    : undefined;
+  if (reached('blown')) events.push(...workTheAir(told, clock, makeId));
   const photoId = makeId();
   const piece: Piece = {
     ...record,
@@ -100,31 +99,18 @@ export async function buildDemoPiece(
     readings,
     plan: told.layout ? demoPlan(told.layout, told.technique, stock.support, mixes, clock(5), makeId) : null,
     events,
-    photos: picture
-      ? [
-          {
-            id: photoId,
-            pieceId,
-            version: 1,
-            state: told.startedDaysAgo > 8 ? 'dry' : 'wet',
-            hash: hashOf(picture.image),
-            widthPx: picture.widthPx,
-            heightPx: picture.heightPx,
-            createdAt: clock(20),
-            deletedAt: null,
-          },
-        ]
-      : [],
-    judgement:
-      reached('judged') && picture
-        ? {
-            ...judge(picture.truth, told),
-            version: 1,
-            createdAt: clock(60),
-            updatedAt: clock(0),
-          }
-        : null,
+    photos: [],
+    judgement: null,
   };
+  const picture = reached('photo')
+    ? await takePhoto(piece, photoId, told.startedDaysAgo > 8 ? 'dry' : 'wet', { random, megapixels, clock })
+    : undefined;
+  if (picture) piece.photos.push(picture.photo);
+  if (reached('judged') && picture) {
+    const at = clock(60);
+    const judged = judge(picture.photo.measurement!, told, makeId);
+    piece.judgement = { ...judged, version: 1, createdAt: at, updatedAt: at };
+  }
   return {
     format: DOCUMENT_FORMAT,
     formatVersion: DOCUMENT_VERSION,
@@ -132,7 +118,14 @@ export async function buildDemoPiece(
     materials: [...Object.values(stock.paints), ...stock.media.values()],
     support: stock.support,
     photoFiles: picture
-      ? [{ photoId, mediaType: 'image/jpeg', base64: picture.image.toString('base64') }]
+      ? [
+          {
+            photoId,
+            mediaType: 'image/jpeg',
+            base64: picture.image.toString('base64'),
+            detail: picture.detail,
+          },
+        ]
       : [],
   };
 }
@@ -159,14 +152,25 @@ function planCups(told: DemoPiece, stock: DemoStock) {
   return [
     cup(told.technique === 'dutch' ? 'base' : 'pillow', stock.paints[told.base], baseG),
     ...told.colors.map((name) => cup('color', stock.paints[name], Math.max(12, colorG))),
-    ...(told.activator ? [cup('activator', stock.paints[told.activator], 0.012 * faceCm2)] : []),
+    ...(told.activator
+      ? [
+          cup(
+            'activator',
+            stock.paints[told.activator],
+            Math.max(
+              4,
+              0.012 * faceCm2 * (told.activatorDose ?? 1) * (0.75 + 0.25 * (told.activatorThinner ?? 1)),
+            ),
+          ),
+        ]
+      : []),
   ];
 }
 
 /** A hand at the scale: close to the target, a little over or under, readings in steps of 0.05 g. */
 function weighIn(
   mix: Mix,
-  waterShare: number,
+  told: DemoPiece,
   unfinished: boolean,
   clock: (minutes: number) => string,
   random: Random,
@@ -174,7 +178,9 @@ function weighIn(
   const steps = weighingSteps(mix.ingredients);
   const additions = steps.slice(0, unfinished ? 2 : undefined).map((step): Addition => {
     const ingredient = mix.ingredients.find((each) => each.id === step.ingredientId);
-    const aimMg = step.mg * (ingredient?.role === 'water' ? waterShare : 1);
+    const thinner =
+      mix.role === 'activator' && ingredient?.role !== 'paint' ? (told.activatorThinner ?? 1) : 1;
+    const aimMg = step.mg * (ingredient?.role === 'water' ? told.waterShare : thinner);
     const mg = Math.round((aimMg + Math.max(20, 0.006 * aimMg) * gaussian(random)) / 50) * 50;
     return {
       id: seededUuid(random),
@@ -218,17 +224,19 @@ function layDown(
   ];
 }
 
-function blow(
-  passes: readonly DemoPass[],
-  clock: (minutes: number) => string,
-  makeId: () => string,
-): PourEvent[] {
-  return passes.map((pass) => ({
-    id: makeId(),
-    kind: 'pass',
-    at: clock(0.5),
-    data: { ...pass, from: startOf(pass.directionDeg) },
-  }));
+/** Torching, the passes, the wait for the cells, and the spinner. */
+function workTheAir(told: DemoPiece, clock: (minutes: number) => string, makeId: () => string): PourEvent[] {
+  const at = (minutes: number) => ({ id: makeId(), at: clock(minutes) });
+  const torch = (): PourEvent => ({ ...at(0.5), kind: 'torch', data: { seconds: 4 } });
+  const events: PourEvent[] = Array.from({ length: told.torches ?? 1 }, torch);
+  for (const pass of told.passes) {
+    events.push({ ...at(0.5), kind: 'pass', data: { ...pass, from: startOf(pass.directionDeg) } });
+  }
+  const seconds = told.waitSeconds ?? 90;
+  events.push({ ...at(seconds / 60), kind: 'wait', data: { seconds, forWhat: 'cells' } });
+  if (told.torchedLate) events.push(torch());
+  if (told.spin) events.push({ ...at(1), kind: 'spin', data: { ...told.spin, way: 'both' } });
+  return events;
 }
 
 /** Passes start a little off the middle, on the side the air goes to. */
@@ -237,50 +245,64 @@ function startOf(directionDeg: number): { x: number; y: number } {
   return { x: 0.5 + 0.07 * Math.sin(angle), y: 0.5 - 0.07 * Math.cos(angle) };
 }
 
+/** The camera's photo of the pour, measured as the page would measure it. */
 async function takePhoto(
-  told: DemoPiece,
-  stock: DemoStock,
-  mixes: readonly Mix[],
-  events: readonly PourEvent[],
-  random: Random,
-  longSidePx: number,
-): Promise<{ image: Buffer; widthPx: number; heightPx: number; truth: SceneTruth }> {
-  const colors = mixes.filter((mix) => mix.role === 'color');
-  const passes = events.filter((event) => event.kind === 'pass').map((event): PassData => event.data);
-  const hexOf = (name: DemoPaintName) => stock.paints[name].colorHex;
-  const painting = paintScene(
-    {
-      style: told.technique,
-      seed: Math.floor(random() * 1e9),
-      ...sizing(stock.support),
-      baseHex: hexOf(told.base),
-      activatorHex: hexOf(told.activator ?? told.base),
-      colorHexes: colors.map(
-        (mix) => mix.ingredients.find((each) => isPaint(each.material.kind))?.material.colorHex ?? '#888888',
-      ),
-      ...outcomeOf(told.technique, colors.map(trueThickness), passes),
-    },
-    longSidePx,
-  );
-  const jpeg = await sharp(painting.pixels, {
-    raw: { width: painting.widthPx, height: painting.heightPx, channels: 3 },
-  })
-    .jpeg({ quality: 92 })
-    .toBuffer();
-  return { ...(await cleanPhoto(jpeg)), truth: painting.truth };
+  piece: Piece,
+  id: string,
+  state: Photo['state'],
+  { random, megapixels, clock }: { random: Random; megapixels: number; clock: (minutes: number) => string },
+): Promise<{ photo: Photo; image: Buffer; detail: PhotoDetail }> {
+  const record = trueRecord(piece);
+  const { jpeg, corners } = await photographPour(record, {
+    seed: Math.floor(random() * 1e6),
+    megapixels,
+    moment: state,
+  });
+  const { image, widthPx, heightPx } = await cleanPhoto(jpeg);
+  const createdAt = clock(20);
+  const { measurement, detail } = measureCups(await decodePhoto(image), piece, corners, createdAt);
+  const photo = { id, pieceId: piece.id, version: 1, state, hash: hashOf(image), widthPx, heightPx };
+  return { photo: { ...photo, measurement, createdAt, deletedAt: null }, image, detail };
 }
 
-/** The studio's judgement follows what is truly in the picture. */
-function judge(truth: SceneTruth, told: DemoPiece): Omit<JudgementPut, 'version'> {
-  const degree = (value: number, steps: readonly number[]) => steps.filter((step) => value >= step).length;
-  const share = (label: string) => truth.shares[label] ?? 0;
-  const colored = 1 - share('base');
+/** The pour with its cups as thick as they really are, which the studio does not know. */
+function trueRecord(piece: Piece): PourRecord {
+  const record = pourRecordOf(piece);
   return {
-    cells: degree(truth.cells.perCm2, [0.3, 0.9, 1.5, 2.4]),
-    lacing: degree(share('activator') / Math.max(0.01, colored), [0.03, 0.08, 0.14, 0.22]),
+    ...record,
+    cups: record.cups.map((cup, index) => ({ ...cup, viscosityPaS: trueThickness(piece.mixes[index]!) })),
+  };
+}
+
+/** The studio's judgement follows what was measured, and what went wrong. */
+function judge(
+  { cells, lacing, negativeSpace, mud }: Measurement,
+  told: DemoPiece,
+  makeId: () => string,
+): Omit<JudgementPut, 'version'> {
+  const degree = (value: number, steps: readonly number[]) => steps.filter((step) => value >= step).length;
+  const colored = 1 - negativeSpace;
+  const laced = lacing.areaShare / Math.max(0.01, colored);
+  const faults = told.faults ?? [];
+  const good =
+    3 + (laced > 0.06 ? 1 : 0) + (cells.perCm2 > 0.5 ? 1 : 0) - (mud > 0.04 ? 1 : 0) - faults.length;
+  const rating = Math.min(5, Math.max(1, good));
+  return {
+    rating,
+    faults: faults.map((kind) => ({
+      id: makeId(),
+      kind,
+      at: { x: 0.5, y: 0.5 },
+      mixId: null,
+      note: '',
+    })),
+    hangingDeg: null,
+    verdict: rating >= 5 ? 'keep' : rating >= 3 ? 'finish' : rating === 2 ? 'rework' : 'scrape',
+    cells: degree(cells.perCm2, [0.15, 0.4, 0.8, 1.4]),
+    lacing: degree(laced, [0.02, 0.05, 0.09, 0.14]),
     petals: degree(colored, [0.08, 0.2, 0.35, 0.6]),
-    mud: degree(share('mud') / Math.max(0.01, colored), [0.01, 0.05, 0.12, 0.25]),
-    cellSizeMm: Math.round(truth.cells.medianMm * 10) / 10,
+    mud: degree(mud / Math.max(0.01, colored), [0.01, 0.05, 0.12, 0.25]),
+    cellSizeMm: cells.count > 0 ? Math.round(cells.medianMm * 10) / 10 : null,
     tryNext: told.tryNext ?? '',
     note: '',
   };

@@ -19,7 +19,7 @@ import {
 } from './shelf.ts';
 
 const SEED = 20_260_301;
-const PHOTO_LONG_SIDE_PX = 1050;
+const PHOTO_MEGAPIXELS = 1.3;
 const MEDIA: readonly MaterialKind[] = [
   'flow-conditioner',
   'cell-conditioner',
@@ -35,15 +35,15 @@ const MEDIA: readonly MaterialKind[] = [
 export async function fillDemo(
   db: Db,
   files: PhotoFiles,
-  options: { wanted: boolean; now: Date; say: (line: string) => void; photoLongSidePx?: number },
+  options: { wanted: boolean; now: Date; say: (line: string) => void; megapixels?: number },
 ): Promise<void> {
   await stockStarterShelf(db);
   if (!options.wanted) return;
   const used = await db.selectFrom('piece').select('id').limit(1).executeTakeFirst();
   if (used) return;
-  options.say('Making the demo studio (a few seconds) ...');
+  options.say('Making the demo studio (about a minute) ...');
   const random = seededRandom(SEED);
-  const photoLongSidePx = options.photoLongSidePx ?? PHOTO_LONG_SIDE_PX;
+  const megapixels = options.megapixels ?? PHOTO_MEGAPIXELS;
   const makeId = () => seededUuid(random);
   const stock = await db.transaction().execute((trx) => stockShelf(trx, makeId));
   for (const told of SCENARIO) {
@@ -51,7 +51,7 @@ export async function fillDemo(
     const document = await buildDemoPiece(
       told,
       { ...stock, support },
-      { now: options.now, random, photoLongSidePx },
+      { now: options.now, random, megapixels },
     );
     await importPiece(db, files, document);
   }

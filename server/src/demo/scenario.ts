@@ -1,4 +1,5 @@
 import type { AirTool } from '@icy-ribbon/core/air';
+import type { FaultKind } from '@icy-ribbon/core/diagnose';
 import type { LayoutName } from '@icy-ribbon/core/plan';
 import type { Technique } from '@icy-ribbon/core/thickness';
 import type { DemoPaintName, DemoSupportName } from './shelf.ts';
@@ -16,6 +17,16 @@ export interface DemoPiece {
   readonly activator?: DemoPaintName;
   /** How much of the water the hand really poured: 1 as the recipe says. */
   readonly waterShare: number;
+  /** How much conditioner went into the activator, as a multiple of the recipe's: more is thinner. */
+  readonly activatorThinner?: number;
+  /** Grams of activator as a multiple of the usual. */
+  readonly activatorDose?: number;
+  /** Seconds it stood after the air. */
+  readonly waitSeconds?: number;
+  readonly spin?: { readonly rpm: number; readonly seconds: number };
+  readonly torches?: number;
+  readonly torchedLate?: boolean;
+  readonly faults?: readonly FaultKind[];
   /** How it was planned. */
   readonly layout?: LayoutName;
   readonly passes: readonly DemoPass[];
@@ -49,7 +60,8 @@ const breaths = (count: number, distanceMm: number, slantDeg: number): DemoPass[
     pass('mouth', 'steady', distanceMm, slantDeg, Math.round((360 * index) / count), 2.5),
   );
 
-export const SCENARIO: readonly DemoPiece[] = [
+/** The first and the last ones, told one by one. */
+const TOLD: readonly DemoPiece[] = [
   {
     name: 'First low water',
     technique: 'dutch',
@@ -61,6 +73,7 @@ export const SCENARIO: readonly DemoPiece[] = [
     waterShare: 1.75,
     passes: dryerAround(120, 45, 6),
     tryNext: 'Less water: the colors ran together. Weigh it instead of pouring by eye.',
+    faults: ['mud'],
   },
   {
     name: 'Slate fan',
@@ -88,7 +101,7 @@ export const SCENARIO: readonly DemoPiece[] = [
     until: 'judged',
     base: 'wall',
     colors: ['tide', 'ember', 'gilt', 'pebble'],
-    activator: 'oyster',
+    activator: 'slate',
     waterShare: 1,
     passes: breaths(6, 100, 30),
     tryNext: 'A little less activator in the middle.',
@@ -113,10 +126,11 @@ export const SCENARIO: readonly DemoPiece[] = [
     until: 'judged',
     base: 'wall',
     colors: ['tide', 'moss', 'foam', 'pebble'],
-    activator: 'oyster',
+    activator: 'slate',
     waterShare: 1,
     passes: [...breaths(5, 70, 70), pass('straw', 'steady', 30, 60, 0, 4)],
     tryNext: 'Slant the breath: straight down dug a hole in the pillow.',
+    faults: ['dented'],
   },
   {
     name: 'Kelp line',
@@ -142,7 +156,7 @@ export const SCENARIO: readonly DemoPiece[] = [
     until: 'judged',
     base: 'wall',
     colors: ['tide', 'plum', 'gilt', 'foam', 'pebble'],
-    activator: 'oyster',
+    activator: 'slate',
     waterShare: 1,
     passes: breaths(7, 110, 25),
     tryNext: 'Keep these numbers.',
@@ -189,7 +203,7 @@ export const SCENARIO: readonly DemoPiece[] = [
     until: 'mixed',
     base: 'wall',
     colors: ['tide', 'ember', 'gilt'],
-    activator: 'oyster',
+    activator: 'slate',
     waterShare: 1,
     layout: 'center-bloom',
     passes: [],
@@ -206,3 +220,89 @@ export const SCENARIO: readonly DemoPiece[] = [
     passes: [],
   },
 ];
+
+type Trial = readonly [
+  name: string,
+  daysAgo: number,
+  colors: readonly DemoPaintName[],
+  activatorThinner: number,
+  activatorDose: number,
+  distanceMm: number,
+  slantDeg: number,
+  waitSeconds: number,
+  more?: Partial<DemoPiece>,
+];
+
+/** A winter of small blooms, one thing changed at a time and sometimes two. */
+const BLOOM_TRIALS: readonly Trial[] = [
+  ['Small bloom 1', 112, ['ember', 'gilt', 'foam'], 0.55, 1, 100, 30, 90, { faults: ['washed-out'] }],
+  ['Small bloom 2', 108, ['ember', 'gilt', 'foam'], 0.8, 1, 100, 30, 90],
+  ['Small bloom 3', 103, ['ember', 'moss', 'foam'], 1.1, 1, 110, 30, 100],
+  ['Small bloom 4', 94, ['plum', 'gilt', 'foam'], 1.5, 1, 100, 25, 120],
+  ['Small bloom 5', 90, ['plum', 'moss', 'foam'], 1.5, 1.6, 140, 25, 120, { faults: ['washed-out'] }],
+  ['Small bloom 6', 79, ['ember', 'moss', 'foam'], 1.9, 1, 160, 25, 120],
+  ['Small bloom 7', 73, ['ember', 'plum', 'foam'], 1.9, 0.6, 160, 25, 40, { faults: ['no-lacing'] }],
+  ['Small bloom 8', 61, ['plum', 'gilt', 'foam'], 1.3, 1.2, 80, 60, 90, { faults: ['dented'] }],
+  ['Small bloom 9', 56, ['ember', 'gilt', 'foam'], 1.3, 1, 200, 20, 120],
+  [
+    'Small bloom 10',
+    44,
+    ['moss', 'gilt', 'foam'],
+    1.7,
+    1,
+    120,
+    25,
+    150,
+    { spin: { rpm: 95, seconds: 12 }, faults: ['warped'] },
+  ],
+  [
+    'Small bloom 11',
+    38,
+    ['ember', 'moss', 'foam'],
+    1.7,
+    0.9,
+    180,
+    25,
+    150,
+    { spin: { rpm: 35, seconds: 20 } },
+  ],
+  ['Small bloom 12', 21, ['plum', 'gilt', 'foam'], 2.1, 1, 180, 22, 150],
+];
+
+/** Dutch pours on the same canvases, the dryer moved back bit by bit. */
+const DUTCH_TRIALS: readonly Trial[] = [
+  ['Tide table 1', 87, ['rain', 'rust', 'brass'], 0, 0, 110, 35, 60],
+  ['Tide table 2', 70, ['rain', 'rust', 'brass'], 0, 0, 150, 30, 60, { waterShare: 1.15 }],
+  ['Tide table 3', 52, ['rain', 'rust', 'brass'], 0, 0, 190, 25, 90, { waterShare: 1.3 }],
+  ['Tide table 4', 27, ['kelp', 'rust', 'brass'], 0, 0, 150, 25, 90, { waterShare: 1.6, faults: ['mud'] }],
+];
+
+const trial = (
+  technique: Technique,
+  [name, daysAgo, colors, thinner, dose, distance, slant, wait, more]: Trial,
+): DemoPiece => ({
+  name,
+  technique,
+  support: 'small',
+  startedDaysAgo: daysAgo,
+  until: 'judged',
+  base: technique === 'bloom' ? 'wall' : 'slate',
+  colors,
+  ...(technique === 'bloom' && {
+    activator: 'slate' as const,
+    activatorThinner: thinner,
+    activatorDose: dose,
+  }),
+  waterShare: 1,
+  passes: technique === 'bloom' ? breaths(6, distance, slant) : dryerAround(distance, slant, 5),
+  waitSeconds: wait,
+  torches: 1,
+  ...more,
+});
+
+/** The show "Lichen and Brass": four months of pours, oldest first. */
+export const SCENARIO: readonly DemoPiece[] = [
+  ...TOLD,
+  ...BLOOM_TRIALS.map((each) => trial('bloom', each)),
+  ...DUTCH_TRIALS.map((each) => trial('dutch', each)),
+].sort((a, b) => b.startedDaysAgo - a.startedDaysAgo);

@@ -1,10 +1,15 @@
 import type { Judgement, JudgementPut } from '@icy-ribbon/contract';
-import { timestamp, type Reader, type Writer } from '../db/record.ts';
-import { notFound, stale } from '../http/problem.ts';
+import { nextOfPiece } from '../db/ofPiece.ts';
+import type { Reader, Writer } from '../db/record.ts';
 
 export async function judgementsOf(db: Reader, pieceIds: readonly string[]): Promise<Map<string, Judgement>> {
   const rows = await db.selectFrom('judgement').selectAll().where('pieceId', 'in', pieceIds).execute();
-  return new Map(rows.map(({ pieceId, ...judgement }) => [pieceId, judgement]));
+  return new Map(
+    rows.map(({ pieceId, faults, ...judgement }) => [
+      pieceId,
+      { ...judgement, faults: JSON.parse(faults) as unknown } as Judgement,
+    ]),
+  );
 }
 
 /**
@@ -17,24 +22,10 @@ export async function putJudgement(
   pieceId: string,
   { version, ...judged }: JudgementPut,
 ): Promise<Judgement> {
-  const piece = await trx
-    .selectFrom('piece')
-    .select('id')
-    .where('id', '=', pieceId)
-    .where('deletedAt', 'is', null)
-    .executeTakeFirst();
-  if (!piece) throw notFound('piece');
   const current = (await judgementsOf(trx, [pieceId])).get(pieceId);
-  if ((current?.version ?? 0) !== version) throw stale(current ?? null);
-  const at = timestamp();
-  const judgement: Judgement = {
-    ...judged,
-    version: version + 1,
-    createdAt: current?.createdAt ?? at,
-    updatedAt: at,
-  };
+  const judgement: Judgement = { ...judged, ...(await nextOfPiece(trx, pieceId, version, current)) };
   if (current) {
-    await trx.updateTable('judgement').set(judgement).where('pieceId', '=', pieceId).execute();
+    await trx.updateTable('judgement').set(toColumns(judgement)).where('pieceId', '=', pieceId).execute();
   } else {
     await insertJudgement(trx, pieceId, judgement);
   }
@@ -44,6 +35,8 @@ export async function putJudgement(
 export async function insertJudgement(trx: Writer, pieceId: string, judgement: Judgement): Promise<void> {
   await trx
     .insertInto('judgement')
-    .values({ ...judgement, pieceId })
+    .values({ ...toColumns(judgement), pieceId })
     .execute();
 }
+
+const toColumns = (judgement: Judgement) => ({ ...judgement, faults: JSON.stringify(judgement.faults) });

@@ -1,25 +1,66 @@
-import type { Photo } from '@icy-ribbon/contract';
-import { timestamp, type Reader, type Writer } from '../db/record.ts';
+import type { Measurement, Photo, PhotoDetail } from '@icy-ribbon/contract';
+import type { Selectable } from 'kysely';
+import { found, timestamp, type Reader, type Writer } from '../db/record.ts';
+import type { PhotoTable } from '../db/schema.ts';
 import { notFound, stale } from '../http/problem.ts';
+
+const COLUMNS = [
+  'id',
+  'pieceId',
+  'version',
+  'state',
+  'hash',
+  'widthPx',
+  'heightPx',
+  'measurement',
+  'createdAt',
+  'deletedAt',
+] as const;
+
+const toPhoto = ({ measurement, ...row }: Omit<Selectable<PhotoTable>, 'detail'>): Photo =>
+  ({ ...row, measurement: measurement === null ? null : (JSON.parse(measurement) as Measurement) }) as Photo;
 
 export async function photosOf(db: Reader, pieceIds: readonly string[]): Promise<Photo[]> {
   const rows = await db
     .selectFrom('photo')
-    .selectAll()
+    .select(COLUMNS)
     .where('pieceId', 'in', pieceIds)
     .where('deletedAt', 'is', null)
     .orderBy('createdAt')
     .execute();
-  return rows as Photo[];
+  return rows.map(toPhoto);
 }
 
 export async function findPhoto(db: Reader, id: string): Promise<Photo | undefined> {
-  const row = await db.selectFrom('photo').selectAll().where('id', '=', id).executeTakeFirst();
-  return row as Photo | undefined;
+  const row = await db.selectFrom('photo').select(COLUMNS).where('id', '=', id).executeTakeFirst();
+  return row && toPhoto(row);
 }
 
-export async function insertPhoto(trx: Writer, photo: Photo): Promise<void> {
-  await trx.insertInto('photo').values(photo).execute();
+/** What the overlay of a photo draws; undefined when it was not measured. */
+export async function findDetail(db: Reader, id: string): Promise<PhotoDetail | undefined> {
+  const row = await db.selectFrom('photo').select('detail').where('id', '=', id).executeTakeFirst();
+  return row?.detail ? (JSON.parse(row.detail) as PhotoDetail) : undefined;
+}
+
+export async function insertPhoto(
+  trx: Writer,
+  { measurement, ...photo }: Photo,
+  detail: PhotoDetail | null,
+): Promise<void> {
+  await trx
+    .insertInto('photo')
+    .values({ ...photo, measurement: asJson(measurement), detail: asJson(detail) })
+    .execute();
+}
+
+/** @throws HttpProblem 404 or 409 */
+export async function setMeasurement(
+  trx: Writer,
+  id: string,
+  given: { version: number; measurement: Measurement; detail: PhotoDetail },
+): Promise<Photo> {
+  const { measurement, detail } = given;
+  return change(trx, id, given.version, { measurement: asJson(measurement), detail: asJson(detail) });
 }
 
 export async function setPhotoDeleted(
@@ -28,14 +69,26 @@ export async function setPhotoDeleted(
   version: number,
   deleted: boolean,
 ): Promise<Photo> {
+  return change(trx, id, version, { deletedAt: deleted ? timestamp() : null });
+}
+
+async function change(
+  trx: Writer,
+  id: string,
+  version: number,
+  changes: { measurement?: string | null; detail?: string | null; deletedAt?: string | null },
+): Promise<Photo> {
   const result = await trx
     .updateTable('photo')
-    .set({ deletedAt: deleted ? timestamp() : null, version: version + 1 })
+    .set({ ...changes, version: version + 1 })
     .where('id', '=', id)
     .where('version', '=', version)
     .executeTakeFirst();
   const photo = await findPhoto(trx, id);
   if (!photo) throw notFound('photo');
   if (result.numUpdatedRows === 0n) throw stale(photo);
-  return photo;
+  return found(photo, 'photo');
 }
+
+const asJson = (value: unknown): string | null =>
+  value === null || value === undefined ? null : JSON.stringify(value);

@@ -8,7 +8,7 @@ import { invalid, unfit } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import { cleanPhoto, MAX_UPLOAD_BYTES } from './clean.ts';
 import type { PhotoFiles } from './files.ts';
-import { findPhoto, insertPhoto, setPhotoDeleted } from './photo.queries.ts';
+import { findDetail, findPhoto, insertPhoto, setMeasurement, setPhotoDeleted } from './photo.queries.ts';
 
 const PHOTO_AGE_MS = 365 * 86_400_000;
 
@@ -16,6 +16,12 @@ export function photoRoutes(router: Router, db: Db, files: PhotoFiles): void {
   uploadRoute(router, db, files);
   fileRoute(router, db, '/api/photos/:id/image', (hash) => files.imagePath(hash));
   fileRoute(router, db, '/api/photos/:id/thumbnail', (hash) => files.thumbnailPath(hash));
+  route(router, api.photos.measure, ({ params, body }) =>
+    db.transaction().execute((trx) => setMeasurement(trx, params.id, body)),
+  );
+  route(router, api.photos.detail, async ({ params }) =>
+    found(await findDetail(db, params.id), 'measurement of this photo'),
+  );
   route(router, api.photos.remove, ({ params, query }) =>
     db.transaction().execute((trx) => setPhotoDeleted(trx, params.id, query.version, true)),
   );
@@ -86,10 +92,11 @@ export async function takeIn(
     hash: await files.write(image),
     widthPx,
     heightPx,
+    measurement: null,
     createdAt: timestamp(),
     deletedAt: null,
   };
-  await db.transaction().execute((trx) => insertPhoto(trx, photo));
+  await db.transaction().execute((trx) => insertPhoto(trx, photo, null));
   return photo;
 }
 

@@ -15,7 +15,7 @@ import { findMaterial, insertMaterial } from '../material/material.queries.ts';
 import { insertMix } from '../mix/mix.queries.ts';
 import { describeImage } from '../photo/clean.ts';
 import { hashOf, type PhotoFiles } from '../photo/files.ts';
-import { insertPhoto } from '../photo/photo.queries.ts';
+import { findDetail, insertPhoto } from '../photo/photo.queries.ts';
 import { insertPlan } from '../plan/plan.queries.ts';
 import { insertEvent } from '../pour/pour.queries.ts';
 import { insertReading } from '../reading/reading.queries.ts';
@@ -39,6 +39,7 @@ export async function exportPiece(db: Reader, files: PhotoFiles, id: string): Pr
       photoId: photo.id,
       mediaType: 'image/jpeg' as const,
       base64: image.toString('base64'),
+      detail: (await findDetail(db, photo.id)) ?? null,
     });
   }
   return {
@@ -78,7 +79,10 @@ async function insertDocument(trx: Writer, document: PieceDocument): Promise<voi
   for (const mix of piece.mixes) await insertMix(trx, mix);
   for (const reading of piece.readings) await insertReading(trx, piece.id, reading);
   for (const event of piece.events) await insertEvent(trx, piece.id, event);
-  for (const photo of piece.photos) await insertPhoto(trx, photo);
+  for (const photo of piece.photos) {
+    const file = document.photoFiles.find((each) => each.photoId === photo.id);
+    await insertPhoto(trx, photo, file?.detail ?? null);
+  }
   if (piece.plan) await insertPlan(trx, piece.id, piece.plan);
   if (piece.judgement) await insertJudgement(trx, piece.id, piece.judgement);
 }
@@ -138,6 +142,7 @@ function withFreshIds(document: PieceDocument): PieceDocument {
     ...(piece.plan?.planned.map((cup) => cup.id) ?? []),
     ...piece.events.map((event) => event.id),
     ...piece.photos.map((photo) => photo.id),
+    ...(piece.judgement?.faults.map((fault) => fault.id) ?? []),
   ];
   const fresh = new Map(own.map((id) => [id, randomUUID() as string]));
   const text = JSON.stringify({ ...document, photoFiles: [] });

@@ -8,6 +8,7 @@ import type {
   SupportSnapshot,
 } from '@icy-ribbon/contract';
 import { sql, type Selectable } from 'kysely';
+import type { Db } from '../db/open.ts';
 import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { PieceTable } from '../db/schema.ts';
 import { unfit } from '../http/problem.ts';
@@ -17,6 +18,7 @@ import { photosOf } from '../photo/photo.queries.ts';
 import { plansOf } from '../plan/plan.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 import { readingsOf } from '../reading/reading.queries.ts';
+import { refreshFacts } from '../result/facts.ts';
 import { findSupport } from '../support/support.queries.ts';
 import { summarize } from './summary.ts';
 
@@ -54,23 +56,19 @@ export async function findPiece(db: Reader, id: string): Promise<Piece | undefin
   return row && (await assemble(db, [row]))[0];
 }
 
-/** One page of pieces in short, filtered and sorted in SQL; unrated pieces come last. */
+/** Whole pieces by their ids. */
+export async function readPieces(db: Reader, ids: readonly string[]): Promise<Piece[]> {
+  const rows = await db.selectFrom('piece').selectAll().where('id', 'in', ids).execute();
+  return assemble(db, rows);
+}
+
+/** One page of pieces in short, filtered, searched and sorted in SQL; unrated pieces come last. */
 export async function listPieces(
-  db: Reader,
+  db: Db,
   query: PieceListQuery,
 ): Promise<{ items: PieceSummary[]; total: number; page: number; pageSize: number }> {
-  let matching = db
-    .selectFrom('piece')
-    .leftJoin('judgement', 'judgement.pieceId', 'piece.id')
-    .where('piece.deletedAt', 'is', null);
-  if (query.technique) matching = matching.where('piece.technique', '=', query.technique);
-  if (query.q) {
-    const pattern = `%${query.q.replace(/[\\%_]/g, '\\$&')}%`;
-    matching = matching.where(
-      sql<boolean>`(piece.name LIKE ${pattern} ESCAPE '\\' OR piece.note LIKE ${pattern} ESCAPE '\\'
-        OR judgement.tryNext LIKE ${pattern} ESCAPE '\\')`,
-    );
-  }
+  if (query.stage ?? query.from ?? query.to) await refreshFacts(db, readPieces);
+  const matching = filtered(db, query);
   const { total } = await matching
     .select(({ fn }) => fn.countAll<number>().as('total'))
     .executeTakeFirstOrThrow();
@@ -90,10 +88,51 @@ export async function listPieces(
   };
 }
 
+/** SQL: pieces with their judgement and numbers, WHERE each filter that is set. */
+function filtered(db: Db, query: PieceListQuery) {
+  let matching = db
+    .selectFrom('piece')
+    .leftJoin('judgement', 'judgement.pieceId', 'piece.id')
+    .leftJoin('pourFacts', 'pourFacts.pieceId', 'piece.id')
+    .where('piece.deletedAt', 'is', null);
+  const { technique, tool, materialId, stage, ratingFrom, from, to } = query;
+  if (technique) matching = matching.where('piece.technique', '=', technique);
+  if (tool) {
+    matching = matching.where(
+      sql<boolean>`piece.id IN (SELECT pieceId FROM pourEvent WHERE kind = 'pass' AND data ->> '$.tool' = ${tool}
+        AND id NOT IN (SELECT data ->> '$.eventId' FROM pourEvent AS taken WHERE taken.kind = 'void' AND taken.pieceId = pourEvent.pieceId))`,
+    );
+  }
+  if (materialId) {
+    matching = matching.where(
+      sql<boolean>`piece.id IN (SELECT mix.pieceId FROM mix JOIN mixIngredient ON mixIngredient.mixId = mix.id
+        WHERE mixIngredient.materialId = ${materialId} AND mix.deletedAt IS NULL)`,
+    );
+  }
+  if (stage) matching = matching.where('pourFacts.stage', '=', stage);
+  if (ratingFrom) matching = matching.where('judgement.rating', '>=', ratingFrom);
+  if (from) matching = matching.where('pourFacts.pouredAt', '>=', from);
+  if (to) matching = matching.where('pourFacts.pouredAt', '<', `${to}T24`);
+  const words = searchWords(query.q);
+  if (words) {
+    matching = matching.where(
+      sql<boolean>`piece.rowid IN (SELECT rowid FROM pieceWords WHERE pieceWords MATCH ${words})`,
+    );
+  }
+  return matching;
+}
+
+/** Every word that was typed must begin a word of the piece; signs that mean something to FTS5 are quoted away. */
+function searchWords(q: string | undefined): string | undefined {
+  const words = q?.match(/[\p{L}\p{N}]+/gu) ?? [];
+  return words.length > 0 ? words.map((word) => `"${word}"*`).join(' ') : undefined;
+}
+
 const ORDER = {
   newest: sql`piece.createdAt DESC`,
   oldest: sql`piece.createdAt ASC`,
   name: sql`piece.name COLLATE NOCASE ASC`,
+  rating: sql`judgement.rating DESC NULLS LAST`,
   cells: sql`judgement.cells DESC NULLS LAST`,
   lacing: sql`judgement.lacing DESC NULLS LAST`,
   petals: sql`judgement.petals DESC NULLS LAST`,

@@ -4,6 +4,20 @@ import { cupStates } from '@icy-ribbon/core/learn';
 import { pieceProgress } from '@icy-ribbon/core/piece';
 import { laidMgOf, standing } from '@icy-ribbon/core/pour';
 
+/** The measures of the newest photo that has any. */
+function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {
+  const measurement = photos.filter((photo) => photo.measurement !== null).at(-1)?.measurement;
+  if (!measurement) return null;
+  const { cells, lacing, mud, negativeSpace } = measurement;
+  return {
+    cellMm: cells.medianMm,
+    cellCount: cells.count,
+    lacingShare: lacing.areaShare,
+    mud,
+    negativeSpace,
+  };
+}
+
 /** A piece in short, as lists and the page "Today" show it. */
 export function summarize(piece: Piece): PieceSummary {
   const events = standing(piece.events);
@@ -56,6 +70,7 @@ export function summarize(piece: Piece): PieceSummary {
       seconds: data.seconds,
     })),
     photoId: piece.photos.at(-1)?.id ?? null,
+    outcome: outcomeOf(piece),
     judgement: piece.judgement,
   };
 }

@@ -1,6 +1,7 @@
 import type { PiecePlan, PiecePlanPut } from '@icy-ribbon/contract';
-import { timestamp, type Reader, type Writer } from '../db/record.ts';
-import { notFound, stale, unfit } from '../http/problem.ts';
+import { nextOfPiece } from '../db/ofPiece.ts';
+import type { Reader, Writer } from '../db/record.ts';
+import { unfit } from '../http/problem.ts';
 
 export async function plansOf(db: Reader, pieceIds: readonly string[]): Promise<Map<string, PiecePlan>> {
   const rows = await db.selectFrom('plan').selectAll().where('pieceId', 'in', pieceIds).execute();
@@ -23,23 +24,9 @@ export async function putPlan(
   pieceId: string,
   { version, ...body }: PiecePlanPut,
 ): Promise<PiecePlan> {
-  const piece = await trx
-    .selectFrom('piece')
-    .select('id')
-    .where('id', '=', pieceId)
-    .where('deletedAt', 'is', null)
-    .executeTakeFirst();
-  if (!piece) throw notFound('piece');
   const current = (await plansOf(trx, [pieceId])).get(pieceId);
-  if ((current?.version ?? 0) !== version) throw stale(current ?? null);
+  const plan: PiecePlan = { ...body, ...(await nextOfPiece(trx, pieceId, version, current)) };
   await requireOwnPaints(trx, pieceId, body);
-  const at = timestamp();
-  const plan: PiecePlan = {
-    ...body,
-    version: version + 1,
-    createdAt: current?.createdAt ?? at,
-    updatedAt: at,
-  };
   if (current) {
     await trx.updateTable('plan').set(row(plan)).where('pieceId', '=', pieceId).execute();
   } else {

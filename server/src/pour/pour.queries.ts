@@ -1,9 +1,9 @@
 import type { LayerEvent, PourEvent } from '@icy-ribbon/contract';
 import { cupState } from '@icy-ribbon/core/mix';
-import { laidMgOf, standing } from '@icy-ribbon/core/pour';
-import { toG } from '@icy-ribbon/core/unit';
+import { laidMgOf, layProblem, standing } from '@icy-ribbon/core/pour';
 import { found, type Reader, type Writer } from '../db/record.ts';
-import { notFound, unfit } from '../http/problem.ts';
+import { requirePiece } from '../db/ofPiece.ts';
+import { unfit } from '../http/problem.ts';
 import { findMix } from '../mix/mix.queries.ts';
 
 /** The whole logs of some pieces, in the order they were written, struck-out events included. */
@@ -35,13 +35,7 @@ export async function appendEvent(
   pieceId: string,
   event: PourEvent,
 ): Promise<{ events: PourEvent[] }> {
-  const piece = await trx
-    .selectFrom('piece')
-    .select('id')
-    .where('id', '=', pieceId)
-    .where('deletedAt', 'is', null)
-    .executeTakeFirst();
-  if (!piece) throw notFound('piece');
+  await requirePiece(trx, pieceId);
   const log = await eventsOf(trx, [pieceId]);
   if (!log.some((each) => each.id === event.id)) {
     await requirePossible(trx, pieceId, event, log);
@@ -87,12 +81,6 @@ async function requireInCup(
     throw unfit('data.mixId', 'This cup does not belong to the piece.');
   }
   const { leftMg } = cupState(mix, laidMgOf(log, mix.id));
-  if (event.data.mg > leftMg) {
-    throw unfit(
-      'data.mg',
-      leftMg === 0
-        ? `Nothing is left in "${mix.name}". Weigh it in first.`
-        : `"${mix.name}" holds ${toG(leftMg).toFixed(1)} g: lay down that much or less.`,
-    );
-  }
+  const problem = layProblem({ name: mix.name, leftMg }, event.data.mg);
+  if (problem) throw unfit('data.mg', problem);
 }

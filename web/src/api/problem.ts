@@ -23,3 +23,14 @@ export function messageAt(error: unknown, path: string): string | undefined {
   if (!(error instanceof ApiProblem)) return undefined;
   return error.fieldErrors.find((each) => each.path === path)?.message;
 }
+
+/** A problem at one field, found before anything was sent. */
+export function fieldProblem(path: string, message: string): ApiProblem {
+  return new ApiProblem({
+    type: 'about:blank',
+    title: 'Some fields need a change',
+    status: 422,
+    detail: message,
+    errors: [{ path, message }],
+  });
+}

@@ -3,15 +3,20 @@ import {
   photoSchema,
   type Addition,
   type JudgementPut,
+  type Measurement,
+  type LayerEvent,
   type Mix,
   type MovementCreate,
   type PassData,
   type PassEvent,
   type Photo,
+  type PhotoDetail,
   type PhotoState,
   type Piece,
   type PiecePlan,
   type PourEvent,
+  type PourEventKind,
+  type EventOf,
   type Reading,
   type ReadingInput,
   type RoomEvent,
@@ -19,13 +24,14 @@ import {
 import { cupColor } from '@icy-ribbon/core/color';
 import { cupStates, type TestedState } from '@icy-ribbon/core/learn';
 import { pieceProgress } from '@icy-ribbon/core/piece';
-import { laidMgOf, standing } from '@icy-ribbon/core/pour';
+import { laidMgOf, layProblem, standing } from '@icy-ribbon/core/pour';
 import { useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import type { z } from 'zod';
 import { call, upload } from '../api/client.ts';
-import { ApiProblem } from '../api/problem.ts';
+import { ApiProblem, fieldProblem } from '../api/problem.ts';
+import { checkedEvent, usePourQueue } from './pourQueue.ts';
 import { sendVersioned } from './versioned.ts';
 
 type MixInput = z.input<typeof api.mixes.create.body>;
@@ -42,10 +48,23 @@ export const usePiece = defineStore('piece', () => {
   const inHandId = useStorage<string | null>('icy-ribbon.piece', null);
   const piece = ref<Piece | null>(null);
 
+  /** What was logged and is not at the server yet; it counts already. */
+  const queue = usePourQueue(
+    inHandId,
+    (events) => {
+      if (piece.value) piece.value = { ...piece.value, events };
+    },
+    () => void reload(),
+  );
+  const log = computed(() => {
+    const known = new Set(piece.value?.events.map((event) => event.id));
+    return [...(piece.value?.events ?? []), ...queue.waiting.value.filter((event) => !known.has(event.id))];
+  });
+
   const mixes = computed(() => piece.value?.mixes ?? []);
   const readings = computed(() => piece.value?.readings ?? []);
   const tested = computed(() =>
-    cupStates(mixes.value, readings.value, (mixId) => laidMgOf(piece.value?.events ?? [], mixId)),
+    cupStates(mixes.value, readings.value, (mixId) => laidMgOf(log.value, mixId)),
   );
   /** What all readings of the piece say of its materials. */
   const belief = computed(() => tested.value.belief);
@@ -64,8 +83,8 @@ export const usePiece = defineStore('piece', () => {
       .filter((cup) => cup.state.phase !== 'mixed')
       .sort((a, b) => Number(b.mix.role === 'medium') - Number(a.mix.role === 'medium')),
   );
-  const events = computed(() => standing(piece.value?.events ?? []));
-  const layers = computed(() => events.value.filter((event) => event.kind === 'layer'));
+  const events = computed(() => standing(log.value));
+  const layers = computed(() => events.value.filter((event): event is LayerEvent => event.kind === 'layer'));
   const passes = computed(() => events.value.filter((event): event is PassEvent => event.kind === 'pass'));
   const room = computed(() =>
     events.value.filter((event): event is RoomEvent => event.kind === 'room').at(-1),
@@ -221,26 +240,76 @@ export const usePiece = defineStore('piece', () => {
     if (piece.value) piece.value = { ...piece.value, plan };
   }
 
-  async function log(event: PourEvent): Promise<void> {
-    const found = current();
-    const answer = await call(api.pours.append, { params: { pieceId: found.id }, body: event });
-    piece.value = { ...found, events: answer.events };
+  /**
+   * Logs an event of the pour: it is checked and kept in the browser at once, and sent when the server answers.
+   *
+   * @throws ApiProblem with the field when it cannot have happened
+   */
+  function record<Kind extends PourEventKind>(kind: Kind, data: EventOf<Kind>['data']): PourEvent {
+    const { id: pieceId } = current();
+    const event = checkedEvent({ id: crypto.randomUUID(), at: new Date().toISOString(), kind, data });
+    if (event.kind === 'layer') requireInCup(event.data);
+    if (kind !== 'plan' && kind !== 'room' && kind !== 'void') keepPlan(pieceId);
+    queue.add(pieceId, event);
+    return event;
   }
 
-  const stamp = () => ({ id: crypto.randomUUID(), at: new Date().toISOString() });
-  const layDown = (mixId: string, mg: number) => log({ ...stamp(), kind: 'layer', data: { mixId, mg } });
-  const logPass = (data: PassData) => log({ ...stamp(), kind: 'pass', data });
-  const logRoom = (data: RoomEvent['data']) => log({ ...stamp(), kind: 'room', data });
-  const takeBackEvent = (eventId: string) => log({ ...stamp(), kind: 'void', data: { eventId } });
+  /** A pour keeps the plan it began with. */
+  function keepPlan(pieceId: string): void {
+    const plan = piece.value?.plan;
+    if (!plan || events.value.some((event) => event.kind !== 'room')) return;
+    const { version, createdAt, updatedAt, ...body } = plan;
+    void [version, createdAt, updatedAt];
+    queue.add(
+      pieceId,
+      checkedEvent({ id: crypto.randomUUID(), at: new Date().toISOString(), kind: 'plan', data: body }),
+    );
+  }
 
-  async function attachPhoto(file: Blob, state: PhotoState): Promise<void> {
+  function requireInCup({ mixId, mg }: LayerEvent['data']): void {
+    const cup = cups.value.find((each) => each.mix.id === mixId);
+    const problem = cup && layProblem({ name: cup.mix.name, leftMg: cup.state.leftMg }, mg);
+    if (problem) throw fieldProblem('data.mg', problem);
+  }
+
+  const layDown = (mixId: string, mg: number, more: Partial<LayerEvent['data']> = {}) =>
+    record('layer', { mixId, mg, ...more });
+  const logPass = (data: PassData) => record('pass', data);
+  const logRoom = (data: RoomEvent['data']) => record('room', data);
+  const takeBackEvent = (eventId: string) => record('void', { eventId });
+
+  function replacePhoto(photo: Photo): void {
+    const photos = current().photos.some((each) => each.id === photo.id)
+      ? current().photos.map((each) => (each.id === photo.id ? photo : each))
+      : [...current().photos, photo];
+    piece.value = { ...current(), photos };
+  }
+
+  /** Lets the camera stand-in take a photo; gives where it knows the corners to be. */
+  async function takePhoto(state: PhotoState): Promise<{ photo: Photo; corners: [number, number][] }> {
+    const body = { id: crypto.randomUUID(), state, megapixels: 3 };
+    const answer = await call(api.photos.shutter, { params: { pieceId: current().id }, body });
+    replacePhoto(answer.photo);
+    return answer;
+  }
+
+  async function keepMeasurement(photo: Photo, measurement: Measurement, detail: PhotoDetail): Promise<void> {
+    const changed = await sendVersioned(photo.version, {}, (version) =>
+      call(api.photos.measure, { params: { id: photo.id }, body: { version, measurement, detail } }),
+    );
+    if (changed) replacePhoto(changed);
+    else await reload();
+  }
+
+  async function attachPhoto(file: Blob, state: PhotoState): Promise<Photo> {
     const found = current();
     const form = new FormData();
     form.set('id', crypto.randomUUID());
     form.set('state', state);
     form.set('photo', file);
     const photo = await upload(`/api/pieces/${found.id}/photos`, form, photoSchema);
-    piece.value = { ...current(), photos: [...current().photos, photo] };
+    replacePhoto(photo);
+    return photo;
   }
 
   async function removePhoto({ id, version }: Photo): Promise<Photo> {
@@ -301,11 +370,18 @@ export const usePiece = defineStore('piece', () => {
     retarget,
     moveOut,
     setPlan,
+    log,
+    unsent: queue.waiting,
+    refused: queue.refused,
+    dropRefused: queue.drop,
+    record,
     layDown,
     logPass,
     logRoom,
     takeBackEvent,
     attachPhoto,
+    takePhoto,
+    keepMeasurement,
     removePhoto,
     restorePhoto,
     judge,

@@ -35,6 +35,7 @@ export function bloomBrush(scene: Scene): Brush {
     const angle = Math.atan2(dy, dx);
     const edge = flower.radiusAt(angle);
     place.out = radius / edge;
+    if (place.out >= 1) return;
     const bend =
       0.5 * (wander(radius / 40 + 3, angle + 20) - 0.5) + 0.25 * Math.sin(radius / 28 + scene.seed);
     const turned = ((((angle + turn + bend) / (2 * Math.PI)) % 1) + 1) % 1;

@@ -14,11 +14,13 @@ import DirectionDial from './DirectionDial.vue';
 import { withTool, type PassDraft } from './passDraft.ts';
 import { useHoldTimer } from './holdTimer.ts';
 
+/** The step of the run sheet that is done otherwise. */
+const props = defineProps<{ stepId?: string | undefined }>();
+const emit = defineEmits<{ logged: [] }>();
 const draft = defineModel<PassDraft>({ required: true });
 
 const store = usePiece();
 const problem = ref<unknown>(null);
-const busy = ref(false);
 
 const change = (changes: Partial<PassDraft>) => {
   draft.value = { ...draft.value, ...changes };
@@ -31,23 +33,21 @@ const isMains = computed(() =>
 );
 const hold = useHoldTimer((seconds) => change({ seconds }));
 
-async function log(): Promise<void> {
-  if (busy.value) return;
-  busy.value = true;
+function log(): void {
   problem.value = null;
   try {
-    await store.logPass(draft.value as never);
+    const step = props.stepId === undefined ? {} : { stepId: props.stepId };
+    store.logPass({ ...draft.value, ...step } as never);
+    emit('logged');
     change({ from: null });
   } catch (error) {
     problem.value = error;
     if (!messageAt(error, 'data.setting')) sayProblem(error);
-  } finally {
-    busy.value = false;
   }
 }
 
 useShortcuts('Blow', [
-  { keys: [' ', 'Enter', 'PageDown'], shown: 'Space, Enter', does: 'Log the pass', run: () => void log() },
+  { keys: [' ', 'Enter', 'PageDown'], shown: 'Space, Enter', does: 'Log the pass', run: log },
 ]);
 </script>
 
@@ -124,7 +124,7 @@ useShortcuts('Blow', [
       </div>
     </div>
     <div class="row">
-      <Button type="primary" size="large" html-type="submit" :loading="busy">Log the pass</Button>
+      <Button type="primary" size="large" html-type="submit">Log the pass</Button>
       <p class="soft caution">
         {{ CAUTIONS.blowing }} <template v-if="isMains">{{ CAUTIONS.mains }}</template>
         {{ CAUTIONS.deferral }}

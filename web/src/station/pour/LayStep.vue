@@ -9,14 +9,15 @@ import { usePiece } from '../../store/piece.ts';
 import { useUnits } from '../../store/units.ts';
 import { ROLE_LABELS } from '../words.ts';
 
-const emit = defineEmits<{ blow: [] }>();
+/** The step of the run sheet that is done otherwise. */
+const props = defineProps<{ stepId?: string | undefined }>();
+const emit = defineEmits<{ blow: []; laid: [] }>();
 
 const store = usePiece();
 const units = useUnits();
 const chosenId = ref<string | null>(null);
 const mg = ref<number | null>(null);
 const problem = ref<unknown>(null);
-const busy = ref(false);
 
 const withPaint = computed(() => store.paints.filter((cup) => cup.state.leftMg > 0));
 const laidIds = computed(() => new Set(store.layers.map((layer) => layer.data.mixId)));
@@ -34,20 +35,18 @@ watch(
   { immediate: true },
 );
 
-async function lay(): Promise<void> {
+function lay(): void {
   const cup = chosen.value;
-  if (!cup || busy.value) return;
-  busy.value = true;
+  if (!cup) return;
   problem.value = null;
   try {
-    await store.layDown(cup.mix.id, mg.value ?? 0);
+    store.layDown(cup.mix.id, mg.value ?? 0, props.stepId === undefined ? {} : { stepId: props.stepId });
+    emit('laid');
     chosenId.value = null;
     if (!suggested.value) emit('blow');
   } catch (error) {
     problem.value = error;
     if (!messageAt(error, 'data.mg')) sayProblem(error);
-  } finally {
-    busy.value = false;
   }
 }
 
@@ -56,7 +55,7 @@ useShortcuts('Lay down', [
     keys: [' ', 'Enter', 'PageDown'],
     shown: 'Space, Enter',
     does: 'The cup is laid down',
-    run: () => void lay(),
+    run: lay,
   },
   {
     keys: ['1', '2', '3', '4', '5', '6', '7', '8', '9'],
@@ -83,7 +82,7 @@ useShortcuts('Lay down', [
           :error="messageAt(problem, 'data.mg')"
           @keydown.enter.stop.prevent="lay"
         />
-        <Button type="primary" size="large" :loading="busy" @click="lay">Laid down</Button>
+        <Button type="primary" size="large" @click="lay">Laid down</Button>
       </div>
     </template>
     <template v-else>

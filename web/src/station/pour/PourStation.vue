@@ -1,21 +1,95 @@
 <script setup lang="ts">
 import { RadioButton, RadioGroup } from 'ant-design-vue';
-import { computed, ref } from 'vue';
+import { baseAreas } from '@icy-ribbon/core/amount';
+import { InputError } from '@icy-ribbon/core/error';
+import { runSheet, stepStates, type RunStep } from '@icy-ribbon/core/pour';
+import { computed, onMounted, ref } from 'vue';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
+import { usePlan } from '../../store/plan.ts';
 import BlowStep from './BlowStep.vue';
 import LayStep from './LayStep.vue';
 import PourTimeline from './PourTimeline.vue';
 import RoomNote from './RoomNote.vue';
-import { newPass, type PassDraft } from './passDraft.ts';
+import EventForm from './EventForm.vue';
+import EventStrip from './EventStrip.vue';
+import StepPanel from './StepPanel.vue';
+import type { FreeEvent } from './eventWords.ts';
+import { newPass, withTool, type PassDraft } from './passDraft.ts';
 
 defineProps<{ pieceId: string }>();
 
 const store = usePiece();
-const mode = ref<'lay' | 'blow'>(store.passes.length > 0 || nothingToLay() ? 'blow' : 'lay');
+const plan = usePlan();
+type Mode = 'sheet' | 'lay' | 'blow' | Exclude<FreeEvent, 'pass'>;
+const mode = ref<Mode>(store.passes.length > 0 || nothingToLay() ? 'blow' : 'lay');
 const draft = ref<PassDraft>(newPass(store.passes.at(-1)?.data));
+/** A step that is being done otherwise; what is logged next carries it out. */
+const instead = ref<RunStep | null>(null);
+
+onMounted(async () => {
+  if (!store.piece?.plan) return;
+  try {
+    await plan.open();
+    if (next.value) mode.value = 'sheet';
+  } catch (error) {
+    sayProblem(error);
+  }
+});
+
+const steps = computed<RunStep[]>(() => {
+  if (!store.piece?.plan) return [];
+  const amounts = plan.worked.amounts;
+  const layer = (itemId: string, layerId: string) =>
+    amounts?.layers.find(({ id }) => id === `${itemId} ${layerId}`)?.massG ?? 0;
+  return runSheet(plan.body, { layer, base: (area) => baseGrams.value[area] ?? 0 });
+});
+const baseGrams = computed(() => {
+  if (!plan.body.base || !store.piece) return [];
+  try {
+    return baseAreas(store.piece.support, plan.body.base, plan.paints).map(({ massG }) => massG);
+  } catch (error) {
+    if (error instanceof InputError) return [];
+    throw error;
+  }
+});
+const open = computed(() => {
+  const states = stepStates(steps.value, store.events);
+  return steps.value.filter((step) => states.get(step.id) === 'open');
+});
+const next = computed(() => open.value[0]);
+const hasSheet = computed(() => steps.value.length > 1);
+const free = computed(() =>
+  mode.value === 'sheet' || mode.value === 'lay' ? null : mode.value === 'blow' ? 'pass' : mode.value,
+);
+
+function pick(kind: FreeEvent): void {
+  mode.value = kind === 'pass' ? 'blow' : kind;
+}
+
+/** Back to where the work goes on. */
+function goOn(): void {
+  instead.value = null;
+  mode.value = next.value && hasSheet.value ? 'sheet' : store.layers.length > 0 ? 'blow' : 'lay';
+}
+
+function otherwise(step: RunStep): void {
+  instead.value = step;
+  if (step.kind !== 'pass') {
+    mode.value = 'lay';
+    return;
+  }
+  const { pass } = step;
+  draft.value = {
+    ...withTool(pass.tool),
+    ...pass,
+    setting: pass.setting || withTool(pass.tool).setting,
+    from: null,
+  };
+  mode.value = 'blow';
+}
 
 function nothingToLay(): boolean {
   return store.paints.length > 0 && store.paints.every((cup) => cup.state.leftMg === 0 || isLaid(cup.mix.id));
@@ -34,11 +108,11 @@ const laid = computed(() =>
 const baseHex = computed(() => laid.value.find((each) => each.role === 'base')?.colorHex ?? null);
 const puddles = computed(() => laid.value.filter((each) => each.role !== 'base'));
 
-async function takeBackLast(): Promise<void> {
-  const last = store.events.at(-1);
+function takeBackLast(): void {
+  const last = store.events.filter((event) => event.kind !== 'plan').at(-1);
   if (!last) return;
   try {
-    await store.takeBackEvent(last.id);
+    store.takeBackEvent(last.id);
   } catch (error) {
     sayProblem(error);
   }
@@ -50,12 +124,13 @@ function swiped(from: { x: number; y: number }, directionDeg: number): void {
 
 useShortcuts('Pour', [
   { keys: ['l'], shown: 'L', does: 'Lay down a cup', run: () => (mode.value = 'lay') },
+  { keys: ['g'], shown: 'G', does: 'Go on with the run sheet', run: goOn },
   { keys: ['b'], shown: 'B', does: 'Blow', run: () => (mode.value = 'blow') },
   {
     keys: ['Backspace'],
     shown: 'Backspace',
     does: 'Take the last event back',
-    run: () => void takeBackLast(),
+    run: takeBackLast,
   },
 ]);
 </script>
@@ -81,13 +156,38 @@ useShortcuts('Pour', [
     <section class="next">
       <div class="bar">
         <RadioGroup v-model:value="mode" name="pour-mode" aria-label="What comes next">
+          <RadioButton v-if="hasSheet" value="sheet" :disabled="!next">Next step</RadioButton>
           <RadioButton value="lay">Lay down</RadioButton>
           <RadioButton value="blow">Blow</RadioButton>
         </RadioGroup>
         <RoomNote />
       </div>
-      <LayStep v-if="mode === 'lay'" @blow="mode = 'blow'" />
-      <BlowStep v-else v-model="draft" />
+      <StepPanel
+        v-if="mode === 'sheet' && next"
+        :step="next"
+        :after="open[1]"
+        :number="steps.indexOf(next) + 1"
+        :total="steps.length"
+        @change="otherwise"
+      />
+      <p v-else-if="mode === 'sheet'" class="over">
+        The run sheet is done.
+        <RouterLink :to="{ name: 'result', params: { pieceId } }">Photograph and judge it.</RouterLink>
+      </p>
+      <LayStep
+        v-else-if="mode === 'lay'"
+        :step-id="instead?.id"
+        @laid="instead && goOn()"
+        @blow="mode = 'blow'"
+      />
+      <BlowStep
+        v-else-if="mode === 'blow'"
+        v-model="draft"
+        :step-id="instead?.id"
+        @logged="instead && goOn()"
+      />
+      <EventForm v-else :key="mode" :kind="mode" @done="goOn" />
+      <EventStrip class="strip" :active="free" @pick="pick" />
     </section>
     <PourTimeline class="timeline" @take-back="takeBackLast" />
   </main>
@@ -107,7 +207,9 @@ useShortcuts('Pour', [
 }
 
 .next {
-  padding: 12px 24px;
+  display: flex;
+  flex-direction: column;
+  padding: 12px 24px 6px;
   overflow: auto;
 }
 
@@ -117,6 +219,16 @@ useShortcuts('Pour', [
   align-items: center;
   justify-content: space-between;
   gap: 8px;
+}
+
+.strip {
+  margin-top: auto;
+  padding-top: 10px;
+}
+
+.over {
+  margin-top: 20px;
+  font-size: 22px;
 }
 
 .timeline {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { bearingName, airTool } from '@icy-ribbon/core/air';
 import type { PourEvent } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
-import { nextTick, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import { usePiece } from '../../store/piece.ts';
 import { useUnits } from '../../store/units.ts';
 import { timeWords } from '../words.ts';
+import { eventWords, HIDDEN_KINDS } from './eventWords.ts';
 
 const emit = defineEmits<{ takeBack: [] }>();
 const store = usePiece();
@@ -21,45 +21,32 @@ watch(
 );
 
 const cupOf = (mixId: string) => store.cups.find((cup) => cup.mix.id === mixId);
-
-function colorOf(event: PourEvent): string | undefined {
-  return event.kind === 'layer' ? cupOf(event.data.mixId)?.colorHex : undefined;
-}
-
-function what(event: PourEvent): { title: string; detail: string } {
-  switch (event.kind) {
-    case 'layer':
-      return {
-        title: cupOf(event.data.mixId)?.mix.name ?? 'a cup',
-        detail: units.show('mass', event.data.mg),
-      };
-    case 'pass':
-      return {
-        title: `${airTool(event.data.tool).label} ${bearingName(event.data.directionDeg)}`,
-        detail: `${units.show('length', event.data.distanceMm)}, ${event.data.slantDeg}°, ${event.data.seconds} s`,
-      };
-    case 'room':
-      return { title: 'Room', detail: units.show('temperature', event.data.temperatureC) };
-    case 'void':
-      return { title: 'Taken back', detail: '' };
-  }
-}
+const shown = computed(() => store.events.filter((event) => !HIDDEN_KINDS.includes(event.kind)));
+const unsentIds = computed(() => new Set(store.unsent.map((event) => event.id)));
+const colorOf = (event: PourEvent) =>
+  event.kind === 'layer' ? cupOf(event.data.mixId)?.colorHex : undefined;
+const what = (event: PourEvent) => eventWords(event, (mixId) => cupOf(mixId)?.mix.name ?? 'a cup', units);
 </script>
 
 <template>
   <section class="timeline" aria-label="The pour so far">
     <ol ref="line">
-      <li v-for="event in store.events" :key="event.id" :class="event.kind">
+      <li v-for="event in shown" :key="event.id" :class="[event.kind, { unsent: unsentIds.has(event.id) }]">
         <span class="node" :style="{ background: colorOf(event) }"></span>
         <span class="time soft">{{ timeWords(event.at) }}</span>
         <span class="title">{{ what(event).title }}</span>
-        <span class="soft">{{ what(event).detail }}</span>
+        <span class="soft detail">{{ what(event).detail }}</span>
+        <span v-if="unsentIds.has(event.id)" class="soft">kept here, not sent yet</span>
       </li>
-      <li v-if="store.events.length === 0" class="soft empty">
+      <li v-if="shown.length === 0" class="soft empty">
         Every cup laid down and every pass appears on this line.
       </li>
     </ol>
-    <Button v-if="store.events.length > 0" type="text" @click="emit('takeBack')">Take back</Button>
+    <p v-for="{ event, reason } in store.refused" :key="event.id" role="alert" class="refused">
+      {{ what(event).title }}: {{ reason }}
+      <Button size="small" @click="store.dropRefused(event.id)">Let it go</Button>
+    </p>
+    <Button v-if="shown.length > 0" type="text" @click="emit('takeBack')">Take back</Button>
   </section>
 </template>
 
@@ -126,5 +113,20 @@ li:not(.empty)::before {
 
 .title {
   font-weight: 500;
+}
+.unsent .node {
+  border-style: dashed;
+}
+
+.detail {
+  display: -webkit-box;
+  overflow: hidden;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 2;
+}
+
+.refused {
+  max-width: 300px;
+  font-size: 13px;
 }
 </style>

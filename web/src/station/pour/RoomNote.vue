@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { api } from '@icy-ribbon/contract';
 import { Button, Popover } from 'ant-design-vue';
 import { ref } from 'vue';
+import { call } from '../../api/client.ts';
 import { messageAt } from '../../api/problem.ts';
 import NumberField from '../../field/NumberField.vue';
 import QuantityField from '../../field/QuantityField.vue';
@@ -17,10 +19,21 @@ const temperatureC = ref<number | null>(store.room?.data.temperatureC ?? USUAL_C
 const humidityPercent = ref<number | null>(store.room?.data.humidityPercent ?? null);
 const problem = ref<unknown>(null);
 
-async function keep(): Promise<void> {
+/** Asks the room's sensor; what it shows can still be changed. */
+async function readSensor(): Promise<void> {
+  try {
+    const climate = await call(api.climate.now);
+    temperatureC.value = climate.temperatureC;
+    humidityPercent.value = climate.humidityPercent;
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+function keep(): void {
   problem.value = null;
   try {
-    await store.logRoom({
+    store.logRoom({
       temperatureC: temperatureC.value as number,
       humidityPercent: humidityPercent.value,
     });
@@ -51,6 +64,7 @@ async function keep(): Promise<void> {
           :digits="0"
           :error="messageAt(problem, 'data.humidityPercent')"
         />
+        <Button @click="readSensor">Read the room sensor</Button>
         <Button type="primary" html-type="submit">Note it</Button>
       </form>
     </template>

@@ -1,6 +1,14 @@
 <script setup lang="ts">
-import { DEGREE_WORDS, RATED, type Rated } from '@icy-ribbon/contract';
-import { Button, Textarea } from 'ant-design-vue';
+import {
+  DEGREE_WORDS,
+  RATED,
+  VERDICTS,
+  VERDICT_WORDS,
+  type Judgement,
+  type Rated,
+  type Verdict,
+} from '@icy-ribbon/contract';
+import { Button, Select, Textarea } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
 import { messageAt } from '../../api/problem.ts';
 import FieldRow from '../../field/FieldRow.vue';
@@ -11,11 +19,17 @@ import { usePiece } from '../../store/piece.ts';
 const store = usePiece();
 
 interface Draft extends Record<Rated, number | null> {
+  rating: number | null;
+  verdict: Verdict | null;
+  hangingDeg: Judgement['hangingDeg'];
   cellSizeMm: number | null;
   tryNext: string;
 }
 
 const judgedNow = (): Draft => ({
+  rating: store.piece?.judgement?.rating ?? null,
+  verdict: store.piece?.judgement?.verdict ?? null,
+  hangingDeg: store.piece?.judgement?.hangingDeg ?? null,
   cells: store.piece?.judgement?.cells ?? null,
   lacing: store.piece?.judgement?.lacing ?? null,
   petals: store.piece?.judgement?.petals ?? null,
@@ -33,13 +47,25 @@ watch(
   () => (draft.value = judgedNow()),
 );
 
+const VERDICT_OPTIONS = VERDICTS.map((value) => ({ value, label: VERDICT_WORDS[value] }));
+const HANGS = [
+  { value: 0, label: 'as poured' },
+  { value: 90, label: 'right edge up' },
+  { value: 180, label: 'bottom edge up' },
+  { value: 270, label: 'left edge up' },
+];
+
 const changed = computed(() => JSON.stringify(draft.value) !== JSON.stringify(judgedNow()));
 
 async function keep(): Promise<void> {
   busy.value = true;
   problem.value = null;
   try {
-    await store.judge({ ...draft.value, note: store.piece?.judgement?.note ?? '' });
+    await store.judge({
+      ...draft.value,
+      faults: store.piece?.judgement?.faults ?? [],
+      note: store.piece?.judgement?.note ?? '',
+    });
     say('Judged.');
   } catch (error) {
     problem.value = error;
@@ -53,6 +79,13 @@ async function keep(): Promise<void> {
 <template>
   <form class="judge" @submit.prevent="keep">
     <h2>Outcome</h2>
+    <fieldset class="rating">
+      <legend>rating</legend>
+      <label v-for="value in 5" :key="value" :class="{ on: draft.rating === value }">
+        <input v-model="draft.rating" type="radio" name="judge-rating" :value="value" />
+        {{ value }}
+      </label>
+    </fieldset>
     <fieldset v-for="rated in RATED" :key="rated">
       <legend>{{ rated }}</legend>
       <label v-for="(word, degree) in DEGREE_WORDS" :key="word" :class="{ on: draft[rated] === degree }">
@@ -60,6 +93,28 @@ async function keep(): Promise<void> {
         {{ word }}
       </label>
     </fieldset>
+    <div class="row even">
+      <FieldRow label="Verdict" for="verdict">
+        <Select
+          id="verdict"
+          :value="draft.verdict ?? undefined"
+          @update:value="draft.verdict = ($event as Verdict | undefined) ?? null"
+          allow-clear
+          :options="VERDICT_OPTIONS"
+          placeholder="not yet"
+        />
+      </FieldRow>
+      <FieldRow label="It hangs" for="hangs">
+        <Select
+          id="hangs"
+          :value="draft.hangingDeg ?? undefined"
+          @update:value="draft.hangingDeg = ($event as Judgement['hangingDeg'] | undefined) ?? null"
+          allow-clear
+          :options="HANGS"
+          placeholder="not yet"
+        />
+      </FieldRow>
+    </div>
     <div class="row">
       <NumberField
         v-model="draft.cellSizeMm"
@@ -128,5 +183,8 @@ label input {
   display: grid;
   grid-template-columns: 140px minmax(0, 1fr);
   gap: 16px;
+}
+.even {
+  grid-template-columns: 1fr 1fr;
 }
 </style>

@@ -1,0 +1,61 @@
+import { AIR_TOOL_NAMES } from '@icy-ribbon/core/air';
+import { STAGES, TECHNIQUES, type StageName } from '@icy-ribbon/core/thickness';
+import { z } from 'zod';
+import { idSchema, nameSchema, pageQuery, recordFields, timestampSchema } from './common.ts';
+
+export const STAGE_NAMES = STAGES.map((stage) => stage.name) as [StageName, ...StageName[]];
+export const PIECE_SORTS = [
+  'newest',
+  'oldest',
+  'name',
+  'rating',
+  'cells',
+  'lacing',
+  'petals',
+  'mud',
+] as const;
+
+/** What the list of pieces can be narrowed by. */
+const filterFields = {
+  technique: z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.').optional(),
+  tool: z.enum(AIR_TOOL_NAMES).optional(),
+  /** A material that one of the cups holds. */
+  materialId: idSchema.optional(),
+  /** Stage of the colors' thickness when poured. */
+  stage: z.enum(STAGE_NAMES).optional(),
+  ratingFrom: z.coerce.number().int().min(1).max(5).optional(),
+  /** Poured on this day or later, and on this day or earlier. */
+  from: z.iso.date('Give a date like 2026-03-01.').optional(),
+  to: z.iso.date('Give a date like 2026-03-01.').optional(),
+  /** Words that occur in names, notes, cups or what to try next. */
+  q: z.string().max(200).optional(),
+  sort: z.enum(PIECE_SORTS).default('newest'),
+};
+
+export const resultFilterSchema = z.object(filterFields);
+export const pieceListQuery = z.object({ ...pageQuery, ...filterFields });
+
+/** The numbers of one pour: causes and effects by their key in core. */
+export const pourNumbersSchema = z.object({
+  pieceId: idSchema,
+  name: z.string(),
+  technique: z.enum(TECHNIQUES),
+  tool: z.enum(AIR_TOOL_NAMES).nullable(),
+  pouredAt: timestampSchema,
+  photoId: idSchema.nullable(),
+  numbers: z.record(z.string(), z.number().nullable()),
+});
+
+export const savedViewSchema = z.object({ ...recordFields, name: nameSchema, filter: resultFilterSchema });
+export const savedViewCreateSchema = z.object({
+  id: idSchema.optional(),
+  name: nameSchema,
+  filter: resultFilterSchema,
+});
+
+export type PieceListQuery = z.output<typeof pieceListQuery>;
+export type PieceSort = (typeof PIECE_SORTS)[number];
+export type ResultFilter = z.output<typeof resultFilterSchema>;
+export type PourNumbers = z.output<typeof pourNumbersSchema>;
+export type SavedView = z.output<typeof savedViewSchema>;
+export type SavedViewCreate = z.output<typeof savedViewCreateSchema>;

@@ -1,0 +1,48 @@
+import type { Measurement, Piece, PhotoDetail } from '@icy-ribbon/contract';
+import { cupColor } from '@icy-ribbon/core/color';
+import {
+  detailOf,
+  measurePhoto,
+  numbersOf,
+  paletteOfCups,
+  type Corners,
+  type PhotoPixels,
+} from '@icy-ribbon/core/photo';
+
+/** Measures a photo by the colors of a piece's cups, as the page does. */
+export function measureCups(
+  photo: PhotoPixels,
+  piece: Pick<Piece, 'mixes' | 'support'>,
+  corners: Corners,
+  measuredAt: string,
+): { measurement: Measurement; detail: PhotoDetail } {
+  const { palette, base, activator } = paletteOfCups(
+    piece.mixes.map(({ id, name, role, ingredients }) => ({
+      id,
+      name,
+      role,
+      colorHex: cupColor(ingredients),
+    })),
+  );
+  const { widthMm, heightMm, shape } = piece.support;
+  const measured = measurePhoto(photo, {
+    corners,
+    widthMm,
+    heightMm,
+    shape,
+    palette,
+    base,
+    activator: activator ?? undefined,
+  });
+  return {
+    measurement: {
+      ...numbersOf(measured),
+      corners: corners.map(([x, y]): [number, number] => [x, y]),
+      palette: palette.map((color) => ({ ...color })),
+      base,
+      activator,
+      measuredAt,
+    },
+    detail: detailOf(measured),
+  };
+}
