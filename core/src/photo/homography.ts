@@ -36,6 +36,33 @@ export function project(map: Homography, x: number, y: number): Point {
   return [(map[0]! * x + map[1]! * y + map[2]!) / depth, (map[3]! * x + map[4]! * y + map[5]!) / depth];
 }
 
+/** The map that undoes a map. */
+export function inverseOf(map: Homography): Homography {
+  const [a, b, c, d, e, f, g, h, i] = map as unknown as [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  const adjugate = [
+    e * i - f * h,
+    c * h - b * i,
+    b * f - c * e,
+    f * g - d * i,
+    a * i - c * g,
+    c * d - a * f,
+    d * h - e * g,
+    b * g - a * h,
+    a * e - b * d,
+  ];
+  return Float64Array.from(adjugate, (value) => value / adjugate[8]!);
+}
+
 /** The area of the quadrilateral, in square pixels. */
 export function quadArea(corners: Corners): number {
   let doubled = 0;

@@ -1,7 +1,7 @@
 export { CELL_RULES, cellsOf, OUTLINE_POINTS, type Cell, type CellRules } from './cells.ts';
 export { componentsOf } from './components.ts';
 export { labelsWithoutEdges } from './edges.ts';
-export { project, quadArea, rectangleTo, type Homography } from './homography.ts';
+export { inverseOf, project, quadArea, rectangleTo, type Homography } from './homography.ts';
 export { lacingOf } from './lacing.ts';
 export {
   measurePhoto,
@@ -17,3 +17,5 @@ export { shapesOf } from './shape.ts';
 export { WARNING_CODES, type PhotoWarning, type WarningCode } from './warnings.ts';
 export { paletteOfCups, type CupColor, type CupPalette } from './cups.ts';
 export { detailOf, maskOfRuns, numbersOf, type DetailReport } from './report.ts';
+export { findCorners, type FoundCorners } from './corners.ts';
+export { wetDry, type WetDry } from './wetDry.ts';

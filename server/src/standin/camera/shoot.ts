@@ -1,4 +1,12 @@
-import { byteOf, linearRgb, project, rectangleTo, type Corners, type PatchMm } from '@icy-ribbon/core/photo';
+import {
+  byteOf,
+  inverseOf,
+  linearRgb,
+  project,
+  rectangleTo,
+  type Corners,
+  type PatchMm,
+} from '@icy-ribbon/core/photo';
 import { gaussian, seededRandom, type Random } from '@icy-ribbon/core/random';
 import { blurred } from './blur.ts';
 import { layered, valueNoise } from './noise.ts';
@@ -107,7 +115,7 @@ function project3(
   seed: number,
 ): Planes {
   const { scene, rgb } = painting;
-  const back = inverse(rectangleTo(corners, scene.widthMm, scene.heightMm));
+  const back = inverseOf(rectangleTo(corners, scene.widthMm, scene.heightMm));
   const wood = layered(valueNoise(seed + 5));
   const planes: Planes = [0, 1, 2].map(() => new Float32Array(widthPx * heightPx)) as Planes;
   const color = [0, 0, 0];
@@ -143,21 +151,6 @@ function project3(
 
 const inside = ([left, top, right, bottom]: PatchMm, x: number, y: number) =>
   x >= left && x < right && y >= top && y < bottom;
-
-function inverse(m: Float64Array): number[] {
-  const [a, b, c, d, e, f, g, h, i] = m as unknown as number[];
-  return [
-    e! * i! - f! * h!,
-    c! * h! - b! * i!,
-    b! * f! - c! * e!,
-    f! * g! - d! * i!,
-    a! * i! - c! * g!,
-    c! * d! - a! * f!,
-    d! * h! - e! * g!,
-    b! * g! - a! * h!,
-    a! * e! - b! * d!,
-  ];
-}
 
 function lightUp(planes: Planes, widthPx: number, heightPx: number, shot: Shot, random: Random): void {
   const angle = random() * 2 * Math.PI;

@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import type { Photo, PhotoDetail } from '@icy-ribbon/contract';
 import { Button, Input } from 'ant-design-vue';
-import { computed, ref } from 'vue';
+import { computed, ref, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece.ts';
@@ -8,6 +9,8 @@ import { usePieces } from '../../store/pieces.ts';
 import { dateWords } from '../words.ts';
 import JudgePanel from './JudgePanel.vue';
 import PhotoPanel from './PhotoPanel.vue';
+import FaultList from './FaultList.vue';
+import MeasuredNumbers from './MeasuredNumbers.vue';
 import PourRecord from './PourRecord.vue';
 
 defineProps<{ pieceId: string }>();
@@ -16,6 +19,16 @@ const store = usePiece();
 const pieces = usePieces();
 const router = useRouter();
 const renaming = ref(false);
+const placing = ref(false);
+const chosenPin = ref<string | null>(null);
+const faultList = useTemplateRef<InstanceType<typeof FaultList>>('faultList');
+const shown = ref<Photo | undefined>();
+const detail = ref<PhotoDetail | null>(null);
+
+function show(photo: Photo | undefined, drawn: PhotoDetail | null): void {
+  shown.value = photo;
+  detail.value = drawn;
+}
 const name = ref('');
 
 const pouredAt = computed(() => store.layers[0]?.at);
@@ -49,7 +62,13 @@ async function remove(): Promise<void> {
 
 <template>
   <main v-if="store.piece" class="one">
-    <PhotoPanel class="photos" />
+    <PhotoPanel
+      v-model:placing="placing"
+      v-model:chosen-pin="chosenPin"
+      class="photos"
+      @place="faultList?.pinAt($event)"
+      @shown="show"
+    />
     <div class="recipe">
       <header>
         <form v-if="renaming" class="rename" @submit.prevent="rename">
@@ -75,7 +94,9 @@ async function remove(): Promise<void> {
         </div>
         <p v-if="store.piece.note">{{ store.piece.note }}</p>
       </header>
+      <MeasuredNumbers v-if="shown?.measurement" :measurement="shown.measurement" :detail="detail" />
       <JudgePanel />
+      <FaultList ref="faultList" v-model:placing="placing" v-model:chosen="chosenPin" />
       <PourRecord />
     </div>
   </main>

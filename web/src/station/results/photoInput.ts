@@ -1,0 +1,68 @@
+import type { Measurement, Photo, PhotoDetail } from '@icy-ribbon/contract';
+import { paletteOfCups, type Corners, type CupColor, type MeasureInput } from '@icy-ribbon/core/photo';
+import type { SupportSize } from '@icy-ribbon/core/support';
+import type { Cup } from '../../store/piece.ts';
+import type { PhotoReport } from '../../worker/photo.worker.ts';
+
+/** What is looked for in a photo: corners, and colors that may be corrected. */
+export interface PhotoSetup {
+  corners: [number, number][];
+  palette: CupColor[];
+  base: string;
+  activator: string | null;
+}
+
+/** The setup of a photo: as it was measured before, or from the piece's cups. */
+export function setupOf(photo: Photo, cups: readonly Cup[], laidIds: ReadonlySet<string>): PhotoSetup {
+  const { measurement } = photo;
+  if (measurement) {
+    const { corners, palette, base, activator } = measurement;
+    return {
+      corners: corners.map(([x, y]) => [x, y]),
+      palette: palette.map((color) => ({ ...color })),
+      base,
+      activator,
+    };
+  }
+  const laid = cups.filter((cup) => laidIds.has(cup.mix.id));
+  const { palette, base, activator } = paletteOfCups(
+    (laid.length > 0 ? laid : cups).map(({ mix, colorHex }) => ({
+      id: mix.id,
+      name: mix.name,
+      role: mix.role,
+      colorHex,
+    })),
+  );
+  return { corners: [], palette: [...palette], base, activator };
+}
+
+export function inputOf(setup: PhotoSetup, support: SupportSize): MeasureInput {
+  return {
+    corners: setup.corners.map(([x, y]) => [x, y]) as unknown as Corners,
+    widthMm: support.widthMm,
+    heightMm: support.heightMm,
+    shape: support.shape,
+    palette: setup.palette.map(({ name, hex }) => ({ name, hex })),
+    base: setup.base,
+    activator: setup.activator ?? undefined,
+  };
+}
+
+/** What is kept of a measurement. */
+export function kept(
+  setup: PhotoSetup,
+  report: PhotoReport,
+  measuredAt: string,
+): { measurement: Measurement; detail: PhotoDetail } {
+  return {
+    measurement: {
+      ...report.numbers,
+      corners: setup.corners.map(([x, y]) => [x, y]),
+      palette: setup.palette.map((color) => ({ ...color })),
+      base: setup.base,
+      activator: setup.activator,
+      measuredAt,
+    },
+    detail: report.detail,
+  };
+}
