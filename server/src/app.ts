@@ -1,9 +1,10 @@
-import { api, openApiDocument, pieceDocumentSchema } from '@icy-ribbon/contract';
+import { api, archiveSchema, openApiDocument, pieceDocumentSchema } from '@icy-ribbon/contract';
 import { seededRandom } from '@icy-ribbon/core/random';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { z } from 'zod';
+import { archiveRoutes } from './archive/archive.routes.ts';
 import { calibrationRoutes } from './calibration/calibration.routes.ts';
 import { calculationRoutes } from './calculation/calculation.routes.ts';
 import type { Config } from './config.ts';
@@ -83,6 +84,7 @@ export function makeApp({ config, db, log, seed }: AppParts): Express {
   pourRoutes(app, db);
   photoRoutes(app, db, files);
   judgementRoutes(app, db);
+  archiveRoutes(app, db, files);
   resultRoutes(app, db);
   cameraRoutes(app, db, files);
   climateRoutes(app);
@@ -100,6 +102,9 @@ function compressible(request: express.Request, response: express.Response): boo
 function describingRoutes(app: Express): void {
   app.get('/api/openapi.json', (_request, response) => {
     response.json(openApiDocument(VERSION));
+  });
+  app.get('/api/schema/studio.json', (_request, response) => {
+    response.json(z.toJSONSchema(archiveSchema, { io: 'input' }));
   });
   app.get('/api/schema/piece.json', (_request, response) => {
     response.json(z.toJSONSchema(pieceDocumentSchema, { io: 'input' }));

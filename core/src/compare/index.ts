@@ -12,3 +12,4 @@ export { CAUSES, EFFECTS, findQuantity, quantitiesOf, type Quantity } from './qu
 export type { BlownPass, Outcome, PouredCup, PourRecord } from './record.ts';
 export { LEAST_POINTS, trendOf, type Trend } from './trend.ts';
 export { pourRecordOf, type ComparedPiece } from './fromPiece.ts';
+export { differing, type DifferingLine } from './differs.ts';

@@ -64,6 +64,8 @@ export const MEASURE_STEPS = {
 export type MeasureStep = keyof typeof MEASURE_STEPS;
 
 const DESPECKLE_MM = 0.35;
+/** Smaller than this many pixels of the photo, a cell cannot be told from noise. */
+const LEAST_CELL_PX = 4;
 const DRIFT = 0.07;
 const STRANGE = 0.07;
 
@@ -110,7 +112,10 @@ export function measurePhoto(
     labelCount,
     never: new Set([seeds.base, mudLabel]),
     split: true,
-    rules: { ...CELL_RULES, leastMm: input.minCellMm ?? CELL_RULES.leastMm },
+    rules: {
+      ...CELL_RULES,
+      leastMm: Math.max(input.minCellMm ?? CELL_RULES.leastMm, LEAST_CELL_PX / face.photoPxPerMm),
+    },
   });
   onStep('lacing');
   // Without an activator it is the base, pushed over the colors, that makes the net.

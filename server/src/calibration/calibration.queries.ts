@@ -31,9 +31,13 @@ export async function createCalibration(trx: Writer, input: CalibrationCreate): 
   if (existing) return existing;
   if (kind === 'drain-cup') calibrateDrainCup(points);
   else calibrateConstant(kind, points);
+  await insertCalibration(trx, { ...newRecord(id, timestamp()), kind, name, points } as Calibration);
+  return (await findCalibration(trx, id))!;
+}
+
+export async function insertCalibration(trx: Writer, { points, ...row }: Calibration): Promise<void> {
   await trx
     .insertInto('calibration')
-    .values({ ...newRecord(id, timestamp()), kind, name, points: JSON.stringify(points) })
+    .values({ ...row, points: JSON.stringify(points) })
     .execute();
-  return (await findCalibration(trx, id))!;
 }

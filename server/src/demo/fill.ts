@@ -19,7 +19,7 @@ import {
 } from './shelf.ts';
 
 const SEED = 20_260_301;
-const PHOTO_MEGAPIXELS = 1.3;
+const PHOTO_MEGAPIXELS = 1.1;
 const MEDIA: readonly MaterialKind[] = [
   'flow-conditioner',
   'cell-conditioner',

@@ -29,11 +29,17 @@ export async function createEquipment(trx: Writer, input: EquipmentCreate): Prom
   const { id = randomUUID(), kind, name, ...body } = input;
   const existing = await findEquipment(trx, id);
   if (existing) return existing;
+  await insertEquipment(trx, { ...newRecord(id, timestamp()), kind, name, ...body } as Equipment);
+  return (await findEquipment(trx, id))!;
+}
+
+export async function insertEquipment(trx: Writer, equipment: Equipment): Promise<void> {
+  const { id, version, createdAt, updatedAt, deletedAt, kind, name, ...body } = equipment;
+  const record = { id, version, createdAt, updatedAt, deletedAt };
   await trx
     .insertInto('equipment')
-    .values({ ...newRecord(id, timestamp()), kind, name, body: JSON.stringify(body) })
+    .values({ ...record, kind, name, body: JSON.stringify(body) })
     .execute();
-  return (await findEquipment(trx, id))!;
 }
 
 export async function updateEquipment(trx: Writer, id: string, input: EquipmentUpdate): Promise<void> {

@@ -58,6 +58,12 @@ async function usedSinceCount(db: Reader): Promise<Map<string, number>> {
   return new Map(rows.map((row) => [row.id, row.usedMg]));
 }
 
+/** Every material, those taken off the shelf too: old cups refer to them. */
+export async function allMaterials(db: Reader): Promise<Material[]> {
+  const rows = await db.selectFrom('material').selectAll().orderBy('createdAt').orderBy('id').execute();
+  return rows.map(toMaterial);
+}
+
 export async function findMaterial(db: Reader, id: string): Promise<Material | undefined> {
   const row = await db.selectFrom('material').selectAll().where('id', '=', id).executeTakeFirst();
   return row && toMaterial(row);

@@ -9,20 +9,70 @@ import { listPieces } from './piece.queries.ts';
 
 const PAGE_SIZE = 200;
 
-/** GET /api/pieces.csv: the list of results as RFC 4180 text, filtered and sorted like the list itself. */
+/** GET /api/pieces.csv, mixes.csv and passes.csv: RFC 4180 text, filtered and sorted like the list itself. */
 export function csvRoute(router: Router, db: Db): void {
-  router.get('/api/pieces.csv', async (request, response) => {
-    const query = pieceListQuery.omit({ page: true, pageSize: true }).safeParse(request.query);
-    if (!query.success) throw invalid(query.error);
-    const rows: PieceSummary[] = [];
-    for (let page = 1; ; page += 1) {
-      const part = await listPieces(db, { ...query.data, page, pageSize: PAGE_SIZE });
-      rows.push(...part.items);
-      if (part.items.length < PAGE_SIZE) break;
-    }
-    response.setHeader('Content-Disposition', 'attachment; filename="icy-ribbon-results.csv"');
-    response.type('text/csv; charset=utf-8').send(toCsv(rows));
-  });
+  const tables = {
+    '/api/pieces.csv': ['icy-ribbon-results.csv', toCsv],
+    '/api/mixes.csv': ['icy-ribbon-mixes.csv', mixesCsv],
+    '/api/passes.csv': ['icy-ribbon-passes.csv', passesCsv],
+  } as const;
+  for (const [path, [name, write]] of Object.entries(tables)) {
+    router.get(path, async (request, response) => {
+      const query = pieceListQuery.omit({ page: true, pageSize: true }).safeParse(request.query);
+      if (!query.success) throw invalid(query.error);
+      const rows: PieceSummary[] = [];
+      for (let page = 1; ; page += 1) {
+        const part = await listPieces(db, { ...query.data, page, pageSize: PAGE_SIZE });
+        rows.push(...part.items);
+        if (part.items.length < PAGE_SIZE) break;
+      }
+      response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
+      response.type('text/csv; charset=utf-8').send(write(rows));
+    });
+  }
+}
+
+const FORMAT = { newline: '\r\n', escapeFormulae: true } as const;
+
+/** One row a cup. */
+export function mixesCsv(pieces: readonly PieceSummary[]): string {
+  return Papa.unparse(
+    pieces.flatMap((piece) =>
+      piece.mixes.map((mix) => ({
+        piece: piece.name,
+        piece_id: piece.id,
+        cup: mix.name,
+        role: mix.role,
+        color: mix.colorHex,
+        phase: mix.phase,
+        viscosity_pa_s: mix.viscosityPaS.toFixed(3),
+        stage: stageOf(mix.viscosityPaS).name,
+        mixed_g: toG(mix.actualMg),
+        laid_g: toG(mix.laidMg),
+        left_g: toG(mix.leftMg),
+        mixed_at: mix.mixedAt,
+      })),
+    ),
+    FORMAT,
+  );
+}
+
+/** One row a blowing pass, in the order they were blown. */
+export function passesCsv(pieces: readonly PieceSummary[]): string {
+  return Papa.unparse(
+    pieces.flatMap((piece) =>
+      piece.passes.map((pass, index) => ({
+        piece: piece.name,
+        piece_id: piece.id,
+        pass: index + 1,
+        tool: pass.tool,
+        distance_mm: pass.distanceMm,
+        slant_deg: pass.slantDeg,
+        seconds: pass.seconds,
+      })),
+    ),
+    FORMAT,
+  );
 }
 
 /** One row a piece; units stand in the column names, numbers are plain with a decimal point. */
@@ -48,6 +98,14 @@ const COLUMNS = [
   'viscosity_pa_s',
   'stages',
   'passes',
+  'rating',
+  'verdict',
+  'faults',
+  'measured_cells',
+  'measured_cell_mm',
+  'measured_lacing_share',
+  'measured_mud_share',
+  'measured_negative_space',
   'cells',
   'lacing',
   'petals',
@@ -74,6 +132,14 @@ function toRow(piece: PieceSummary): Record<(typeof COLUMNS)[number], string | n
     passes: list(
       piece.passes.map((pass) => `${pass.tool} ${pass.distanceMm} mm ${pass.slantDeg} deg ${pass.seconds} s`),
     ),
+    rating: piece.judgement?.rating ?? null,
+    verdict: piece.judgement?.verdict ?? null,
+    faults: list(piece.judgement?.faults.map((each) => each.kind) ?? []),
+    measured_cells: piece.outcome?.cellCount ?? null,
+    measured_cell_mm: piece.outcome?.cellMm ?? null,
+    measured_lacing_share: piece.outcome?.lacingShare ?? null,
+    measured_mud_share: piece.outcome?.mud ?? null,
+    measured_negative_space: piece.outcome?.negativeSpace ?? null,
     cells: piece.judgement?.cells ?? null,
     lacing: piece.judgement?.lacing ?? null,
     petals: piece.judgement?.petals ?? null,

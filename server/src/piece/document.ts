@@ -5,6 +5,8 @@ import {
   pieceDocumentSchema,
   type ImportResult,
   type Material,
+  type PhotoDetail,
+  type Piece,
   type PieceDocument,
 } from '@icy-ribbon/contract';
 import type { Db } from '../db/open.ts';
@@ -75,14 +77,21 @@ async function insertDocument(trx: Writer, document: PieceDocument): Promise<voi
   for (const material of document.materials) {
     if (!(await findMaterial(trx, material.id))) await insertMaterial(trx, material);
   }
+  const files = new Map(document.photoFiles.map((file) => [file.photoId, file]));
+  await insertPiece(trx, piece, (photoId) => files.get(photoId)?.detail ?? null);
+}
+
+/** Writes a whole piece; its support and materials must be there. */
+export async function insertPiece(
+  trx: Writer,
+  piece: Piece,
+  detailOf: (photoId: string) => PhotoDetail | null,
+): Promise<void> {
   await insertPieceRow(trx, piece);
   for (const mix of piece.mixes) await insertMix(trx, mix);
   for (const reading of piece.readings) await insertReading(trx, piece.id, reading);
   for (const event of piece.events) await insertEvent(trx, piece.id, event);
-  for (const photo of piece.photos) {
-    const file = document.photoFiles.find((each) => each.photoId === photo.id);
-    await insertPhoto(trx, photo, file?.detail ?? null);
-  }
+  for (const photo of piece.photos) await insertPhoto(trx, photo, detailOf(photo.id));
   if (piece.plan) await insertPlan(trx, piece.id, piece.plan);
   if (piece.judgement) await insertJudgement(trx, piece.id, piece.judgement);
 }

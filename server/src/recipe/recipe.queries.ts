@@ -46,12 +46,17 @@ export async function createRecipe(trx: Writer, input: OwnRecipeCreate): Promise
   const existing = await findOwnRecipe(trx, id);
   if (existing) return existing;
   await requireSound(trx, id, described);
-  const { name, ...body } = described;
+  await insertRecipe(trx, { ...newRecord(id, timestamp()), ...described });
+  return (await findOwnRecipe(trx, id))!;
+}
+
+export async function insertRecipe(trx: Writer, recipe: OwnRecipe): Promise<void> {
+  const { id, version, createdAt, updatedAt, deletedAt, name, ...body } = recipe;
+  const record = { id, version, createdAt, updatedAt, deletedAt };
   await trx
     .insertInto('recipe')
-    .values({ ...newRecord(id, timestamp()), name, body: JSON.stringify(body) })
+    .values({ ...record, name, body: JSON.stringify(body) })
     .execute();
-  return (await findOwnRecipe(trx, id))!;
 }
 
 export async function updateRecipe(trx: Writer, id: string, input: OwnRecipeUpdate): Promise<void> {

@@ -19,6 +19,16 @@ export async function listSupports(
   return { items: rows as Support[], total, page: options.page, pageSize: options.pageSize };
 }
 
+/** Every support, those taken off the shelf too: old pieces refer to them. */
+export async function allSupports(db: Reader): Promise<Support[]> {
+  return (await db
+    .selectFrom('support')
+    .selectAll()
+    .orderBy('createdAt')
+    .orderBy('id')
+    .execute()) as Support[];
+}
+
 export async function findSupport(db: Reader, id: string): Promise<Support | undefined> {
   const row = await db.selectFrom('support').selectAll().where('id', '=', id).executeTakeFirst();
   return row as Support | undefined;

@@ -97,6 +97,12 @@ export const router = createRouter({
       meta: { station: 'results', title: 'Results' },
     },
     {
+      path: '/compare',
+      name: 'compare',
+      component: () => import('../station/results/CompareStation.vue'),
+      meta: { station: 'results', title: 'Compare' },
+    },
+    {
       path: '/results/:pieceId',
       name: 'result',
       component: () => import('../station/results/OnePiece.vue'),

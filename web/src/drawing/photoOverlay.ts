@@ -1,4 +1,11 @@
-import { maskOfRuns, project, rectangleTo, type Corners, type Homography } from '@icy-ribbon/core/photo';
+import {
+  inverseOf,
+  maskOfRuns,
+  project,
+  rectangleTo,
+  type Corners,
+  type Homography,
+} from '@icy-ribbon/core/photo';
 import type { PhotoDetail } from '@icy-ribbon/contract';
 
 /** A cell as the overlay draws it. */
@@ -91,6 +98,13 @@ export function maskPicture(
 export function layOver(corners: Corners, width: number, height: number, scale: number): string {
   const scaled = corners.map(([x, y]): [number, number] => [x * scale, y * scale]) as unknown as Corners;
   const m = rectangleTo(scaled, width, height);
+  const columns = [m[0], m[3], 0, m[6], m[1], m[4], 0, m[7], 0, 0, 1, 0, m[2], m[5], 0, 1];
+  return `matrix3d(${columns.join(',')})`;
+}
+
+/** A CSS transform that brings the photo's quadrilateral onto a rectangle, as if seen straight from above. */
+export function layBack(corners: Corners, width: number, height: number): string {
+  const m = inverseOf(rectangleTo(corners, width, height));
   const columns = [m[0], m[3], 0, m[6], m[1], m[4], 0, m[7], 0, 0, 1, 0, m[2], m[5], 0, 1];
   return `matrix3d(${columns.join(',')})`;
 }

@@ -14,7 +14,13 @@ export interface PlotLayout {
 export interface Plotting {
   draw(data: readonly object[], layout: PlotLayout, palette: Palette): void;
   resize(): void;
+  /** Tells the `customdata` of the point that the pointer is over. */
+  onHover(told: (custom: unknown) => void): void;
   close(): void;
+}
+
+interface HoverEvent {
+  readonly points: readonly { readonly customdata?: unknown }[];
 }
 
 /** A chart in an element of the page, in the product's own look. */
@@ -25,6 +31,12 @@ export function plotInto(element: HTMLElement): Plotting {
         displayModeBar: false,
         responsive: false,
       });
+    },
+    onHover(told) {
+      (element as unknown as { on(name: string, listen: (event: HoverEvent) => void): void }).on(
+        'plotly_hover',
+        (event) => told(event.points[0]?.customdata),
+      );
     },
     resize: () => void Plotly.Plots.resize(element),
     close: () => Plotly.purge(element),

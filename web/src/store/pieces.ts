@@ -5,24 +5,63 @@ import {
   type PieceDocument,
   type PieceListQuery,
   type PieceSummary,
+  type SavedView,
 } from '@icy-ribbon/contract';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { call } from '../api/client.ts';
 
-export type PieceFilter = Pick<PieceListQuery, 'page' | 'pageSize' | 'technique' | 'q' | 'sort'>;
+export type PieceFilter = { [Key in keyof PieceListQuery]?: PieceListQuery[Key] | undefined } & Pick<
+  PieceListQuery,
+  'page' | 'pageSize' | 'sort'
+>;
+
+const EVERYTHING: PieceFilter = { page: 1, pageSize: 50, q: '', sort: 'newest' };
 
 /** The list of pieces, a page at a time as the server filters and sorts it. */
 export const usePieces = defineStore('pieces', () => {
   const items = ref<PieceSummary[]>([]);
   const total = ref(0);
-  const filter = ref<PieceFilter>({
-    page: 1,
-    pageSize: 50,
-    technique: undefined,
-    q: '',
-    sort: 'newest',
-  });
+  const filter = ref<PieceFilter>({ ...EVERYTHING });
+  /** Pieces marked for comparing, in the order they were marked. */
+  const marked = ref<string[]>([]);
+  const views = ref<SavedView[]>([]);
+
+  function narrow(changes: Partial<PieceFilter>): void {
+    filter.value = { ...filter.value, page: 1, ...changes };
+  }
+
+  function clear(): void {
+    filter.value = { ...EVERYTHING };
+  }
+
+  function mark(id: string, on: boolean): void {
+    marked.value = on
+      ? [...marked.value.filter((each) => each !== id), id]
+      : marked.value.filter((each) => each !== id);
+  }
+
+  async function loadViews(): Promise<void> {
+    views.value = (await call(api.results.views)).items;
+  }
+
+  async function saveView(name: string): Promise<void> {
+    const { page, pageSize, ...kept } = filter.value;
+    void [page, pageSize];
+    await call(api.results.saveView, { body: { id: crypto.randomUUID(), name, filter: kept } });
+    await loadViews();
+  }
+
+  async function removeView({ id, version }: SavedView): Promise<SavedView> {
+    const removed = await call(api.results.removeView, { params: { id }, query: { version } });
+    await loadViews();
+    return removed;
+  }
+
+  async function restoreView({ id, version }: SavedView): Promise<void> {
+    await call(api.results.restoreView, { params: { id }, body: { version } });
+    await loadViews();
+  }
 
   async function load(): Promise<void> {
     const page = await call(api.pieces.list, { query: filter.value });
@@ -59,5 +98,24 @@ export const usePieces = defineStore('pieces', () => {
     return result;
   }
 
-  return { items, total, filter, load, newest, start, remove, restore, importDocument };
+  return {
+    marked,
+    mark,
+    views,
+    loadViews,
+    saveView,
+    removeView,
+    restoreView,
+    narrow,
+    clear,
+    items,
+    total,
+    filter,
+    load,
+    newest,
+    start,
+    remove,
+    restore,
+    importDocument,
+  };
 });

@@ -26,9 +26,11 @@ export const useRecipes = defineStore('recipes', () => {
     if (!loaded.value) await load();
   }
 
-  async function add(input: RecipeInput): Promise<void> {
-    await call(api.recipes.create, { body: { id: crypto.randomUUID(), ...input } });
+  /** Gives the id of the new recipe. */
+  async function add(input: RecipeInput): Promise<string> {
+    const { id } = await call(api.recipes.create, { body: { id: crypto.randomUUID(), ...input } });
     await load();
+    return id;
   }
 
   async function change({ id, version }: OwnRecipe, input: RecipeInput): Promise<void> {

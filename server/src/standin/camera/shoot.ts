@@ -120,9 +120,12 @@ function project3(
   const planes: Planes = [0, 1, 2].map(() => new Float32Array(widthPx * heightPx)) as Planes;
   const color = [0, 0, 0];
   const LOOKS = [-0.25, 0.25];
+  /** The wood's grain, the same for all looks of a pixel. */
+  let grain = 0;
   for (let row = 0; row < heightPx; row += 1) {
     for (let column = 0; column < widthPx; column += 1) {
       color.fill(0);
+      grain = 0;
       for (const down of LOOKS) {
         for (const right of LOOKS) look(column + 0.5 + right, row + 0.5 + down);
       }
@@ -144,8 +147,10 @@ function project3(
       return;
     }
     const card = inside(GRAY_PATCH, x, y) ? GRAY : inside(WHITE_PATCH, x, y) ? WHITE : undefined;
-    const grain = card ? 1 : 0.86 + 0.28 * wood(x / 9, y / 30);
-    for (let channel = 0; channel < 3; channel += 1) color[channel]! += (card ?? TABLE)[channel]! * grain;
+    if (!card && grain === 0) grain = 0.86 + 0.28 * wood(x / 9, y / 30);
+    for (let channel = 0; channel < 3; channel += 1) {
+      color[channel]! += card ? card[channel]! : TABLE[channel]! * grain;
+    }
   }
 }
 

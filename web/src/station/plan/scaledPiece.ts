@@ -6,14 +6,17 @@ import type { Cup } from '../../store/piece.ts';
 /**
  * Gives a new piece a scaled plan. Its cups are planned again from the recipes and paints of the old one; a
  * cup whose recipe is not known by now is left out of the plan with its layers.
+ *
+ * @param recipeIds other recipes for cups that shall not be made by their own
  */
 export async function scaledPiece(
   pieceId: string,
   plan: Plan,
   cups: readonly Cup[],
   planned: readonly PlannedCup[],
+  recipeIds: ReadonlyMap<string, string> = new Map(),
 ): Promise<void> {
-  const known: PlannedCup[] = [...cups.map(asPlanned), ...planned];
+  const known: PlannedCup[] = [...cups.map((cup) => asPlanned(cup, recipeIds.get(cup.mix.id))), ...planned];
   const fresh = new Map(known.map((cup) => [cup.id, crypto.randomUUID() as string]));
   const layers = (list: readonly PlanLayer[]) =>
     list.flatMap((layer) => {
@@ -33,14 +36,14 @@ export async function scaledPiece(
   await call(api.plans.put, { params: { pieceId }, body: body as never });
 }
 
-function asPlanned({ mix }: Cup): PlannedCup {
+function asPlanned({ mix }: Cup, recipeId: string | undefined): PlannedCup {
   const paint = mix.ingredients.find((each) => each.role === 'paint' || each.role === 'powder');
   return {
     id: mix.id,
     name: mix.name,
     role: mix.role,
-    recipeId: mix.recipe.id,
-    variant: mix.recipe.variant,
+    recipeId: recipeId ?? mix.recipe.id,
+    variant: recipeId ? null : mix.recipe.variant,
     paintId: paint?.material.materialId ?? null,
   };
 }

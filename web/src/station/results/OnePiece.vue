@@ -11,6 +11,7 @@ import JudgePanel from './JudgePanel.vue';
 import PhotoPanel from './PhotoPanel.vue';
 import FaultList from './FaultList.vue';
 import MeasuredNumbers from './MeasuredNumbers.vue';
+import PourAgain from './PourAgain.vue';
 import PourRecord from './PourRecord.vue';
 
 defineProps<{ pieceId: string }>();
@@ -19,6 +20,7 @@ const store = usePiece();
 const pieces = usePieces();
 const router = useRouter();
 const renaming = ref(false);
+const again = ref(false);
 const placing = ref(false);
 const chosenPin = ref<string | null>(null);
 const faultList = useTemplateRef<InstanceType<typeof FaultList>>('faultList');
@@ -81,6 +83,7 @@ async function remove(): Promise<void> {
           {{ pouredAt ? `poured ${dateWords(pouredAt)}` : `started ${dateWords(store.piece.createdAt)}` }}
         </p>
         <div class="actions">
+          <Button v-if="store.layers.length > 0" size="small" @click="again = true">Again</Button>
           <Button v-if="!renaming" type="link" size="small" @click="startRename">Rename</Button>
           <Button
             type="link"
@@ -99,6 +102,7 @@ async function remove(): Promise<void> {
       <FaultList ref="faultList" v-model:placing="placing" v-model:chosen="chosenPin" />
       <PourRecord />
     </div>
+    <PourAgain v-if="again" @close="again = false" />
   </main>
 </template>
 

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { RATED, type PieceSummary } from '@icy-ribbon/contract';
 import { airTool } from '@icy-ribbon/core/air';
+import { Checkbox } from 'ant-design-vue';
 import { computed } from 'vue';
+import { usePieces } from '../../store/pieces.ts';
 import { useUnits } from '../../store/units.ts';
 import { dateWords, TECHNIQUE_LABELS } from '../words.ts';
 import DegreeMark from './DegreeMark.vue';
 import MixStrip from './MixStrip.vue';
 
 const props = defineProps<{ piece: PieceSummary }>();
+const pieces = usePieces();
 const units = useUnits();
 
 /** Passes with the same tool, distance and slant, counted together. */
@@ -27,6 +30,13 @@ const air = computed(() => {
 
 <template>
   <tr>
+    <td class="mark">
+      <Checkbox
+        :checked="pieces.marked.includes(piece.id)"
+        :aria-label="`Compare ${piece.name}`"
+        @change="pieces.mark(piece.id, $event.target.checked)"
+      />
+    </td>
     <td class="piece">
       <RouterLink :to="`/results/${piece.id}`">
         <img v-if="piece.photoId" :src="`/api/photos/${piece.photoId}/thumbnail`" alt="" loading="lazy" />
@@ -34,7 +44,10 @@ const air = computed(() => {
         <span>
           <span class="name">{{ piece.name }}</span>
           <span class="soft small">{{ TECHNIQUE_LABELS[piece.technique] }}, {{ piece.support.name }}</span>
-          <span class="soft small">{{ dateWords(piece.createdAt) }}</span>
+          <span class="soft small">
+            {{ dateWords(piece.createdAt)
+            }}<template v-if="piece.judgement?.rating">, rated {{ piece.judgement.rating }} of 5</template>
+          </span>
         </span>
       </RouterLink>
     </td>
@@ -62,6 +75,10 @@ td {
   padding: 8px 16px 8px 0;
   border-top: 1px solid var(--rule);
   vertical-align: middle;
+}
+
+.mark {
+  width: 36px;
 }
 
 .piece {

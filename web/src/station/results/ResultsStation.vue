@@ -1,13 +1,18 @@
 <script setup lang="ts">
 import { Button, Input } from 'ant-design-vue';
-import { useDebounceFn } from '@vueuse/core';
+import { useDebounceFn, useStorage } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { ApiProblem } from '../../api/problem.ts';
 import BareSelect from '../../field/BareSelect.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePieces } from '../../store/pieces.ts';
+import MadeDifference from './MadeDifference.vue';
+import ResultCharts from './ResultCharts.vue';
+import ResultFiles from './ResultFiles.vue';
+import ResultFilters from './ResultFilters.vue';
 import ResultRow from './ResultRow.vue';
+import ResultWall from './ResultWall.vue';
 
 const Pagination = defineAsyncComponent(() => import('ant-design-vue/es/pagination'));
 
@@ -20,22 +25,32 @@ const SORTS = [
   { value: 'newest', label: 'Newest first' },
   { value: 'oldest', label: 'Oldest first' },
   { value: 'name', label: 'By name' },
+  { value: 'rating', label: 'Best rated' },
   { value: 'cells', label: 'Most cells' },
   { value: 'lacing', label: 'Most lacing' },
   { value: 'petals', label: 'Best petals' },
   { value: 'mud', label: 'Least mud' },
 ];
-const TECHNIQUES = [
-  { value: '', label: 'All techniques' },
-  { value: 'dutch', label: 'Dutch pours' },
-  { value: 'bloom', label: 'Blooms' },
-  { value: 'swipe', label: 'Swipes' },
-];
+const TABS = [
+  { key: 'table', label: 'Table' },
+  { key: 'wall', label: 'Wall' },
+  { key: 'charts', label: 'Charts' },
+  { key: 'difference', label: 'What made the difference' },
+] as const;
+type Tab = (typeof TABS)[number]['key'];
+const tab = useStorage<Tab>('icy-ribbon.results-tab', 'table');
 
-const csvAddress = computed(() => {
-  const { technique, q, sort } = store.filter;
-  const search = new URLSearchParams({ sort, ...(technique && { technique }), ...(q && { q }) });
-  return `/api/pieces.csv?${search.toString()}`;
+const filtered = computed(() => {
+  const { page, pageSize, sort, ...rest } = store.filter;
+  void [page, pageSize, sort];
+  return Object.values(rest).some((value) => value !== undefined && value !== '');
+});
+/** The filter as an address, for files that hold the list as it is shown. */
+const search = computed(() => {
+  const { page, pageSize, ...rest } = store.filter;
+  void [page, pageSize];
+  const given = Object.entries(rest).filter(([, value]) => value !== undefined && value !== '');
+  return new URLSearchParams(given.map(([key, value]): [string, string] => [key, String(value)])).toString();
 });
 
 async function load(): Promise<void> {
@@ -48,8 +63,8 @@ async function load(): Promise<void> {
 }
 
 onMounted(load);
-watch(() => [store.filter.technique, store.filter.sort, store.filter.page], load);
-const search = useDebounceFn(load, 250);
+const loadSoon = useDebounceFn(load, 200);
+watch(() => store.filter, loadSoon, { deep: true });
 
 async function read(file: File | undefined): Promise<void> {
   if (!file) return;
@@ -90,23 +105,23 @@ function chosen(event: Event): void {
     <header>
       <h1>Results</h1>
       <Input
-        v-model:value="store.filter.q"
+        :value="store.filter.q ?? ''"
         class="search"
         allow-clear
-        placeholder="Search names and notes"
+        placeholder="Search names, notes, cups"
         aria-label="Search results"
-        @update:value="search"
+        @update:value="store.narrow({ q: $event })"
       />
+      <ResultFilters />
       <BareSelect
-        class="technique"
-        :value="store.filter.technique ?? ''"
-        :options="TECHNIQUES"
-        label="Technique"
-        @update:value="store.filter = { ...store.filter, page: 1, technique: ($event || undefined) as never }"
+        :value="store.filter.sort"
+        class="sort"
+        :options="SORTS"
+        label="Order"
+        @update:value="store.narrow({ sort: $event as never })"
       />
-      <BareSelect v-model:value="store.filter.sort" class="sort" :options="SORTS" label="Order" />
       <span class="spring"></span>
-      <Button type="link" :href="csvAddress" download>List as CSV</Button>
+      <ResultFiles :search="search" />
       <input
         ref="chooser"
         class="visually-hidden"
@@ -118,9 +133,35 @@ function chosen(event: Event): void {
       />
       <Button type="link" @click="chooser?.click()">Import a piece</Button>
     </header>
-    <table v-if="store.items.length > 0">
+    <nav class="tabs" aria-label="How the results are shown">
+      <button
+        v-for="each in TABS"
+        :key="each.key"
+        class="plain-button"
+        :aria-pressed="tab === each.key"
+        @click="tab = each.key"
+      >
+        {{ each.label }}
+      </button>
+      <span class="spring"></span>
+      <template v-if="store.marked.length > 0">
+        <Button size="small" type="text" @click="store.marked = []">Unmark all</Button>
+        <RouterLink
+          v-if="store.marked.length >= 2 && store.marked.length <= 4"
+          :to="{ name: 'compare', query: { ids: store.marked.join(',') } }"
+        >
+          Compare {{ store.marked.length }} pours
+        </RouterLink>
+        <span v-else class="soft">Mark two to four to compare</span>
+      </template>
+    </nav>
+    <ResultCharts v-if="tab === 'charts'" />
+    <MadeDifference v-else-if="tab === 'difference'" />
+    <ResultWall v-else-if="tab === 'wall' && store.items.length > 0" :pieces="store.items" />
+    <table v-else-if="store.items.length > 0">
       <thead>
         <tr>
+          <th scope="col"><span class="visually-hidden">Compare</span></th>
           <th scope="col">Piece</th>
           <th scope="col">Mixes, thick to thin</th>
           <th scope="col">Air</th>
@@ -133,13 +174,13 @@ function chosen(event: Event): void {
     </table>
     <p v-else-if="loaded" class="soft none">
       {{
-        store.filter.q || store.filter.technique
-          ? 'No piece matches. Change the search or the technique.'
+        filtered
+          ? 'No piece matches. Change the search or the filter.'
           : 'No pieces yet. Start one at Today, or import one.'
       }}
     </p>
     <Pagination
-      v-if="store.total > store.filter.pageSize"
+      v-if="(tab === 'table' || tab === 'wall') && store.total > store.filter.pageSize"
       v-model:current="store.filter.page"
       :total="store.total"
       :page-size="store.filter.pageSize"
@@ -168,11 +209,24 @@ header {
 }
 
 .search {
-  width: 230px;
+  width: 200px;
 }
 
-.technique {
-  width: 160px;
+.tabs {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+  margin-top: 6px;
+  border-bottom: 1px solid var(--rule);
+}
+
+.tabs button {
+  min-height: 40px;
+}
+
+.tabs button[aria-pressed='true'] {
+  font-weight: 600;
+  box-shadow: inset 0 -3px 0 var(--brass);
 }
 
 .sort {
