@@ -11,10 +11,13 @@ module.exports = {
   testMatch: ['**/*.test.ts'],
   transform: {
     '^.+\\.ts$': [
-      '@swc/jest',
+      '<rootDir>/test/fastGlobals.cjs',
       { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
     ],
-    '^.+\\.m?js$': ['@swc/jest', { jsc: { target: 'es2022' }, module: { type: 'commonjs' } }],
+    '^.+\\.m?js$': [
+      '<rootDir>/test/fastGlobals.cjs',
+      { jsc: { target: 'es2022' }, module: { type: 'commonjs' } },
+    ],
   },
   transformIgnorePatterns: ['/node_modules/(?!(culori|pinia|nostics|@vueuse|@vue/devtools[^/]*)/)'],
   moduleNameMapper: {

@@ -21,6 +21,7 @@ import { createMix } from '../mix/mix.queries.ts';
 import { createPiece, listPieces } from '../piece/piece.queries.ts';
 import { toCsv } from '../piece/csv.ts';
 import { paintScene } from '../standin/camera/paint.ts';
+import { freshPhoto, measureKnown, missesOf } from '../photo/acceptance.ts';
 import { measure, table } from './measure.ts';
 import { freshLayers, workOut } from './plan.ts';
 import { cups, freshStack, readings, setCups } from './studio.ts';
@@ -129,6 +130,7 @@ try {
     await measure('a picture painted, half a megapixel', () => paintScene(scene, 2)),
   ];
   process.stdout.write(`${table(rows)}\n`);
+  process.stdout.write(await acceptanceTable());
   for (const manner of ['advised', 'fixed 5 %'] as const) {
     const { meanAdditions, overshotShare, rmsOffLn } = thinMany(manner, ARTISTS, seededRandom(11));
     process.stdout.write(
@@ -138,4 +140,31 @@ try {
 } finally {
   await db.destroy();
   rmSync(folder, { recursive: true, force: true });
+}
+
+/** How far measuring lies from the truth on photos of our own that no threshold was set by. */
+async function acceptanceTable(): Promise<string> {
+  const set = [
+    [401, 6, {}],
+    [402, 6, {}],
+    [403, 6, {}],
+    [404, 12, {}],
+    [405, 12, {}],
+    [406, 2, {}],
+    [407, 2, {}],
+    [408, 6, { blurPx: 1.5 }],
+    [409, 6, { light: 0.4 }],
+  ] as const;
+  const lines = ['Photos of our own: seed, megapixels, then how far off'];
+  for (const [seed, megapixels, changes] of set) {
+    const { photo, known } = await freshPhoto(seed, megapixels, { glare: 1, light: 0.12, ...changes });
+    const start = performance.now();
+    const misses = missesOf(measureKnown(photo, known), known);
+    const words = Object.entries(misses).map(([name, value]) => `${name} ${value.toFixed(2)}`);
+    const seconds = (performance.now() - start) / 1000;
+    lines.push(
+      `${seed} ${megapixels} ${JSON.stringify(changes)} ${seconds.toFixed(1)} s: ${words.join(', ')}`,
+    );
+  }
+  return `${lines.join('\n')}\n`;
 }

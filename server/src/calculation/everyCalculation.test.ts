@@ -31,7 +31,10 @@ it.each(all.map((each) => [each.name, each] as const))(
     expect(exitCode).toBe(0);
     expect(calculation.output.safeParse(document).success).toBe(true);
     expect(JSON.stringify(document)).not.toMatch(/null(?!able)/);
-    expect(runBench(['schema', name], () => '')).toMatchObject({ exitCode: 0, document: { title: name } });
+    expect(await runBench(['schema', name], () => '')).toMatchObject({
+      exitCode: 0,
+      document: { title: name },
+    });
   },
 );
 
@@ -81,8 +84,8 @@ it.each([
   ],
   ['spread', { volumeMl: 50, viscosityPaS: 3, densityKgM3: 1150, seconds: 60 }, 'radiusMm', 88.7, 1],
   ['color-difference', { a: [50, 2.6772, -79.7751], b: [50, 0, -82.7485] }, 'de2000', 2.0425, 4],
-] as const)('%s of its reference gives %s', (name, input, key, value, digits) => {
-  const { document } = run(name, input);
+] as const)('%s of its reference gives %s', async (name, input, key, value, digits) => {
+  const { document } = await run(name, input);
   expect((document as Record<string, number>)[key]).toBeCloseTo(value, digits);
 });
 

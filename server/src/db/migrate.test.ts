@@ -9,6 +9,7 @@ import { first } from './migrations/0001-first.ts';
 import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
 import { readings } from './migrations/0003-readings.ts';
 import { plan } from './migrations/0004-plan.ts';
+import { results } from './migrations/0005-results.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -21,7 +22,8 @@ const later = {
   '0002-recipes-and-stock': recipesAndStock,
   '0003-readings': readings,
   '0004-plan': plan,
-  '0005-later': {
+  '0005-results': results,
+  '0006-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),
   },
@@ -36,7 +38,9 @@ it('a new database is made in WAL mode with foreign keys on and no backup', asyn
   expect(await pragma('foreign_keys')).toBe(1);
   expect(await pragma('synchronous')).toBe(2);
   await expect(
-    sql`INSERT INTO photo VALUES ('a', 'no such piece', 1, 'wet', 'h', 1, 1, '', NULL)`.execute(db),
+    sql`INSERT INTO photo VALUES ('a', 'no such piece', 1, 'wet', 'h', 1, 1, '', NULL, NULL, NULL)`.execute(
+      db,
+    ),
   ).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });
   await db.destroy();
 });
@@ -62,7 +66,7 @@ it('a migration that fails leaves the database as it was and keeps the backup', 
   await (await openDatabase(folder, STAMP)).db.destroy();
   const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
   const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
-  const broken = { ...later, '0006-broken': { up: () => Promise.reject(new Error('no')) } };
+  const broken = { ...later, '0007-broken': { up: () => Promise.reject(new Error('no')) } };
   await expect(migrate(db, file, STAMP, broken)).rejects.toThrow('no');
   const names = file
     .prepare(`SELECT name FROM pragma_table_info('piece')`)

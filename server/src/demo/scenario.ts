@@ -242,7 +242,7 @@ const BLOOM_TRIALS: readonly Trial[] = [
   ['Small bloom 5', 90, ['plum', 'moss', 'foam'], 1.5, 1.6, 140, 25, 120, { faults: ['washed-out'] }],
   ['Small bloom 6', 79, ['ember', 'moss', 'foam'], 1.9, 1, 160, 25, 120],
   ['Small bloom 7', 73, ['ember', 'plum', 'foam'], 1.9, 0.6, 160, 25, 40, { faults: ['no-lacing'] }],
-  ['Small bloom 8', 61, ['plum', 'gilt', 'foam'], 1.3, 1.2, 80, 60, 90, { faults: ['dented'] }],
+  ['Small bloom 8', 61, ['plum', 'gilt', 'foam'], 1.3, 1.2, 55, 80, 90, { faults: ['dented'] }],
   ['Small bloom 9', 56, ['ember', 'gilt', 'foam'], 1.3, 1, 200, 20, 120],
   [
     'Small bloom 10',

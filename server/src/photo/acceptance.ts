@@ -115,9 +115,9 @@ export async function freshPhoto(
     netShare: 0.4 + 0.3 * random(),
     mud: 0.004 + 0.012 * random(),
   };
-  const painting = paintScene(scene, megapixels > 8 ? 16 : 12);
-  const { mud, ...shares } = truthOf(painting, MIN_CELL_MM).shares;
-  const { cells, lacing } = truthOf(painting, MIN_CELL_MM);
+  const painting = paintScene(scene, megapixels > 8 ? 16 : megapixels > 3 ? 12 : 9);
+  const { shares: all, cells, lacing } = truthOf(painting, MIN_CELL_MM);
+  const { mud, ...shares } = all;
   const shot = shoot(painting, { ...casualShot(seed, megapixels), ...changes });
   const jpeg = await sharp(shot.pixels, {
     raw: { width: shot.widthPx, height: shot.heightPx, channels: 3 },

@@ -95,6 +95,7 @@ it('the newest photo stands for the piece', () => {
     hash: 'a'.repeat(64),
     widthPx: 10,
     heightPx: 10,
+    measurement: null,
     createdAt: AT,
     deletedAt: null,
   });

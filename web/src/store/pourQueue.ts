@@ -31,6 +31,27 @@ export function checkedEvent(event: unknown): PourEvent {
   });
 }
 
+/** What is used of the browser's storage. */
+export type KeyStore = Pick<Storage, 'length' | 'key' | 'getItem' | 'setItem' | 'removeItem'>;
+
+/** The browser's storage; where it is locked, the page's own memory, which at least outlives a broken line. */
+function browserStorage(): KeyStore {
+  return typeof localStorage === 'undefined' ? memoryStorage() : localStorage;
+}
+
+export function memoryStorage(): KeyStore {
+  const kept = new Map<string, string>();
+  return {
+    get length() {
+      return kept.size;
+    },
+    key: (index) => [...kept.keys()][index] ?? null,
+    getItem: (key) => kept.get(key) ?? null,
+    setItem: (key, value) => void kept.set(key, value),
+    removeItem: (key) => void kept.delete(key),
+  };
+}
+
 /**
  * Events of a pour on their way to the server. Each is written to the browser's storage before anything else,
  * under a key of its own, so that a closed tab, a dead battery or a second tab loses none; it is taken out when the
@@ -44,7 +65,7 @@ export function usePourQueue(
   pieceId: Readonly<Ref<string | null>>,
   arrived: (events: PourEvent[]) => void,
   elsewhere: () => void = () => {},
-  storage: Storage = localStorage,
+  storage: KeyStore = browserStorage(),
 ) {
   const kept = shallowRef<readonly (Kept & { pieceId: string; key: string })[]>([]);
   let sending = false;

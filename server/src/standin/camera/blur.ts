@@ -6,16 +6,18 @@ export function blurred(plane: Float32Array, width: number, height: number, spre
     Math.exp(-(((index - reach) / spread) ** 2) / 2),
   );
   const sum = weights.reduce((total, weight) => total + weight, 0);
-  const kernel = weights.map((weight) => weight / sum);
+  const kernel = Float64Array.from(weights, (weight) => weight / sum);
   const across = new Float32Array(plane.length);
   for (let y = 0; y < height; y += 1) {
+    const row = y * width;
     for (let x = 0; x < width; x += 1) {
+      const inside = x >= reach && x < width - reach;
       let value = 0;
       for (let step = -reach; step <= reach; step += 1) {
-        const column = Math.min(width - 1, Math.max(0, x + step));
-        value += kernel[step + reach]! * plane[y * width + column]!;
+        const column = inside ? x + step : Math.min(width - 1, Math.max(0, x + step));
+        value += kernel[step + reach]! * plane[row + column]!;
       }
-      across[y * width + x] = value;
+      across[row + x] = value;
     }
   }
   const out = new Float32Array(plane.length);

@@ -210,6 +210,10 @@ function addGlare(
   }
 }
 
+const SHOWN_STEPS = 8192;
+/** What a screen would show of linear light, 0 to 1. */
+const SHOWN = Float32Array.from({ length: SHOWN_STEPS + 1 }, (_, step) => byteOf(step / SHOWN_STEPS) / 255);
+
 /** Noise, contrast and sharpening, as a camera does them, down to bytes. */
 function develop(
   planes: readonly Float32Array[],
@@ -221,7 +225,7 @@ function develop(
   const shown = planes.map((plane) => {
     const out = new Float32Array(plane.length);
     for (let pixel = 0; pixel < out.length; pixel += 1) {
-      const value = byteOf(plane[pixel]!) / 255;
+      const value = SHOWN[Math.min(SHOWN_STEPS, Math.round(plane[pixel]! * SHOWN_STEPS))]!;
       const curved = value + shot.tone * value * (1 - value) * (2 * value - 1);
       out[pixel] = 255 * curved + shot.noise * quickNormal(random);
     }

@@ -209,9 +209,9 @@ useShortcuts('Event', [
             <Select
               id="added-cup"
               :value="mixId ?? undefined"
-              @update:value="mixId = ($event as string | undefined) ?? null"
               :options="cupOptions"
               style="min-width: 180px"
+              @update:value="mixId = ($event as string | undefined) ?? null"
             />
           </FieldRow>
           <QuantityField

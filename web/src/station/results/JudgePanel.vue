@@ -98,20 +98,20 @@ async function keep(): Promise<void> {
         <Select
           id="verdict"
           :value="draft.verdict ?? undefined"
-          @update:value="draft.verdict = ($event as Verdict | undefined) ?? null"
           allow-clear
           :options="VERDICT_OPTIONS"
           placeholder="not yet"
+          @update:value="draft.verdict = ($event as Verdict | undefined) ?? null"
         />
       </FieldRow>
       <FieldRow label="It hangs" for="hangs">
         <Select
           id="hangs"
           :value="draft.hangingDeg ?? undefined"
-          @update:value="draft.hangingDeg = ($event as Judgement['hangingDeg'] | undefined) ?? null"
           allow-clear
           :options="HANGS"
           placeholder="not yet"
+          @update:value="draft.hangingDeg = ($event as Judgement['hangingDeg'] | undefined) ?? null"
         />
       </FieldRow>
     </div>

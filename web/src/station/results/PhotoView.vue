@@ -50,10 +50,27 @@ const emit = defineEmits<{
 
 const box = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(box);
-const scale = computed(() =>
-  Math.min(width.value / props.photo.widthPx || 1, height.value / props.photo.heightPx || 1),
-);
 const corners = computed(() => (props.photo.measurement?.corners ?? null) as unknown as Corners | null);
+/** The part of the photo that is shown: the support and a little table, or all of it without corners. */
+const MARGIN = 0.05;
+const view = computed(() => {
+  const { widthPx, heightPx } = props.photo;
+  if (!corners.value) return { x: 0, y: 0, width: widthPx, height: heightPx };
+  const xs = corners.value.map(([x]) => x);
+  const ys = corners.value.map(([, y]) => y);
+  const edge = MARGIN * (Math.max(...xs) - Math.min(...xs));
+  const x = Math.max(0, Math.min(...xs) - edge);
+  const y = Math.max(0, Math.min(...ys) - edge);
+  return {
+    x,
+    y,
+    width: Math.min(widthPx, Math.max(...xs) + edge) - x,
+    height: Math.min(heightPx, Math.max(...ys) + edge) - y,
+  };
+});
+const scale = computed(() =>
+  Math.min(width.value / view.value.width || 1, height.value / view.value.height || 1),
+);
 const map = computed(
   () => corners.value && faceMap(corners.value, props.support.widthMm, props.support.heightMm),
 );
@@ -103,8 +120,8 @@ const pinPlace = (at: { x: number; y: number }): readonly [number, number] =>
 /** The place of the face under the pointer, in millimeters; without corners, as a share of the photo. */
 function placeOf(event: MouseEvent): { x: number; y: number } {
   const frame = (event.currentTarget as Element).getBoundingClientRect();
-  const u = (event.clientX - frame.left) / scale.value;
-  const v = (event.clientY - frame.top) / scale.value;
+  const u = (event.clientX - frame.left) / scale.value + view.value.x;
+  const v = (event.clientY - frame.top) / scale.value + view.value.y;
   const { widthMm, heightMm } = props.support;
   if (!back.value)
     return { x: (u / props.photo.widthPx) * widthMm, y: (v / props.photo.heightPx) * heightMm };
@@ -131,31 +148,41 @@ function clicked(event: MouseEvent): void {
     <div
       class="frame"
       :class="{ placing }"
-      :style="{ width: `${photo.widthPx * scale}px`, height: `${photo.heightPx * scale}px` }"
+      :style="{ width: `${view.width * scale}px`, height: `${view.height * scale}px` }"
       @pointermove="moved"
       @pointerleave="emit('hover', null)"
       @click="clicked"
     >
-      <img :src="`/api/photos/${photo.id}/image`" :alt="alt" draggable="false" />
-      <div ref="holder" class="masks" aria-hidden="true"></div>
-      <svg :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`" aria-hidden="true">
-        <g v-for="group in outlines" :key="group.color">
-          <path :d="group.path" class="dark" />
-          <path :d="group.path" class="line" :stroke="group.color" />
-        </g>
-      </svg>
-      <button
-        v-for="(pin, index) in pins"
-        :key="pin.id"
-        class="pin"
-        :class="{ chosen: pin.id === chosenPin }"
-        :style="{ left: `${pinPlace(pin.at)[0] * scale}px`, top: `${pinPlace(pin.at)[1] * scale}px` }"
-        :aria-label="`Fault ${index + 1}: ${pin.label}`"
-        :title="pin.label"
-        @click.stop="emit('pin', pin.id)"
+      <div
+        class="whole"
+        :style="{
+          width: `${photo.widthPx * scale}px`,
+          height: `${photo.heightPx * scale}px`,
+          left: `${-view.x * scale}px`,
+          top: `${-view.y * scale}px`,
+        }"
       >
-        {{ index + 1 }}
-      </button>
+        <img :src="`/api/photos/${photo.id}/image`" :alt="alt" draggable="false" />
+        <div ref="holder" class="masks" aria-hidden="true"></div>
+        <svg :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`" aria-hidden="true">
+          <g v-for="group in outlines" :key="group.color">
+            <path :d="group.path" class="dark" />
+            <path :d="group.path" class="line" :stroke="group.color" />
+          </g>
+        </svg>
+        <button
+          v-for="(pin, index) in pins"
+          :key="pin.id"
+          class="pin"
+          :class="{ chosen: pin.id === chosenPin }"
+          :style="{ left: `${pinPlace(pin.at)[0] * scale}px`, top: `${pinPlace(pin.at)[1] * scale}px` }"
+          :aria-label="`Fault ${index + 1}: ${pin.label}`"
+          :title="pin.label"
+          @click.stop="emit('pin', pin.id)"
+        >
+          <span>{{ index + 1 }}</span>
+        </button>
+      </div>
     </div>
   </div>
 </template>
@@ -173,6 +200,15 @@ function clicked(event: MouseEvent): void {
 .frame {
   position: relative;
   overflow: hidden;
+}
+
+.whole {
+  position: absolute;
+}
+
+.pin span {
+  display: block;
+  transform: rotate(45deg);
 }
 
 .placing {

@@ -61,11 +61,14 @@ const words = computed(() => {
   if (!trend.value) {
     return `${points.value.length} pours have both numbers. A line needs six that differ.`;
   }
-  const { n, slope, slopeLow, slopeHigh, isSure } = trend.value;
+  const { n, slope, slopeLow, slopeHigh, isSure, at } = trend.value;
+  const xs = points.value.map(({ x }) => x);
+  const [low, high] = [Math.min(...xs), Math.max(...xs)];
   const digits = (value: number) => Number(value.toPrecision(2));
+  const per = `${digits(slopeLow)} to ${digits(slopeHigh)} for each 1 along the bottom, nine times in ten`;
   return isSure
-    ? `${effect.value.label} goes ${slope > 0 ? 'up' : 'down'}: ${digits(slope)} for each 1 of ${title(cause.value)} (${digits(slopeLow)} to ${digits(slopeHigh)} in nine of ten cases, ${n} pours).`
-    : `${n} pours do not tell whether it goes up or down (${digits(slopeLow)} to ${digits(slopeHigh)} for each 1 of ${title(cause.value)}).`;
+    ? `${effect.value.label} goes ${slope > 0 ? 'up' : 'down'} with it: from ${digits(at(low).y)} to ${digits(at(high).y)} over what you tried (${n} pours; ${per}).`
+    : `${n} pours do not tell whether it goes up or down (${per}).`;
 });
 
 const groupOf = (pour: PourNumbers) =>

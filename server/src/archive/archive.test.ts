@@ -1,0 +1,136 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Archive, Photo, Piece } from '@icy-ribbon/contract';
+import { openStudio, planCup, startPiece, weighInFully, type Studio } from '../testing/studio.ts';
+import { unzip } from './unzip.ts';
+
+let studio: Studio;
+let other: Studio;
+const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-zip-'));
+beforeEach(async () => {
+  [studio, other] = [await openStudio(), await openStudio()];
+});
+afterEach(async () => {
+  await studio.close();
+  await other.close();
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+const binary = (response: NodeJS.ReadableStream, done: (error: Error | null, body: Buffer) => void) => {
+  const parts: Buffer[] = [];
+  response.on('data', (part: Buffer) => parts.push(part));
+  response.on('end', () => done(null, Buffer.concat(parts)));
+};
+const exported = async (from: Studio): Promise<Buffer> =>
+  (
+    await from.http
+      .get('/api/archive.zip')
+      .buffer(true)
+      .parse(binary as never)
+      .expect(200)
+  ).body as Buffer;
+
+async function contents(zip: Buffer): Promise<Archive> {
+  const path = join(folder, `${Math.random()}.zip`);
+  writeFileSync(path, zip);
+  const found = await unzip(path);
+  found.close();
+  return found.json as Archive;
+}
+
+/** A piece with cups, a pour, a photo from the camera, and a judgement with a fault. */
+async function fullPiece(): Promise<Piece> {
+  const piece = await startPiece(studio);
+  const cups = [];
+  for (const [paint, role] of [
+    ['White', 'base'],
+    ['Deep blue', 'color'],
+    ['Copper', 'color'],
+  ] as const) {
+    cups.push(await weighInFully(studio, await planCup(studio, piece, paint, 40_000, role)));
+  }
+  for (const [index, cup] of cups.entries()) {
+    await studio.http
+      .post(`/api/pieces/${piece.id}/events`)
+      .send({
+        id: `00000000-0000-4000-8000-00000000000${index}`,
+        at: '2026-03-01T10:00:00Z',
+        kind: 'layer',
+        data: { mixId: cup.id, mg: 10_000 },
+      })
+      .expect(201);
+  }
+  await studio.http
+    .post(`/api/pieces/${piece.id}/camera`)
+    .send({ state: 'wet', megapixels: 0.3 })
+    .expect(201);
+  await studio.http
+    .put(`/api/pieces/${piece.id}/judgement`)
+    .send({
+      version: 0,
+      rating: 4,
+      verdict: 'keep',
+      hangingDeg: 90,
+      faults: [{ id: '00000000-0000-4000-8000-000000000009', kind: 'mud', at: { x: 0.5, y: 0.2 }, note: '' }],
+      cells: 2,
+      lacing: null,
+      petals: null,
+      mud: null,
+      cellSizeMm: null,
+      tryNext: 'less water',
+      note: '',
+    })
+    .expect(200);
+  await studio.http
+    .post('/api/views')
+    .send({ name: 'Good ones', filter: { ratingFrom: 4 } })
+    .expect(201);
+  return piece;
+}
+
+it('everything goes out and into an empty studio, and out again equal', async () => {
+  await fullPiece();
+  const zip = await exported(studio);
+  const { body } = await other.http.post('/api/archive').attach('archive', zip, 'studio.zip').expect(201);
+  expect(body.pieces).toEqual({ added: 1, kept: 0 });
+  expect(await contents(await exported(other))).toEqual(await contents(zip));
+  const [photo] = (await contents(zip)).pieces[0]!.photos as [Photo];
+  await other.http.get(`/api/photos/${photo.id}/image`).expect(200);
+});
+
+it('coming in twice changes nothing', async () => {
+  await fullPiece();
+  const zip = await exported(studio);
+  const { body } = await studio.http.post('/api/archive').attach('archive', zip, 'studio.zip').expect(201);
+  expect(body.pieces).toEqual({ added: 0, kept: 1 });
+  expect(await contents(await exported(studio))).toEqual(await contents(zip));
+});
+
+it.each([
+  ['no zip at all', Buffer.from('hello'), /no zip/],
+  ['an empty zip', Buffer.from('504b0506000000000000000000000000000000000000', 'hex'), /no studio/],
+])('%s is refused with what to do', async (_what, file, words) => {
+  const answer = await other.http.post('/api/archive').attach('archive', file, 'studio.zip').expect(422);
+  expect(answer.body.detail).toMatch(words);
+});
+
+it('a zip that was cut short brings nothing in', async () => {
+  await fullPiece();
+  const zip = await exported(studio);
+  await other.http
+    .post('/api/archive')
+    .attach('archive', zip.subarray(0, zip.length - 400), 'studio.zip')
+    .expect(422);
+  expect((await other.http.get('/api/pieces').expect(200)).body.total).toBe(0);
+});
+
+it('mixes and passes come as CSV, with units in the column names', async () => {
+  await fullPiece();
+  const { text } = await studio.http.get('/api/mixes.csv').expect(200);
+  expect(text.split('\r\n')[0]).toMatch(
+    /^piece,piece_id,cup,role,color,phase,viscosity_pa_s,stage,mixed_g,laid_g/,
+  );
+  expect(text.split('\r\n')).toHaveLength(4);
+  await studio.http.get('/api/passes.csv').expect(200);
+});
