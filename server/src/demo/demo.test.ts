@@ -9,7 +9,7 @@ let pieces: PieceSummary[];
 beforeAll(async () => {
   studio = await openStudio();
   const files = photoFiles(studio.folder);
-  const options = { wanted: true, now: new Date(), say: () => undefined, megapixels: 0.35 };
+  const options = { wanted: true, now: new Date(), say: () => undefined, megapixels: 0.25 };
   await fillDemo(studio.db, files, options);
   await fillDemo(studio.db, files, options);
   pieces = (await studio.http.get('/api/pieces').query({ pageSize: 100 }).expect(200)).body
