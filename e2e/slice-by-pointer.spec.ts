@@ -91,8 +91,9 @@ test('one piece from a new support to a recorded result, out and in again, by po
     await expect(row).toContainText('White, Deep blue, Sea green, Copper, Warm red');
     await expect(row).toContainText('Mouth, 12 cm, 30°');
     await expect(row).toContainText('cells 2.4 mm');
+    await page.getByRole('button', { name: 'Files' }).click();
     const csv = page.waitForEvent('download');
-    await page.getByRole('link', { name: 'List as CSV' }).click();
+    await page.getByRole('link', { name: 'This list as CSV' }).click();
     const text = await readFile(await (await csv).path(), 'utf8');
     expect(text).toContain('Low tide,dutch,judged');
     await row.getByRole('link').click();

@@ -16,25 +16,13 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
   await picture('today', '/today');
   await picture('shelf', '/shelf');
   await picture('mix', `/mix/${idOf('Ember seam')}`);
-  await picture('mix-table', `/mix/${idOf('Ember seam')}`, () => page.keyboard.press('v'));
-  await page.keyboard.press('v');
   await picture('at-the-scale', `/mix/${idOf('Ember seam')}`, async () => {
     await page.keyboard.press('w');
     await page.getByText('0.00 g', { exact: true }).waitFor();
     await page.keyboard.press('p');
     await page.waitForTimeout(500);
   });
-  await picture('over-poured', `/mix/${idOf('Ember seam')}`, async () => {
-    await page.keyboard.press('w');
-    await page.getByLabel('Or type what your scale shows').fill('8');
-    await page.keyboard.press('Enter');
-    await page.getByText('too much').waitFor();
-  });
   await picture('cups', '/cups');
-  await picture('match-a-color', '/shelf', async () => {
-    await page.getByText('Match a color').click();
-    await page.waitForTimeout(1500);
-  });
   await picture('thickness', `/thickness/${idOf('Rain shutter')}`);
   const drift = await (await fetch(`${ADDRESS}/api/pieces/${idOf('Lichen drift')}`)).json();
   await picture('one-cup', `/thickness/${drift.id}/cup/${drift.mixes[2].id}`, async () => {
@@ -56,9 +44,28 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     await page.getByText('Every order was looked at').waitFor();
   });
   await picture('run-sheet', `/plan/${idOf('Door panel')}/sheet`);
-  await picture('pour', `/pour/${idOf('Lichen drift')}`);
+  await picture('pour', `/pour/${idOf('Door panel')}`);
   await picture('results', '/results');
-  await picture('one-piece', `/results/${idOf('Slate fan')}`);
+  await picture(
+    'compare',
+    `/compare?ids=${idOf('Small bloom 2')},${idOf('Small bloom 12')},${idOf('Small bloom 8')}`,
+  );
+  await picture('charts', '/results', async () => {
+    await page.getByRole('button', { name: 'Charts' }).click();
+    await page.waitForTimeout(2000);
+  });
+  await picture('one-piece', `/results/${idOf('Small bloom 8')}`, async () => {
+    await page.getByRole('checkbox', { name: 'cells' }).check();
+    await page
+      .getByRole('button', { name: /Middle dented/ })
+      .last()
+      .click();
+    await page.waitForTimeout(600);
+  });
+  await picture('measure', `/results/${idOf('Small bloom 12')}`, async () => {
+    await page.getByRole('button', { name: 'Measure again' }).click();
+    await page.waitForTimeout(1500);
+  });
   await page.emulateMedia({ colorScheme: 'dark' });
   await picture('one-piece-dark', `/results/${idOf('Brass moth')}`);
 });
