@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Mix } from '@icy-ribbon/contract';
+import type { Mix, PourEvent, PourEventKind } from '@icy-ribbon/contract';
 import { airTool, bearingName } from '@icy-ribbon/core/air';
 import { colorShift, shiftWords } from '@icy-ribbon/core/color';
 import { stageOf } from '@icy-ribbon/core/thickness';
@@ -8,7 +8,8 @@ import { sayProblem } from '../../notice/notices.ts';
 import ComputedFrom from '../../field/ComputedFrom.vue';
 import { usePiece } from '../../store/piece.ts';
 import { useUnits } from '../../store/units.ts';
-import { partsWords } from '../words.ts';
+import { eventWords, HIDDEN_KINDS } from '../pour/eventWords.ts';
+import { partsWords, timeWords } from '../words.ts';
 
 const store = usePiece();
 const units = useUnits();
@@ -40,6 +41,11 @@ const cups = computed(() =>
     };
   }),
 );
+
+const TOLD_ELSEWHERE: readonly PourEventKind[] = ['layer', 'pass', 'room', 'step', ...HIDDEN_KINDS];
+/** Torching, waits, spins, repairs and notes, in the order they were logged. */
+const beside = computed(() => store.events.filter((event) => !TOLD_ELSEWHERE.includes(event.kind)));
+const words = (event: PourEvent) => eventWords(event, () => '', units);
 </script>
 
 <template>
@@ -101,10 +107,22 @@ const cups = computed(() =>
         >, {{ store.room.data.humidityPercent }} % humidity</template
       >
     </p>
+    <ul v-if="beside.length > 0" class="beside" aria-label="What was done beside the air">
+      <li v-for="event in beside" :key="event.id">
+        <span class="soft">{{ timeWords(event.at) }}</span> {{ words(event).title }}
+        <span class="soft">{{ words(event).detail }}</span>
+      </li>
+    </ul>
   </section>
 </template>
 
 <style scoped>
+.beside {
+  margin: 6px 0 0;
+  padding: 0;
+  list-style: none;
+}
+
 .swatch {
   display: inline-block;
   width: 16px;
