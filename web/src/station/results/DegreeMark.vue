@@ -24,7 +24,7 @@ const STEPS = 4;
 <style scoped>
 .mark {
   display: grid;
-  grid-template-columns: 44px auto;
+  grid-template-columns: 44px 42px;
   align-items: center;
   font-size: 13px;
 }

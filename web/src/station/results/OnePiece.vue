@@ -21,6 +21,7 @@ const pieces = usePieces();
 const router = useRouter();
 const renaming = ref(false);
 const again = ref(false);
+const measuring = ref(false);
 const placing = ref(false);
 const chosenPin = ref<string | null>(null);
 const faultList = useTemplateRef<InstanceType<typeof FaultList>>('faultList');
@@ -63,15 +64,16 @@ async function remove(): Promise<void> {
 </script>
 
 <template>
-  <main v-if="store.piece" class="one">
+  <main v-if="store.piece" class="one" :class="{ measuring }">
     <PhotoPanel
       v-model:placing="placing"
+      v-model:measuring="measuring"
       v-model:chosen-pin="chosenPin"
       class="photos"
       @place="faultList?.pinAt($event)"
       @shown="show"
     />
-    <div class="recipe">
+    <div v-show="!measuring" class="recipe">
       <header>
         <form v-if="renaming" class="rename" @submit.prevent="rename">
           <Input v-model:value="name" aria-label="Name of the piece" />
@@ -111,6 +113,10 @@ async function remove(): Promise<void> {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 440px;
   height: 100%;
+}
+
+.measuring {
+  grid-template-columns: minmax(0, 1fr);
 }
 
 .photos {

@@ -18,6 +18,7 @@ import { inputOf, setupOf } from './photoInput.ts';
 
 /** The photos of a piece: one large with what was measured over it, the others small below. */
 const placing = defineModel<boolean>('placing', { default: false });
+const measuring = defineModel<boolean>('measuring', { default: false });
 const chosenPin = defineModel<string | null>('chosenPin', { default: null });
 const emit = defineEmits<{
   place: [at: { x: number; y: number }];
@@ -30,7 +31,6 @@ const chooser = ref<HTMLInputElement | null>(null);
 const chosenId = ref<string | null>(null);
 const state = ref<PhotoState>('wet');
 const busy = ref(false);
-const measuring = ref(false);
 const detail = ref<PhotoDetail | null>(null);
 const layers = ref<Layers>({ cells: false, net: false, mud: false, glare: false });
 const hovered = ref<DrawnCell | null>(null);

@@ -129,9 +129,8 @@ td {
 
 .marks {
   display: grid;
-  grid-template-columns: auto auto;
-  gap: 2px 16px;
-  width: max-content;
+  grid-template-columns: max-content max-content;
+  gap: 2px 12px;
 }
 
 .size {
