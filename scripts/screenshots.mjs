@@ -56,10 +56,8 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
   });
   await picture('one-piece', `/results/${idOf('Small bloom 8')}`, async () => {
     await page.getByRole('checkbox', { name: 'cells' }).check();
-    await page
-      .getByRole('button', { name: /Middle dented/ })
-      .last()
-      .click();
+    await page.getByRole('button', { name: /Middle dented.*Why/ }).click();
+    await page.getByRole('heading', { name: 'What went wrong' }).scrollIntoViewIfNeeded();
     await page.waitForTimeout(600);
   });
   await picture('measure', `/results/${idOf('Small bloom 12')}`, async () => {
