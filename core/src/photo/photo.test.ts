@@ -11,6 +11,8 @@ import { shapesOf } from './shape.ts';
 import { labelsWithoutEdges } from './edges.ts';
 import { findCorners, measurePhoto, type Corners, type PhotoPixels } from './index.ts';
 
+jest.setTimeout(90_000);
+
 const CORNERS: Corners = [
   [10, 20],
   [205, 12],

@@ -5,6 +5,8 @@ import type { Archive, Photo, Piece } from '@icy-ribbon/contract';
 import { openStudio, planCup, startPiece, weighInFully, type Studio } from '../testing/studio.ts';
 import { unzip } from './unzip.ts';
 
+jest.setTimeout(90_000);
+
 let studio: Studio;
 let other: Studio;
 const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-zip-'));

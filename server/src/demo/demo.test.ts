@@ -14,7 +14,7 @@ beforeAll(async () => {
   await fillDemo(studio.db, files, options);
   pieces = (await studio.http.get('/api/pieces').query({ pageSize: 100 }).expect(200)).body
     .items as PieceSummary[];
-}, 120_000);
+}, 400_000);
 afterAll(() => studio.close());
 
 it('makes the studio once, with pieces of both families at every phase', () => {

@@ -5,6 +5,8 @@ import { labelNames, type Scene } from './scene.ts';
 import { PLAIN_SHOT, shoot } from './shoot.ts';
 import { truthOf } from './truth.ts';
 
+jest.setTimeout(90_000);
+
 const scene: Scene = {
   seed: 4,
   style: 'bloom',
