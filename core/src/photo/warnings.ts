@@ -1,15 +1,7 @@
 import type { Labels } from './edges.ts';
 import type { Face } from './rectify.ts';
 
-export const WARNING_CODES = [
-  'blurred',
-  'glare',
-  'veil',
-  'too-small',
-  'overexposed',
-  'uneven-light',
-  'off-palette',
-] as const;
+export const WARNING_CODES = ['blurred', 'glare', 'veil', 'too-small', 'uneven-light'] as const;
 export type WarningCode = (typeof WARNING_CODES)[number];
 
 export interface PhotoWarning {

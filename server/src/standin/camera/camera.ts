@@ -18,8 +18,6 @@ export interface Shutter {
 
 /**
  * What the camera sees of a pour: the world's law makes the scene, the painter paints it, the lens takes it.
- *
- * @param hexes dry colors by cup, for a photo of the dry piece
  */
 export async function photographPour(
   pour: PourRecord,

@@ -11,8 +11,8 @@ import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
 import DirectionDial from './DirectionDial.vue';
+import HoldButton from './HoldButton.vue';
 import { withTool, type PassDraft } from './passDraft.ts';
-import { useHoldTimer } from './holdTimer.ts';
 
 /** The step of the run sheet that is done otherwise. */
 const props = defineProps<{ stepId?: string | undefined }>();
@@ -31,7 +31,6 @@ const settingOptions = computed(() => airTool(draft.value.tool).settings.map((va
 const isMains = computed(() =>
   ['hair-dryer', 'fan-blower', 'leaf-blower', 'compressor', 'mini-blower'].includes(draft.value.tool),
 );
-const hold = useHoldTimer((seconds) => change({ seconds }));
 
 function log(): void {
   problem.value = null;
@@ -111,16 +110,7 @@ useShortcuts('Blow', [
           :error="messageAt(problem, 'data.seconds')"
           @update:model-value="change({ seconds: $event })"
         />
-        <Button
-          :type="hold.running.value ? 'primary' : 'default'"
-          @pointerdown="hold.press"
-          @pointerup="hold.release"
-          @pointercancel="hold.release"
-          @keydown.space.prevent.stop="hold.press"
-          @keyup.space.prevent.stop="hold.release"
-        >
-          {{ hold.running.value ? 'Blowing …' : 'Hold' }}
-        </Button>
+        <HoldButton running="Blowing …" @measured="change({ seconds: $event })" />
       </div>
     </div>
     <div class="row">

@@ -11,7 +11,7 @@ import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
 import DirectionDial from './DirectionDial.vue';
-import { useHoldTimer } from './holdTimer.ts';
+import HoldButton from './HoldButton.vue';
 import { clockWords, useWaitTimer } from './waitTimer.ts';
 import { useTurnTapper } from './turnTapper.ts';
 import { FREE_EVENTS, type FreeEvent } from './eventWords.ts';
@@ -36,7 +36,6 @@ const mixId = ref<string | null>(null);
 const mg = ref<number | null>(5000);
 
 const wait = useWaitTimer();
-const hold = useHoldTimer((held) => (seconds.value = held));
 const tapper = useTurnTapper((turns) => (rpm.value = turns));
 
 const label = computed(() => FREE_EVENTS.find((each) => each.kind === props.kind)?.label ?? '');
@@ -193,17 +192,11 @@ useShortcuts('Event', [
           :digits="1"
           :error="messageAt(problem, 'data.seconds')"
         />
-        <Button
+        <HoldButton
           v-if="kind === 'torch' || kind === 'spin' || kind === 'tilt'"
-          :type="hold.running.value ? 'primary' : 'default'"
-          @pointerdown="hold.press"
-          @pointerup="hold.release"
-          @pointercancel="hold.release"
-          @keydown.space.prevent.stop="hold.press"
-          @keyup.space.prevent.stop="hold.release"
-        >
-          {{ hold.running.value ? 'Counting …' : 'Hold' }}
-        </Button>
+          running="Counting …"
+          @measured="seconds = $event"
+        />
         <template v-if="isAdding">
           <FieldRow label="Cup" for="added-cup">
             <Select

@@ -11,7 +11,7 @@ import { photoWorker, stopPhotoWorker } from '../../worker/photo.ts';
 import { inputOf, kept, setupOf } from './photoInput.ts';
 
 /** Readying a photo for measuring: its corners and its colors; then the measuring itself, away from the page. */
-const props = defineProps<{ photo: Photo; knownCorners?: readonly (readonly [number, number])[] | null }>();
+const props = defineProps<{ photo: Photo }>();
 const emit = defineEmits<{ done: [] }>();
 
 const STEP_WORDS: Record<MeasureStep, string> = {
