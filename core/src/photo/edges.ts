@@ -14,6 +14,10 @@ export interface Labels {
 }
 
 const REACH = 3;
+const WINDOW = (2 * REACH + 1) ** 2;
+const SETTLING_ROUNDS = 2;
+/** What the logarithm of a label's share of the window weighs, against squares of OKLab distances. */
+const RARE = 1.5e-3;
 const MIXES = 9;
 const SURE = 0.032;
 /** A mixture closer than this explains an edge. */
@@ -55,50 +59,128 @@ export function labelsOf(
     first[pixel] = nearest.seed;
     known[pixel] = core[pixel] && !glare[pixel] && nearest.squared < SURE * SURE ? 1 : 0;
   }
-  const mixtures = mixturesOf(seeds);
-  const seen = new Int32Array(count);
-  const present = new Int32Array(count);
+  const edges: Edges = { lab, width, height, open: isOpen, mixtures: mixturesOf(seeds), count, seeds };
+  const labels = { first, second, cover };
+  guess(edges, known, labels);
+  for (let round = 0; round < SETTLING_ROUNDS; round += 1) settle(edges, labels);
+  return labels;
+
+  function isOpen(pixel: number): boolean {
+    return !known[pixel] && !glare[pixel];
+  }
+}
+
+/** What the two passes over the edge pixels work on. */
+interface Edges {
+  readonly lab: Float32Array;
+  readonly width: number;
+  readonly height: number;
+  readonly open: (pixel: number) => boolean;
+  readonly mixtures: Float32Array;
+  readonly count: number;
+  readonly seeds: Seeds;
+}
+
+/** First guess: of the labels surely seen nearby, the pair and share whose color comes nearest. */
+function guess(
+  { lab, width, height, open, mixtures, count, seeds }: Edges,
+  known: Uint8Array,
+  labels: Labels,
+) {
+  const { first } = labels;
+  const found = candidates(count);
   const activatorBit = seeds.activator >= 0 ? 1 << seeds.activator : 0;
   const around = labelsAround(first, known, width, height);
   for (let y = 0; y < height; y += 1) {
     for (let x = 0; x < width; x += 1) {
       const pixel = y * width + x;
-      if (known[pixel] || glare[pixel]) continue;
-      seen.fill(0);
-      const top = Math.max(0, y - REACH);
-      const bottom = Math.min(height - 1, y + REACH);
-      const left = Math.max(0, x - REACH);
-      const right = Math.min(width - 1, x + REACH);
-      for (let row = top; row <= bottom; row += 1) {
-        for (let column = left; column <= right; column += 1) {
-          const near = row * width + column;
-          if (known[near]) seen[first[near]!]! += 1;
-        }
-      }
-      let labels = 0;
-      for (let label = 0; label < count; label += 1) {
-        if (seen[label]! > 0) {
-          present[labels] = label;
-          labels += 1;
-        }
-      }
-      const off = unmixInto(lab, present, labels, mixtures, count, first, second, cover, pixel);
-      if (off < EXPLAINED * EXPLAINED) continue;
+      if (!open(pixel)) continue;
+      countAround(first, known, width, height, x, y, found.seen);
+      const some = found.choose((label) => found.seen[label]! > 0);
+      const off = unmixInto(lab, found, mixtures, count, labels, pixel);
+      const enough = some === 1 ? SURE : EXPLAINED;
+      if (off < enough * enough) continue;
       // A stroke too thin to show its own color anywhere near: look for it a little further away; the
       // activator may be anywhere, its net seldom shows its own color.
       const nearby =
         activatorBit | around[(y >> BLOCK_BITS) * (((width - 1) >> BLOCK_BITS) + 1) + (x >> BLOCK_BITS)]!;
-      labels = 0;
-      for (let label = 0; label < count; label += 1) {
-        if (nearby & (1 << label)) {
-          present[labels] = label;
-          labels += 1;
-        }
-      }
-      if (labels > 0) unmixInto(lab, present, labels, mixtures, count, first, second, cover, pixel);
+      found.choose((label) => (nearby & (1 << label)) !== 0);
+      unmixInto(lab, found, mixtures, count, labels, pixel);
     }
   }
-  return { first, second, cover };
+}
+
+/**
+ * Second look: each edge pixel is unmixed again, a label being the less likely the fewer pixels around have it
+ * (iterated conditional modes, Besag 1986, from memory). Without it the rim of a cell takes the name of any color
+ * that happens to lie between its two, and cells of near colors come out ragged.
+ */
+function settle({ lab, width, height, open, mixtures, count }: Edges, labels: Labels): void {
+  const before = Uint8Array.from(labels.first);
+  const found = candidates(count);
+  for (let y = 0; y < height; y += 1) {
+    for (let x = 0; x < width; x += 1) {
+      const pixel = y * width + x;
+      if (!open(pixel)) continue;
+      countAround(before, undefined, width, height, x, y, found.seen);
+      const some = found.choose(
+        (label) => found.seen[label]! > 0,
+        (label) => -RARE * Math.log(found.seen[label]! / WINDOW),
+      );
+      if (some > 1) unmixInto(lab, found, mixtures, count, labels, pixel);
+    }
+  }
+}
+
+/** The labels that one pixel may have, and what each costs beside its color being off. */
+interface Candidates {
+  readonly seen: Int32Array;
+  readonly label: Int32Array;
+  readonly cost: Float64Array;
+  size: number;
+  /** Takes the labels that pass; gives how many there are. */
+  choose(passes: (label: number) => boolean, costOf?: (label: number) => number): number;
+}
+
+function candidates(count: number): Candidates {
+  return {
+    seen: new Int32Array(count),
+    label: new Int32Array(count),
+    cost: new Float64Array(count),
+    size: 0,
+    choose(passes, costOf) {
+      this.size = 0;
+      for (let label = 0; label < count; label += 1) {
+        if (!passes(label)) continue;
+        this.label[this.size] = label;
+        this.cost[this.size] = costOf ? costOf(label) : 0;
+        this.size += 1;
+      }
+      return this.size;
+    },
+  };
+}
+
+/** How often each label is seen in the window around a pixel, where the mask allows. */
+function countAround(
+  labels: Uint8Array,
+  mask: Uint8Array | undefined,
+  width: number,
+  height: number,
+  x: number,
+  y: number,
+  seen: Int32Array,
+): void {
+  seen.fill(0);
+  const top = Math.max(0, y - REACH);
+  const bottom = Math.min(height - 1, y + REACH);
+  const left = Math.max(0, x - REACH);
+  const right = Math.min(width - 1, x + REACH);
+  for (let row = top; row <= bottom; row += 1) {
+    for (let near = row * width + left; near <= row * width + right; near += 1) {
+      if (!mask || mask[near]) seen[labels[near]!]! += 1;
+    }
+  }
 }
 
 const RIDGE_COVER = 0.2;
@@ -189,30 +271,32 @@ function mixturesOf(seeds: Seeds): Float32Array {
  */
 function unmixInto(
   lab: Float32Array,
-  present: Int32Array,
-  labels: number,
+  found: Candidates,
   mixtures: Float32Array,
   count: number,
-  first: Uint8Array,
-  second: Uint8Array,
-  cover: Uint8Array,
+  { first, second, cover }: Labels,
   pixel: number,
 ): number {
   const at = 3 * pixel;
   const l = lab[at]!;
   const a = lab[at + 1]!;
   const b = lab[at + 2]!;
-  if (labels < 2) {
-    if (labels === 1) first[pixel] = present[0]!;
-    return Infinity;
+  const { label, cost, size } = found;
+  if (size < 2) {
+    if (size === 0) return Infinity;
+    first[pixel] = label[0]!;
+    // Mixed with itself it is itself.
+    const p = 3 * label[0]! * (count + 1) * MIXES;
+    return (l - mixtures[p]!) ** 2 + (a - mixtures[p + 1]!) ** 2 + (b - mixtures[p + 2]!) ** 2;
   }
   let least = Infinity;
-  let bestFirst = present[0]!;
-  let bestSecond = present[0]!;
+  let off = Infinity;
+  let bestFirst = label[0]!;
+  let bestSecond = label[0]!;
   let bestShare = 0;
-  for (let i = 0; i < labels; i += 1) {
-    for (let j = i + 1; j < labels; j += 1) {
-      const from = 3 * (present[i]! * count + present[j]!) * MIXES;
+  for (let i = 0; i < size; i += 1) {
+    for (let j = i + 1; j < size; j += 1) {
+      const from = 3 * (label[i]! * count + label[j]!) * MIXES;
       for (let mix = 0; mix < MIXES - 1; mix += 1) {
         const p = from + 3 * mix;
         const dl = mixtures[p + 3]! - mixtures[p]!;
@@ -227,10 +311,12 @@ function unmixInto(
         const ra = ea - along * da;
         const rb = eb - along * db;
         const squared = rl * rl + ra * ra + rb * rb;
-        if (squared < least) {
-          least = squared;
-          bestFirst = present[i]!;
-          bestSecond = present[j]!;
+        const total = squared + cost[i]! + cost[j]!;
+        if (total < least) {
+          least = total;
+          off = squared;
+          bestFirst = label[i]!;
+          bestSecond = label[j]!;
           bestShare = (mix + along) / (MIXES - 1);
         }
       }
@@ -240,7 +326,7 @@ function unmixInto(
   first[pixel] = swap ? bestSecond : bestFirst;
   second[pixel] = swap ? bestFirst : bestSecond;
   cover[pixel] = Math.round(255 * (swap ? bestShare : 1 - bestShare));
-  return least;
+  return off;
 }
 
 /** Gives unseen pixels the labels of the nearest seen ones, in place, so that nothing breaks apart there. */

@@ -154,6 +154,8 @@ async function acceptanceTable(): Promise<string> {
     [407, 2, {}],
     [408, 6, { blurPx: 1.5 }],
     [409, 6, { light: 0.4 }],
+    [411, 12, {}],
+    [415, 2, {}],
   ] as const;
   const lines = ['Photos of our own: seed, megapixels, then how far off'];
   for (const [seed, megapixels, changes] of set) {

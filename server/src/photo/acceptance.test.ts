@@ -19,8 +19,10 @@ const LIMITS: Record<'6' | '2', Partial<Misses>> = {
 };
 
 function expectWithin(misses: Misses, limits: Partial<Misses>): void {
-  const over = Object.entries(limits).filter(([name, most]) => Math.abs(misses[name as keyof Misses]) > most);
-  expect(over.map(([name, most]) => `${name} ${misses[name as keyof Misses].toFixed(2)} > ${most}`)).toEqual(
+  const over = Object.entries(limits).filter(
+    ([name, most]) => Math.abs(misses[name as keyof Misses]!) > most,
+  );
+  expect(over.map(([name, most]) => `${name} ${misses[name as keyof Misses]!.toFixed(2)} > ${most}`)).toEqual(
     [],
   );
 }
@@ -44,15 +46,17 @@ it.each(SAMPLES)(
   },
 );
 
-// Not yet reached: at 2 megapixels with a base and an activator of nearly one color (seed 303) 14 % of the cells are missed.
+// 303 has a base and an activator of nearly one color, and two blues.
 it.each([
-  [301, '6'],
-  [305, '2'],
+  [301, '6', 85],
+  [303, '2', 55],
 ] as const)(
-  'an unseen photo of our own, seed %i, is measured within the figures for %s megapixels',
-  async (seed, mp) => {
+  'a photo of our own, seed %i, is measured within the figures for %s megapixels; of touching cells %i % are found',
+  async (seed, mp, touching) => {
     const { photo, known } = await freshPhoto(seed, Number(mp), { glare: 1, light: 0.12 });
-    expectWithin(missesOf(measureKnown(photo, known), known), LIMITS[mp]);
+    const misses = missesOf(measureKnown(photo, known), known);
+    expectWithin(misses, LIMITS[mp]);
+    expect(misses.touchingFoundPercent).toBeGreaterThanOrEqual(touching);
   },
 );
 

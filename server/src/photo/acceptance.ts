@@ -1,5 +1,6 @@
 import {
   measurePhoto,
+  type Cell,
   type Corners,
   type Measured,
   type PaletteColor,
@@ -11,7 +12,7 @@ import sharp from 'sharp';
 import { paintScene } from '../standin/camera/paint.ts';
 import type { Scene } from '../standin/camera/scene.ts';
 import { casualShot, shoot, type Shot } from '../standin/camera/shoot.ts';
-import { truthOf } from '../standin/camera/truth.ts';
+import { truthOf, type TrueCell } from '../standin/camera/truth.ts';
 import { decodePhoto } from './decode.ts';
 
 /** A photo with what is truly on it. */
@@ -30,6 +31,8 @@ export interface KnownPhoto {
     readonly mud: number;
     readonly negativeSpace: number;
     readonly lacing: { readonly areaShare: number; readonly widthMm: number };
+    /** Every cell by itself, where the painter is ours. */
+    readonly list?: readonly TrueCell[];
   };
 }
 
@@ -43,6 +46,8 @@ export interface Misses {
   readonly negativePoints: number;
   readonly lacingAreaPercent: number;
   readonly lacingWidthPercent: number;
+  /** Of the cells that touch another of their color, how many were found as one each; where the cells are known. */
+  readonly touchingFoundPercent?: number;
 }
 
 export function measureKnown(photo: PhotoPixels, known: KnownPhoto): Measured {
@@ -77,7 +82,27 @@ export function missesOf(measured: Measured, { truth }: KnownPhoto): Misses {
     negativePoints: 100 * Math.abs(measured.negativeSpace - truth.negativeSpace),
     lacingAreaPercent: percent(measured.lacing.areaShare, truth.lacing.areaShare),
     lacingWidthPercent: percent(measured.lacing.widthMm, truth.lacing.widthMm),
+    ...(truth.list && { touchingFoundPercent: 100 * touchingFound(measured.cells.list, truth.list) }),
   };
+}
+
+const NEAR_MIDDLE = 0.35;
+
+/** Share of the touching cells that have a found cell of their own close to their middle. */
+function touchingFound(found: readonly Cell[], list: readonly TrueCell[]): number {
+  const free = new Set(found);
+  const off = (one: Cell, other: Cell) => Math.hypot(one.xMm - other.xMm, one.yMm - other.yMm);
+  const touching = list.filter((cell) => cell.touches);
+  const hits = touching.filter((cell) => {
+    const nearest = [...free].reduce<Cell | undefined>(
+      (best, each) => (best && off(best, cell) <= off(each, cell) ? best : each),
+      undefined,
+    );
+    if (!nearest || off(nearest, cell) > NEAR_MIDDLE * cell.diameterMm) return false;
+    free.delete(nearest);
+    return true;
+  });
+  return touching.length > 0 ? hits.length / touching.length : 1;
 }
 
 /** Invented palettes: on dark, on white, with colors close to each other, and with muted ones. */
@@ -116,7 +141,7 @@ export async function freshPhoto(
     mud: 0.004 + 0.012 * random(),
   };
   const painting = paintScene(scene, megapixels > 8 ? 16 : megapixels > 3 ? 12 : 9);
-  const { shares: all, cells, lacing } = truthOf(painting, MIN_CELL_MM);
+  const { shares: all, cells, list, lacing } = truthOf(painting, MIN_CELL_MM);
   const { mud, ...shares } = all;
   const shot = shoot(painting, { ...casualShot(seed, megapixels), ...changes });
   const jpeg = await sharp(shot.pixels, {
@@ -145,6 +170,7 @@ export async function freshPhoto(
         mud: mud ?? 0,
         negativeSpace: shares.base ?? 0,
         lacing,
+        list,
       },
     },
   };

@@ -11,12 +11,17 @@ import {
 import { OFF_FACE, type Painting } from './paint.ts';
 import { labelNames, type SceneTruth } from './scene.ts';
 
+export interface TrueCell extends Cell {
+  /** Whether it runs into another cell of its color. */
+  readonly touches: boolean;
+}
+
 /**
  * What is truly in a painting: shares by counting its pixels, the cells of a bloom by the numbers the painter gave
  * them (touching ones are known apart), those of a Dutch pour by its patches, the net by the same definition of lacing as in measuring. What counts as
  * a cell is decided by the same rules, on outlines without blur or noise.
  */
-export function truthOf(painting: Painting, leastMm: number): SceneTruth & { list: readonly Cell[] } {
+export function truthOf(painting: Painting, leastMm: number): SceneTruth & { list: readonly TrueCell[] } {
   const { scene, widthPx: width, heightPx: height, pxPerMm } = painting;
   const names = labelNames(scene);
   const counts = new Float64Array(names.length);
@@ -40,6 +45,9 @@ export function truthOf(painting: Painting, leastMm: number): SceneTruth & { lis
   if (scene.style === 'bloom') for (const cell of openCells(painting)) shapes.cut[cell] = 1;
   const cells = cellsOf(patches, shapes, { ...context, split: false });
   const diameters = cells.map((cell) => cell.diameterMm).sort((a, b) => a - b);
+  const touching = touchingOf(painting);
+  const numberAt = ({ xMm, yMm }: Cell) =>
+    painting.cells[Math.round(yMm * pxPerMm) * width + Math.round(xMm * pxPerMm)] ?? 0;
   const lacing = lacingOf(exact, withoutActivator ? 0 : 1, width, height, pxPerMm);
   return {
     shares: Object.fromEntries(names.map((name, label) => [name, counts[label]! / face])),
@@ -49,9 +57,9 @@ export function truthOf(painting: Painting, leastMm: number): SceneTruth & { lis
       p10Mm: quantile(diameters, 0.1),
       p90Mm: quantile(diameters, 0.9),
       perCm2: (100 * cells.length * pxPerMm ** 2) / face,
-      touching: touchingOf(painting),
+      touching: touching.size,
     },
-    list: cells,
+    list: cells.map((cell) => ({ ...cell, touches: touching.has(numberAt(cell)) })),
     lacing: {
       areaShare: lacing.areaPx / face,
       widthMm: lacing.lengthPx > 0 ? lacing.areaPx / lacing.lengthPx / pxPerMm : 0,
@@ -90,8 +98,8 @@ function offFace({ labels }: Painting): Uint8Array {
   return labels.map((label) => (label === OFF_FACE ? 1 : 0));
 }
 
-/** How many cells touch another of their color. */
-function touchingOf({ cells, labels, widthPx }: Painting): number {
+/** The numbers of the cells that touch another of their color. */
+function touchingOf({ cells, labels, widthPx }: Painting): Set<number> {
   const touching = new Set<number>();
   for (let pixel = 0; pixel < cells.length - widthPx; pixel += 1) {
     const own = cells[pixel]!;
@@ -101,5 +109,5 @@ function touchingOf({ cells, labels, widthPx }: Painting): number {
       if (other > 0 && other !== own && labels[next] === labels[pixel]) touching.add(own).add(other);
     }
   }
-  return touching.size;
+  return touching;
 }
