@@ -27,13 +27,7 @@ import {
   movementCreateSchema,
   retargetSchema,
 } from './mix.ts';
-import {
-  measurementPutSchema,
-  photoDetailSchema,
-  photoSchema,
-  shutterAnswerSchema,
-  shutterSchema,
-} from './photo.ts';
+import { measurementPutSchema, photoDetailSchema, photoSchema, shutterSchema } from './photo.ts';
 import { pieceCreateSchema, piecePageSchema, pieceSchema, pieceUpdateSchema } from './piece.ts';
 import { piecePlanPutSchema, piecePlanSchema } from './plan.ts';
 import { pourEventSchema } from './pour.ts';
@@ -543,7 +537,7 @@ const photos = {
     tag: 'results',
     params: pieceParams,
     body: shutterSchema,
-    response: shutterAnswerSchema,
+    response: photoSchema,
     status: 201,
   }),
   remove: endpoint({

@@ -21,6 +21,8 @@ export const measurementSchema = z.object({
   palette: z.array(measuredColorSchema).min(2, 'Give at least two colors to look for.').max(24),
   base: z.string(),
   activator: z.string().nullable(),
+  /** A gray card beside the support: left, top, right and bottom in millimeters from the support's top left. */
+  grayPatchMm: z.tuple([z.number(), z.number(), z.number(), z.number()]).nullish(),
   shares: z.record(z.string(), share),
   negativeSpace: share,
   mud: share,
@@ -89,12 +91,6 @@ export const shutterSchema = z.object({
   id: idSchema.optional(),
   state: z.enum(PHOTO_STATES, 'Say whether the photo is wet or dry.'),
   megapixels: z.number().min(0.3).max(12).default(3),
-});
-
-export const shutterAnswerSchema = z.object({
-  photo: photoSchema,
-  /** Where the stand-in knows the corners to be; a real camera would not. */
-  corners: z.array(pointSchema).length(4),
 });
 
 export type Photo = z.output<typeof photoSchema>;

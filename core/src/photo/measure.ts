@@ -36,6 +36,8 @@ export interface Measured {
   /** The colors as they were found. */
   readonly palette: readonly PaletteColor[];
   readonly light: Light;
+  /** How bright the gray card would be under the light that was found, linear; null without a card. */
+  readonly cardLevel: number | null;
   readonly picture: MeasuredPicture;
 }
 
@@ -85,7 +87,8 @@ export function measurePhoto(
   onStep('rectify');
   const face = rectify(photo, input);
   onStep('light');
-  const light = findLight(face, given, grayGains(photo, input));
+  const card = cardMean(photo, input);
+  const light = findLight(face, given, card?.gains);
   flatten(face, light);
   onStep('colors');
   const ground = groundOf(face);
@@ -158,15 +161,24 @@ export function measurePhoto(
     quality,
     palette: paletteOf(seeds),
     light,
+    cardLevel: card ? card.mean * gainAt(light.field, card.x, card.y) : null,
     picture: { width, height, pxPerMm, labels: labels.first, glare, net: lacing.mask, rgb: face.rgb },
   };
 }
 
-function grayGains(photo: PhotoPixels, input: MeasureInput): [number, number, number] | undefined {
-  const gray = input.grayPatchMm && patchColor(photo, input, input.grayPatchMm);
+/** The gray card as the photo shows it: its mean, the gains that make it gray, and where it lies, as -1 to 1. */
+function cardMean(photo: PhotoPixels, input: MeasureInput) {
+  const { grayPatchMm, widthMm, heightMm } = input;
+  const gray = grayPatchMm && patchColor(photo, input, grayPatchMm);
   if (!gray) return undefined;
+  const [left, top, right, bottom] = grayPatchMm;
   const mean = (gray[0] + gray[1] + gray[2]) / 3;
-  return gray.map((value) => mean / Math.max(1e-3, value)) as [number, number, number];
+  return {
+    mean,
+    gains: gray.map((value) => mean / Math.max(1e-3, value)) as [number, number, number],
+    x: (left + right) / widthMm - 1,
+    y: (top + bottom) / heightMm - 1,
+  };
 }
 
 function addSeed(seeds: Seeds, name: string, rgb: readonly [number, number, number]): Seeds {

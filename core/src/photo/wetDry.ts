@@ -16,7 +16,9 @@ export interface WetDry {
   /** Cells that are in the dry photo only, and in the wet one only. */
   readonly opened: number;
   readonly closed: number;
-  /** Change of each color against the base, dE2000; below 1.5 no change is seen. */
+  /** What both photos' colors were held against: the gray card, or the base where a photo shows no card. */
+  readonly against: 'card' | 'base';
+  /** Change of each color, dE2000; below 1.5 no change is seen. */
   readonly shifts: readonly {
     readonly name: string;
     readonly wetHex: string;
@@ -52,7 +54,7 @@ export function wetDry(wet: Measured, dry: Measured): WetDry {
     movedMm: quantile(moves, 0.5),
     opened: dry.cells.list.length - pairs.length,
     closed: wet.cells.list.length - pairs.length,
-    shifts: shiftsOf(wet, dry),
+    ...shiftsOf(wet, dry),
   };
 }
 
@@ -111,17 +113,24 @@ function pairUp(wet: readonly Cell[], dry: readonly Cell[], place: Place, reachM
     });
 }
 
-/** Two photos are never exposed alike, so colors are compared after their bases have been made equally bright. */
-function shiftsOf(wet: Measured, dry: Measured): WetDry['shifts'] {
+/**
+ * Two photos are never exposed alike: colors are compared after their gray cards have been made equally bright. The
+ * light that was found is brought to the palette's level, which would hide a change of all colors; the card tells it.
+ * Without cards the bases are made equally bright.
+ */
+function shiftsOf(wet: Measured, dry: Measured): Pick<WetDry, 'against' | 'shifts'> {
   const brightness = (hex: string) => linearRgb(hex).reduce((sum, value) => sum + value, 0);
-  const [wetBase, dryBase] = [wet.palette[0]?.hex ?? '#808080', dry.palette[0]?.hex ?? '#808080'];
-  const level = brightness(wetBase) / Math.max(1e-4, brightness(dryBase));
-  return wet.palette.flatMap((color) => {
+  const baseOf = ({ palette }: Measured) => Math.max(1e-4, brightness(palette[0]?.hex ?? '#808080'));
+  const against = wet.cardLevel !== null && dry.cardLevel !== null ? 'card' : 'base';
+  const level =
+    against === 'card' ? wet.cardLevel! / Math.max(1e-4, dry.cardLevel!) : baseOf(wet) / baseOf(dry);
+  const shifts = wet.palette.flatMap((color) => {
     const dried = dry.palette.find((each) => each.name === color.name);
     if (!dried) return [];
     const dE = labDifference(labOf(color.hex, 1), labOf(dried.hex, level));
     return [{ name: color.name, wetHex: color.hex, dryHex: dried.hex, dE, isSeen: dE >= NO_CHANGE }];
   });
+  return { against, shifts };
 }
 
 /** CIE L*a*b* (D65) of a color made brighter by a factor. */

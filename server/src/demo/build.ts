@@ -11,12 +11,12 @@ import type {
   PourEvent,
   Support,
 } from '@icy-ribbon/contract';
-import { DOCUMENT_FORMAT, DOCUMENT_VERSION } from '@icy-ribbon/contract';
+import { DOCUMENT_FORMAT, DOCUMENT_VERSION, PHOTO_STATES } from '@icy-ribbon/contract';
 import { pourRecordOf, type PourRecord } from '@icy-ribbon/core/compare';
 import type { MaterialKind } from '@icy-ribbon/core/material';
 import { cupState, weighingSteps } from '@icy-ribbon/core/mix';
 import { findSchool, recipesFor, SCHOOLS } from '@icy-ribbon/core/recipe';
-import { gaussian, seededUuid, type Random } from '@icy-ribbon/core/random';
+import { gaussian, seededRandom, seededUuid, type Random } from '@icy-ribbon/core/random';
 import { paintedArea } from '@icy-ribbon/core/support';
 import type { CupRole } from '@icy-ribbon/core/thickness';
 import { recipeSnapshot } from '../mix/mix.queries.ts';
@@ -102,13 +102,14 @@ export async function buildDemoPiece(
     photos: [],
     judgement: null,
   };
-  const picture = reached('photo')
-    ? await takePhoto(piece, photoId, told.startedDaysAgo > 8 ? 'dry' : 'wet', { random, megapixels, clock })
-    : undefined;
-  if (picture) piece.photos.push(picture.photo);
-  if (reached('judged') && picture) {
+  const pictures = reached('photo')
+    ? await takePhotos(piece, photoId, told, { random, megapixels, clock })
+    : [];
+  piece.photos.push(...pictures.map(({ photo }) => photo));
+  const last = piece.photos.at(-1);
+  if (reached('judged') && last) {
     const at = clock(60);
-    const judged = judge(picture.photo.measurement!, told, makeId);
+    const judged = judge(last.measurement!, told, makeId);
     piece.judgement = { ...judged, version: 1, createdAt: at, updatedAt: at };
   }
   return {
@@ -117,16 +118,12 @@ export async function buildDemoPiece(
     piece,
     materials: [...Object.values(stock.paints), ...stock.media.values()],
     support: stock.support,
-    photoFiles: picture
-      ? [
-          {
-            photoId,
-            mediaType: 'image/jpeg',
-            base64: picture.image.toString('base64'),
-            detail: picture.detail,
-          },
-        ]
-      : [],
+    photoFiles: pictures.map(({ photo, image, detail }) => ({
+      photoId: photo.id,
+      mediaType: 'image/jpeg',
+      base64: image.toString('base64'),
+      detail,
+    })),
   };
 }
 
@@ -245,24 +242,34 @@ function startOf(directionDeg: number): { x: number; y: number } {
   return { x: 0.5 + 0.07 * Math.sin(angle), y: 0.5 - 0.07 * Math.cos(angle) };
 }
 
-/** The camera's photo of the pour, measured as the page would measure it. */
-async function takePhoto(
+interface Picture {
+  readonly photo: Photo;
+  readonly image: Buffer;
+  readonly detail: PhotoDetail;
+}
+
+/** The camera's photos of the pour, a gray card beside it, measured as the page would measure them. */
+async function takePhotos(
   piece: Piece,
-  id: string,
-  state: Photo['state'],
+  firstId: string,
+  told: DemoPiece,
   { random, megapixels, clock }: { random: Random; megapixels: number; clock: (minutes: number) => string },
-): Promise<{ photo: Photo; image: Buffer; detail: PhotoDetail }> {
+): Promise<Picture[]> {
   const record = trueRecord(piece);
-  const { jpeg, corners } = await photographPour(record, {
-    seed: Math.floor(random() * 1e6),
-    megapixels,
-    moment: state,
-  });
-  const { image, widthPx, heightPx } = await cleanPhoto(jpeg);
-  const createdAt = clock(20);
-  const { measurement, detail } = measureCups(await decodePhoto(image), piece, corners, createdAt);
-  const photo = { id, pieceId: piece.id, version: 1, state, hash: hashOf(image), widthPx, heightPx };
-  return { photo: { ...photo, measurement, createdAt, deletedAt: null }, image, detail };
+  const seed = Math.floor(random() * 1e6);
+  const states = told.twice ? PHOTO_STATES : ([told.startedDaysAgo > 8 ? 'dry' : 'wet'] as const);
+  const further = seededRandom(seed);
+  const pictures: Picture[] = [];
+  for (const [index, state] of states.entries()) {
+    const { jpeg, ...frame } = await photographPour(record, { seed, megapixels, moment: state });
+    const { image, widthPx, heightPx } = await cleanPhoto(jpeg);
+    const createdAt = clock(20);
+    const { measurement, detail } = measureCups(await decodePhoto(image), piece, frame, createdAt);
+    const id = index === 0 ? firstId : seededUuid(further);
+    const photo = { id, pieceId: piece.id, version: 1, state, hash: hashOf(image), widthPx, heightPx };
+    pictures.push({ photo: { ...photo, measurement, createdAt, deletedAt: null }, image, detail });
+  }
+  return pictures;
 }
 
 /** The pour with its cups as thick as they really are, which the studio does not know. */

@@ -27,6 +27,8 @@ export interface DemoPiece {
   readonly torches?: number;
   readonly torchedLate?: boolean;
   readonly faults?: readonly FaultKind[];
+  /** Photographed wet and again when dry. */
+  readonly twice?: boolean;
   /** How it was planned. */
   readonly layout?: LayoutName;
   readonly passes: readonly DemoPass[];
@@ -91,6 +93,7 @@ const TOLD: readonly DemoPiece[] = [
       pass('straw', 'soft', 40, 40, 180, 3),
     ],
     tryNext: 'Same again on the large panel.',
+    twice: true,
     note: 'The first one that came out as meant.',
   },
   {

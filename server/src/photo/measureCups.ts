@@ -6,6 +6,7 @@ import {
   numbersOf,
   paletteOfCups,
   type Corners,
+  type PatchMm,
   type PhotoPixels,
 } from '@icy-ribbon/core/photo';
 
@@ -13,7 +14,7 @@ import {
 export function measureCups(
   photo: PhotoPixels,
   piece: Pick<Piece, 'mixes' | 'support'>,
-  corners: Corners,
+  { corners, grayPatchMm }: { readonly corners: Corners; readonly grayPatchMm: PatchMm },
   measuredAt: string,
 ): { measurement: Measurement; detail: PhotoDetail } {
   const { palette, base, activator } = paletteOfCups(
@@ -33,6 +34,7 @@ export function measureCups(
     palette,
     base,
     activator: activator ?? undefined,
+    grayPatchMm,
   });
   return {
     measurement: {
@@ -41,6 +43,7 @@ export function measureCups(
       palette: palette.map((color) => ({ ...color })),
       base,
       activator,
+      grayPatchMm: [...grayPatchMm],
       measuredAt,
     },
     detail: detailOf(measured),

@@ -285,12 +285,12 @@ export const usePiece = defineStore('piece', () => {
     piece.value = { ...current(), photos };
   }
 
-  /** Lets the camera stand-in take a photo; gives where it knows the corners to be. */
-  async function takePhoto(state: PhotoState): Promise<{ photo: Photo; corners: [number, number][] }> {
+  /** Lets the camera stand-in take a photo. */
+  async function takePhoto(state: PhotoState): Promise<Photo> {
     const body = { id: crypto.randomUUID(), state, megapixels: 3 };
-    const answer = await call(api.photos.shutter, { params: { pieceId: current().id }, body });
-    replacePhoto(answer.photo);
-    return answer;
+    const photo = await call(api.photos.shutter, { params: { pieceId: current().id }, body });
+    replacePhoto(photo);
+    return photo;
   }
 
   async function keepMeasurement(photo: Photo, measurement: Measurement, detail: PhotoDetail): Promise<void> {

@@ -14,17 +14,16 @@ import { photographPour, seedOfPiece } from './camera.ts';
 export function cameraRoutes(router: Router, db: Db, files: PhotoFiles): void {
   route(router, api.photos.shutter, async ({ params, body }) => {
     const piece = found(await findPiece(db, params.pieceId), 'piece');
-    const { jpeg, corners } = await photographPour(pourRecordOf(piece), {
+    const { jpeg } = await photographPour(pourRecordOf(piece), {
       seed: seedOfPiece(piece),
       megapixels: body.megapixels,
       moment: body.state,
     });
-    const photo = await takeIn(db, files, {
+    return takeIn(db, files, {
       id: body.id ?? randomUUID(),
       pieceId: piece.id,
       state: body.state,
       upload: jpeg,
     });
-    return { photo, corners: corners.map(([x, y]): [number, number] => [x, y]) };
   });
 }

@@ -1,6 +1,6 @@
 import type { Piece } from '@icy-ribbon/contract';
 import type { PourRecord } from '@icy-ribbon/core/compare';
-import { paletteOfCups, type Corners } from '@icy-ribbon/core/photo';
+import { paletteOfCups, type Corners, type PatchMm } from '@icy-ribbon/core/photo';
 import sharp from 'sharp';
 import { unfit } from '../../http/problem.ts';
 import { paintScene } from './paint.ts';
@@ -14,6 +14,7 @@ export type PhotoMoment = 'wet' | 'dry';
 export interface Shutter {
   readonly jpeg: Buffer;
   readonly corners: Corners;
+  readonly grayPatchMm: PatchMm;
 }
 
 /**
@@ -34,7 +35,7 @@ export async function photographPour(
   })
     .jpeg({ quality: 88 })
     .toBuffer();
-  return { jpeg, corners: photo.corners };
+  return { jpeg, corners: photo.corners, grayPatchMm: photo.grayPatchMm };
 }
 
 /** The scene of a piece that was poured, or is planned. */

@@ -102,7 +102,7 @@ async function keep(): Promise<void> {
         store.record('note', { text: note.value });
         break;
       case 'photo': {
-        const { photo } = await store.takePhoto('wet');
+        const photo = await store.takePhoto('wet');
         store.record('photo', { photoId: photo.id, note: note.value });
         if (props.stepId !== undefined) {
           store.record('step', { stepId: props.stepId, outcome: 'done', note: '' });

@@ -8,7 +8,7 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece.ts';
 import { photoWorker, stopPhotoWorker } from '../../worker/photo.ts';
-import { inputOf, kept, setupOf } from './photoInput.ts';
+import { cardAt, cardMiddle, inputOf, kept, setupOf } from './photoInput.ts';
 
 /** Readying a photo for measuring: its corners and its colors; then the measuring itself, away from the page. */
 const props = defineProps<{ photo: Photo }>();
@@ -33,8 +33,8 @@ const step = ref<MeasureStep | 'load' | null>(null);
 const unsure = ref(false);
 const chosen = ref(0);
 const dragging = ref<number | null>(null);
-/** The color that the next click in the photo corrects. */
-const picking = ref<number | null>(null);
+/** The color that the next click in the photo corrects, or the gray card that it shows. */
+const picking = ref<number | 'card' | null>(null);
 const box = ref<HTMLElement | null>(null);
 const image = ref<HTMLImageElement | null>(null);
 const lens = ref<HTMLCanvasElement | null>(null);
@@ -44,6 +44,11 @@ const scale = computed(() =>
 );
 const url = computed(() => `/api/photos/${props.photo.id}/image`);
 const quad = computed(() => setup.value.corners.map((corner) => corner.join(',')).join(' '));
+const card = computed(() => {
+  const { corners, grayPatchMm } = setup.value;
+  if (!store.piece || corners.length < 4 || !grayPatchMm) return null;
+  return cardMiddle(corners, store.piece.support, grayPatchMm);
+});
 const roles = computed(() => setup.value.palette.map(({ name }) => ({ value: name, label: name })));
 
 onMounted(() => {
@@ -178,6 +183,11 @@ function magnify(): void {
 function pick(event: MouseEvent): void {
   if (picking.value === null || !image.value) return;
   const [x, y] = placeOf(event);
+  if (picking.value === 'card') {
+    if (store.piece) setup.value.grayPatchMm = cardAt(setup.value.corners, store.piece.support, [x, y]);
+    picking.value = null;
+    return;
+  }
   const canvas = document.createElement('canvas');
   canvas.width = 5;
   canvas.height = 5;
@@ -209,6 +219,10 @@ function pick(event: MouseEvent): void {
         <svg v-if="setup.corners.length === 4" :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`">
           <polygon :points="quad" class="halo" />
           <polygon :points="quad" class="quad" />
+          <g v-if="card" class="card">
+            <circle :cx="card[0]" :cy="card[1]" :r="9 / scale" class="halo" />
+            <circle :cx="card[0]" :cy="card[1]" :r="9 / scale" class="quad" />
+          </g>
         </svg>
         <button
           v-for="(corner, index) in setup.corners"
@@ -253,6 +267,21 @@ function pick(event: MouseEvent): void {
           </Button>
         </li>
       </ul>
+      <div class="gray">
+        <span
+          >Gray card <span class="soft">{{ setup.grayPatchMm ? 'shown by the ring' : 'none' }}</span></span
+        >
+        <Button
+          size="small"
+          :type="picking === 'card' ? 'primary' : 'default'"
+          :aria-pressed="picking === 'card'"
+          :disabled="setup.corners.length < 4"
+          @click="picking = picking === 'card' ? null : 'card'"
+        >
+          {{ picking === 'card' ? 'Click it in the photo' : 'Show it' }}
+        </Button>
+        <Button v-if="setup.grayPatchMm" size="small" @click="setup.grayPatchMm = null">No card</Button>
+      </div>
       <label class="role">
         Base
         <Select v-model:value="setup.base" :options="roles" size="small" aria-label="Base" />
@@ -407,9 +436,14 @@ li,
   border-radius: 50%;
 }
 
-.row {
+.row,
+.gray {
   display: flex;
   gap: 8px;
+}
+
+.gray > span {
+  flex: 1;
 }
 
 @media (width < 1000px) {

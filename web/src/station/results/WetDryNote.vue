@@ -22,7 +22,8 @@ const drift = computed(() => {
   <div class="note" role="status">
     <p>
       {{ drift }} {{ found.opened }} opened, {{ found.closed }} closed. They moved
-      {{ found.movedMm.toFixed(2) }} mm.
+      {{ found.movedMm.toFixed(2) }} mm. Colors are held against
+      {{ found.against === 'card' ? 'the gray card' : 'the base, as not both photos show a gray card' }}.
     </p>
     <ul>
       <li v-for="shift in found.shifts" :key="shift.name">

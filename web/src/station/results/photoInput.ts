@@ -1,5 +1,15 @@
 import type { Measurement, Photo, PhotoDetail } from '@icy-ribbon/contract';
-import { paletteOfCups, type Corners, type CupColor, type MeasureInput } from '@icy-ribbon/core/photo';
+import {
+  inverseOf,
+  paletteOfCups,
+  project,
+  rectangleTo,
+  type Corners,
+  type CupColor,
+  type MeasureInput,
+  type PatchMm,
+  type Point,
+} from '@icy-ribbon/core/photo';
 import type { SupportSize } from '@icy-ribbon/core/support';
 import type { Cup } from '../../store/piece.ts';
 import type { PhotoReport } from '../../worker/photo.worker.ts';
@@ -10,18 +20,47 @@ export interface PhotoSetup {
   palette: CupColor[];
   base: string;
   activator: string | null;
+  /** A gray card beside the support, where the artist lays one. */
+  grayPatchMm: PatchMm | null;
+}
+
+const CARD_MM = 5;
+
+/** A square on the gray card around a point of the photo. */
+export function cardAt(
+  corners: PhotoSetup['corners'],
+  { widthMm, heightMm }: SupportSize,
+  [x, y]: Point,
+): PatchMm {
+  const map = rectangleTo(corners as unknown as Corners, widthMm, heightMm);
+  const [right, down] = project(inverseOf(map), x, y);
+  return [right - CARD_MM / 2, down - CARD_MM / 2, right + CARD_MM / 2, down + CARD_MM / 2];
+}
+
+/** Where the middle of the card is in the photo. */
+export function cardMiddle(
+  corners: PhotoSetup['corners'],
+  { widthMm, heightMm }: SupportSize,
+  [left, top, right, bottom]: PatchMm,
+): Point {
+  return project(
+    rectangleTo(corners as unknown as Corners, widthMm, heightMm),
+    (left + right) / 2,
+    (top + bottom) / 2,
+  );
 }
 
 /** The setup of a photo: as it was measured before, or from the piece's cups. */
 export function setupOf(photo: Photo, cups: readonly Cup[], laidIds: ReadonlySet<string>): PhotoSetup {
   const { measurement } = photo;
   if (measurement) {
-    const { corners, palette, base, activator } = measurement;
+    const { corners, palette, base, activator, grayPatchMm } = measurement;
     return {
       corners: corners.map(([x, y]) => [x, y]),
       palette: palette.map((color) => ({ ...color })),
       base,
       activator,
+      grayPatchMm: grayPatchMm ?? null,
     };
   }
   const laid = cups.filter((cup) => laidIds.has(cup.mix.id));
@@ -33,7 +72,7 @@ export function setupOf(photo: Photo, cups: readonly Cup[], laidIds: ReadonlySet
       colorHex,
     })),
   );
-  return { corners: [], palette: [...palette], base, activator };
+  return { corners: [], palette: [...palette], base, activator, grayPatchMm: null };
 }
 
 export function inputOf(setup: PhotoSetup, support: SupportSize): MeasureInput {
@@ -45,6 +84,7 @@ export function inputOf(setup: PhotoSetup, support: SupportSize): MeasureInput {
     palette: setup.palette.map(({ name, hex }) => ({ name, hex })),
     base: setup.base,
     activator: setup.activator ?? undefined,
+    grayPatchMm: setup.grayPatchMm ?? undefined,
   };
 }
 
@@ -61,6 +101,7 @@ export function kept(
       palette: setup.palette.map((color) => ({ ...color })),
       base: setup.base,
       activator: setup.activator,
+      ...(setup.grayPatchMm && { grayPatchMm: [...setup.grayPatchMm] }),
       measuredAt,
     },
     detail: report.detail,
