@@ -87,11 +87,16 @@ export const stepDataSchema = z.object({
   note: says,
 });
 
-const envelope = { id: idSchema, at: timestampSchema };
+const envelope = {
+  id: idSchema,
+  at: timestampSchema,
+  /** The event that this one corrects: of the same kind, and in its place from then on. */
+  insteadOf: idSchema.optional(),
+};
 
 /**
- * The log of a pour. Append-only: taking something back is an event of its own, and sending the same
- * event twice changes nothing because its id was made by the client.
+ * The log of a pour. Append-only: taking something back is an event of its own, a correction is an event that names
+ * the one it corrects, and sending the same event twice changes nothing because its id was made by the client.
  */
 export const pourEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...envelope, kind: z.literal('layer'), data: layerDataSchema }),

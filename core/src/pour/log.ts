@@ -3,10 +3,13 @@ export interface LoggedEvent {
   readonly id: string;
   readonly kind: string;
   readonly data: unknown;
+  /** The event that this one corrects, in whose place it stands. */
+  readonly insteadOf?: string | undefined;
 }
 
 /**
- * The events that stand: without those that were taken back, and without the taking back itself.
+ * The events that stand: without those that were taken back, without the taking back itself, and each correction in
+ * the place of what it corrects. Taking a correction back brings back what stood there before.
  *
  * @param log the whole log in the order it was written
  */
@@ -14,7 +17,20 @@ export function standing<Event extends LoggedEvent>(log: readonly Event[]): Even
   const struck = new Set(
     log.filter((event) => event.kind === 'void').map((event) => (event.data as { eventId: string }).eventId),
   );
-  return log.filter((event) => event.kind !== 'void' && !struck.has(event.id));
+  const kept = log.filter((event) => event.kind !== 'void' && !struck.has(event.id));
+  const ids = new Set(log.map((event) => event.id));
+  const correctionOf = new Map<string, Event>();
+  for (const event of kept) if (event.insteadOf !== undefined) correctionOf.set(event.insteadOf, event);
+  const newest = (event: Event): Event => {
+    const correction = correctionOf.get(event.id);
+    return correction ? newest(correction) : event;
+  };
+  return kept.filter(({ insteadOf }) => insteadOf === undefined || !ids.has(insteadOf)).map(newest);
+}
+
+/** What the log would be without one event that stands, for asking what may stand in its place. */
+export function without<Event extends LoggedEvent>(log: readonly Event[], eventId: string | undefined): Event[] {
+  return standing(log).filter((event) => event.id !== eventId);
 }
 
 /** Whole milligrams of one cup that the standing events laid on the support. */

@@ -10,6 +10,7 @@ import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
 import { readings } from './migrations/0003-readings.ts';
 import { plan } from './migrations/0004-plan.ts';
 import { results } from './migrations/0005-results.ts';
+import { corrections } from './migrations/0006-corrections.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -23,6 +24,7 @@ const later = {
   '0003-readings': readings,
   '0004-plan': plan,
   '0005-results': results,
+  '0006-corrections': corrections,
   '0006-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),

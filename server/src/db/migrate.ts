@@ -5,6 +5,7 @@ import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
 import { readings } from './migrations/0003-readings.ts';
 import { plan } from './migrations/0004-plan.ts';
 import { results } from './migrations/0005-results.ts';
+import { corrections } from './migrations/0006-corrections.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -12,6 +13,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0003-readings': readings,
   '0004-plan': plan,
   '0005-results': results,
+  '0006-corrections': corrections,
 };
 
 /**

@@ -158,6 +158,8 @@ export interface PourEventTable {
   kind: string;
   at: string;
   data: string;
+  /** The event that this one corrects. */
+  insteadOf: string | null;
 }
 
 export interface PlanTable {
@@ -214,6 +216,8 @@ export interface PourFactsTable {
   pieceId: string;
   pouredAt: string | null;
   tool: string | null;
+  /** Every tool that blew, as a JSON list. */
+  tools: string;
   stage: string | null;
   rating: number | null;
   photoId: string | null;

@@ -67,7 +67,7 @@ export async function listPieces(
   db: Db,
   query: PieceListQuery,
 ): Promise<{ items: PieceSummary[]; total: number; page: number; pageSize: number }> {
-  if (query.stage ?? query.from ?? query.to) await refreshFacts(db, readPieces);
+  if (query.tool ?? query.stage ?? query.from ?? query.to) await refreshFacts(db, readPieces);
   const matching = filtered(db, query);
   const { total } = await matching
     .select(({ fn }) => fn.countAll<number>().as('total'))
@@ -99,8 +99,7 @@ function filtered(db: Db, query: PieceListQuery) {
   if (technique) matching = matching.where('piece.technique', '=', technique);
   if (tool) {
     matching = matching.where(
-      sql<boolean>`piece.id IN (SELECT pieceId FROM pourEvent WHERE kind = 'pass' AND data ->> '$.tool' = ${tool}
-        AND id NOT IN (SELECT data ->> '$.eventId' FROM pourEvent AS taken WHERE taken.kind = 'void' AND taken.pieceId = pourEvent.pieceId))`,
+      sql<boolean>`EXISTS (SELECT 1 FROM json_each(pourFacts.tools) WHERE value = ${tool})`,
     );
   }
   if (materialId) {

@@ -1,6 +1,6 @@
 import type { LayerEvent, PourEvent } from '@icy-ribbon/contract';
 import { cupState } from '@icy-ribbon/core/mix';
-import { laidMgOf, layProblem, standing } from '@icy-ribbon/core/pour';
+import { laidMgOf, layProblem, standing, without } from '@icy-ribbon/core/pour';
 import { found, type Reader, type Writer } from '../db/record.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { unfit } from '../http/problem.ts';
@@ -18,10 +18,15 @@ export async function eventsOf(
     .orderBy('seq')
     .execute();
   return rows.map(
-    ({ id, pieceId, kind, at, data }) =>
-      ({ id, pieceId, kind, at, data: JSON.parse(data) as unknown }) as PourEvent & {
-        pieceId: string;
-      },
+    ({ id, pieceId, kind, at, data, insteadOf }) =>
+      ({
+        id,
+        pieceId,
+        kind,
+        at,
+        data: JSON.parse(data) as unknown,
+        ...(insteadOf !== null && { insteadOf }),
+      }) as PourEvent & { pieceId: string },
   );
 }
 
@@ -53,6 +58,7 @@ export async function insertEvent(trx: Writer, pieceId: string, event: PourEvent
       kind: event.kind,
       at: event.at,
       data: JSON.stringify(event.data),
+      insteadOf: event.insteadOf ?? null,
     })
     .execute();
 }
@@ -67,6 +73,13 @@ async function requirePossible(
     const target = standing(log).find((each) => each.id === event.data.eventId);
     if (!target) throw unfit('data.eventId', 'This event is not in the log, or was taken back.');
   }
+  if (event.insteadOf !== undefined) {
+    const target = standing(log).find((each) => each.id === event.insteadOf);
+    if (!target) throw unfit('insteadOf', 'This event is not in the log, or was changed or taken back meanwhile.');
+    if (target.kind !== event.kind || target.kind === 'plan') {
+      throw unfit('insteadOf', 'A correction is of the same kind as what it corrects.');
+    }
+  }
   if (event.kind === 'layer') await requireInCup(trx, pieceId, event, log);
 }
 
@@ -80,7 +93,7 @@ async function requireInCup(
   if (mix.pieceId !== pieceId || mix.deletedAt !== null) {
     throw unfit('data.mixId', 'This cup does not belong to the piece.');
   }
-  const { leftMg } = cupState(mix, laidMgOf(log, mix.id));
+  const { leftMg } = cupState(mix, laidMgOf(without(log, event.insteadOf), mix.id));
   const problem = layProblem({ name: mix.name, leftMg }, event.data.mg);
   if (problem) throw unfit('data.mg', problem);
 }

@@ -54,6 +54,36 @@ it('a cup cannot give more than it holds; taking back gives it back', async () =
   await send(event('void', { eventId: first.id })).expect(422);
 });
 
+describe('a correction', () => {
+  const correcting = (insteadOf: string, kind: string, data: object) => ({ ...event(kind, data), insteadOf });
+
+  it('stands in the place of what it corrects, and its cup is counted with it', async () => {
+    const first = event('layer', { mixId: mix.id, mg: 40_000 });
+    await send(first).expect(201);
+    const { body } = await send(correcting(first.id, 'layer', { mixId: mix.id, mg: 50_000 })).expect(201);
+    expect(body.events.map((each: { insteadOf?: string }) => each.insteadOf)).toEqual([undefined, first.id]);
+    await send(event('layer', { mixId: mix.id, mg: 6_000 })).expect(201);
+    const answer = await send(event('layer', { mixId: mix.id, mg: 1_000 })).expect(422);
+    expect(answer.body.errors[0].message).toContain('holds 0.3 g');
+  });
+
+  it('cannot lay down more than the cup would hold without the old one', async () => {
+    const first = event('layer', { mixId: mix.id, mg: 40_000 });
+    await send(first).expect(201);
+    await send(correcting(first.id, 'layer', { mixId: mix.id, mg: 56_300 })).expect(422);
+    await send(correcting(first.id, 'layer', { mixId: mix.id, mg: 56_250 })).expect(201);
+  });
+
+  it('is of the same kind, and of an event that stands', async () => {
+    const first = event('pass', breath);
+    await send(first).expect(201);
+    await send(correcting(first.id, 'torch', { seconds: 3 })).expect(422);
+    await send(correcting(randomUUID(), 'pass', breath)).expect(422);
+    await send(correcting(first.id, 'pass', { ...breath, seconds: 5 })).expect(201);
+    await send(correcting(first.id, 'pass', { ...breath, seconds: 6 })).expect(422);
+  });
+});
+
 it('another piece’s cup does not go on this one', async () => {
   const other = await startPiece(studio);
   const theirs = await weighInFully(studio, await planCup(studio, other, 'Ochre', 56_250));

@@ -46,6 +46,7 @@ async function insertFacts(trx: Writer, pieces: readonly Piece[]): Promise<void>
         pieceId: piece.id,
         pouredAt: record.pouredAt,
         tool: mainTool(record.passes),
+        tools: JSON.stringify([...new Set(record.passes.map((pass) => pass.tool))]),
         stage: typeof colorPaS === 'number' ? stageOf(colorPaS).name : null,
         rating: record.rating,
         photoId: piece.photos.at(-1)?.id ?? null,

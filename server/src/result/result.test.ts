@@ -91,6 +91,19 @@ it('a pass that was taken back no longer counts for its tool', async () => {
   expect(await found({ tool: 'mouth' })).toBe(0);
 });
 
+it('a pass that was corrected counts for the tool it is now', async () => {
+  const id = randomUUID();
+  const send = (body: object) =>
+    studio.http
+      .post(`/api/pieces/${piece.id}/events`)
+      .send({ at: '2026-03-01T10:00:00Z', kind: 'pass', ...body })
+      .expect(201);
+  await send({ id, data: breath });
+  await send({ id: randomUUID(), insteadOf: id, data: { ...breath, tool: 'straw', setting: 'soft' } });
+  expect(await found({ tool: 'mouth' })).toBe(0);
+  expect(await found({ tool: 'straw' })).toBe(1);
+});
+
 it('words of notes in the log are found', async () => {
   await log('note', { text: 'the rim looked like lichen' });
   expect(await found({ q: 'lichen' })).toBe(1);

@@ -266,9 +266,25 @@ export const usePiece = defineStore('piece', () => {
     );
   }
 
-  function requireInCup({ mixId, mg }: LayerEvent['data']): void {
+  /**
+   * Sets right what was logged: the correction takes its place, at the time it happened.
+   *
+   * @throws ApiProblem with the field when it cannot have happened
+   */
+  function correct(was: PourEvent, data: object): PourEvent {
+    const { kind, at, id: insteadOf } = was;
+    const event = checkedEvent({ id: crypto.randomUUID(), at, kind, data, insteadOf });
+    if (event.kind === 'layer') requireInCup(event.data, was.kind === 'layer' ? was.data : undefined);
+    queue.add(current().id, event);
+    return event;
+  }
+
+  /** A correction may use what the layer that it corrects took. */
+  function requireInCup({ mixId, mg }: LayerEvent['data'], instead?: LayerEvent['data']): void {
     const cup = cups.value.find((each) => each.mix.id === mixId);
-    const problem = cup && layProblem({ name: cup.mix.name, leftMg: cup.state.leftMg }, mg);
+    if (!cup) return;
+    const leftMg = cup.state.leftMg + (instead?.mixId === mixId ? instead.mg : 0);
+    const problem = layProblem({ name: cup.mix.name, leftMg }, mg);
     if (problem) throw fieldProblem('data.mg', problem);
   }
 
@@ -375,6 +391,7 @@ export const usePiece = defineStore('piece', () => {
     refused: queue.refused,
     dropRefused: queue.drop,
     record,
+    correct,
     layDown,
     logPass,
     logRoom,

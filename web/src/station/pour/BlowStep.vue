@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { PassEvent } from '@icy-ribbon/contract';
 import { AIR_TOOLS, airTool, bearingName, type AirTool } from '@icy-ribbon/core/air';
 import { CAUTIONS } from '@icy-ribbon/core/caution';
 import { AutoComplete, Button, Select } from 'ant-design-vue';
@@ -14,8 +15,8 @@ import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
 import { withTool, type PassDraft } from './passDraft.ts';
 
-/** The step of the run sheet that is done otherwise. */
-const props = defineProps<{ stepId?: string | undefined }>();
+/** A pass that is logged, as a step of the run sheet or freely; or one that is being corrected. */
+const props = defineProps<{ stepId?: string | undefined; changing?: PassEvent | undefined }>();
 const emit = defineEmits<{ logged: [] }>();
 const draft = defineModel<PassDraft>({ required: true });
 
@@ -35,8 +36,12 @@ const isMains = computed(() =>
 function log(): void {
   problem.value = null;
   try {
-    const step = props.stepId === undefined ? {} : { stepId: props.stepId };
-    store.logPass({ ...draft.value, ...step } as never);
+    if (props.changing) {
+      store.correct(props.changing, { ...props.changing.data, ...draft.value });
+    } else {
+      const step = props.stepId === undefined ? {} : { stepId: props.stepId };
+      store.logPass({ ...draft.value, ...step } as never);
+    }
     emit('logged');
     change({ from: null });
   } catch (error) {
@@ -52,7 +57,7 @@ useShortcuts('Blow', [
 
 <template>
   <form class="blow" @submit.prevent="log">
-    <p class="now">
+    <p v-if="!changing" class="now">
       Blow {{ draft.directionDeg === null ? '' : bearingName(draft.directionDeg) }}
       <span class="soft">pass {{ store.passes.length + 1 }}</span>
     </p>
@@ -114,8 +119,11 @@ useShortcuts('Blow', [
       </div>
     </div>
     <div class="row">
-      <Button type="primary" size="large" html-type="submit">Log the pass</Button>
-      <p class="soft caution">
+      <Button type="primary" size="large" html-type="submit">
+        {{ changing ? 'Keep the change' : 'Log the pass' }}
+      </Button>
+      <slot></slot>
+      <p v-if="!changing" class="soft caution">
         {{ CAUTIONS.blowing }} <template v-if="isMains">{{ CAUTIONS.mains }}</template>
         {{ CAUTIONS.deferral }}
       </p>

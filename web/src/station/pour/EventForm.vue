@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import type { PourEvent } from '@icy-ribbon/contract';
 import { bearingName } from '@icy-ribbon/core/air';
 import { CAUTIONS } from '@icy-ribbon/core/caution';
-import { Button, Input, Select, Textarea } from 'ant-design-vue';
-import { computed, ref, watch } from 'vue';
+import { Button, Select, Textarea } from 'ant-design-vue';
+import { computed, ref } from 'vue';
 import { messageAt } from '../../api/problem.ts';
 import FieldRow from '../../field/FieldRow.vue';
 import NumberField from '../../field/NumberField.vue';
@@ -12,130 +13,74 @@ import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
 import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
-import { clockWords, useWaitTimer } from './waitTimer.ts';
 import { useTurnTapper } from './turnTapper.ts';
-import { FREE_EVENTS, type FreeEvent } from './eventWords.ts';
+import { draftOf, eventOf, EVENT_FIELDS, newDraft, type EventField, type FormKind } from './eventDraft.ts';
+import { FREE_EVENTS } from './eventWords.ts';
 
-/** What is logged beside laying down and blowing. */
+/** What is logged beside laying down, blowing and waiting; or the correction of what was logged. */
 const props = defineProps<{
-  kind: Exclude<FreeEvent, 'pass'>;
-  seconds?: number | undefined;
+  kind: FormKind;
   stepId?: string | undefined;
+  changing?: PourEvent | undefined;
 }>();
 const emit = defineEmits<{ done: [] }>();
 
-const store = usePiece();
-const problem = ref<unknown>(null);
-const busy = ref(false);
-const seconds = ref<number | null>(props.seconds ?? null);
-const rpm = ref<number | null>(40);
-const way = ref<'clockwise' | 'counterclockwise' | 'both'>('both');
-const directionDeg = ref(0);
-const note = ref('');
-const mixId = ref<string | null>(null);
-const mg = ref<number | null>(5000);
-
-const wait = useWaitTimer();
-const tapper = useTurnTapper((turns) => (rpm.value = turns));
-
-const label = computed(() => FREE_EVENTS.find((each) => each.kind === props.kind)?.label ?? '');
-const isAdding = computed(() => props.kind === 'add-base' || props.kind === 'add-color');
-const cups = computed(() =>
-  store.paints.filter(({ mix, state }) => {
-    const isGround = mix.role === 'base' || mix.role === 'pillow';
-    return state.leftMg > 0 && isGround === (props.kind === 'add-base');
-  }),
-);
-const cupOptions = computed(() => cups.value.map(({ mix }) => ({ value: mix.id, label: mix.name })));
-
-watch(
-  () => props.kind,
-  () => {
-    problem.value = null;
-    note.value = '';
-    seconds.value = props.seconds ?? (props.kind === 'wait' ? 120 : props.kind === 'torch' ? 3 : 10);
-    mixId.value = cups.value[0]?.mix.id ?? null;
-  },
-  { immediate: true },
-);
-
+const FIELD_PATHS = ['data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.mixId'];
 const WAYS = [
   { value: 'both', label: 'both ways' },
   { value: 'clockwise', label: 'clockwise' },
   { value: 'counterclockwise', label: 'counterclockwise' },
 ];
 
+const store = usePiece();
+const problem = ref<unknown>(null);
+const busy = ref(false);
+
+const cups = computed(() =>
+  store.paints.filter(({ mix, state }) => {
+    if (props.kind === 'layer') return true;
+    const isGround = mix.role === 'base' || mix.role === 'pillow';
+    return state.leftMg > 0 && isGround === (props.kind === 'add-base');
+  }),
+);
+const cupOptions = computed(() => cups.value.map(({ mix }) => ({ value: mix.id, label: mix.name })));
+const draft = ref(
+  props.changing ? draftOf(props.changing) : newDraft(props.kind, { mixId: cups.value[0]?.mix.id ?? null }),
+);
+const tapper = useTurnTapper((turns) => (draft.value.rpm = turns));
+const label = computed(() => FREE_EVENTS.find((each) => each.kind === props.kind)?.label ?? 'Laid down');
+const asks = (field: EventField) => EVENT_FIELDS[props.kind].includes(field);
+
 async function keep(): Promise<void> {
   if (busy.value) return;
   busy.value = true;
   problem.value = null;
-  const step = props.stepId === undefined ? {} : { stepId: props.stepId };
+  const { kind, data } = eventOf(props.kind, draft.value);
   try {
-    switch (props.kind) {
-      case 'torch':
-        store.record('torch', { seconds: seconds.value, ...step });
-        break;
-      case 'wait':
-        store.record('wait', { seconds: seconds.value as number, forWhat: note.value, ...step });
-        break;
-      case 'spin':
-        store.record('spin', {
-          rpm: rpm.value as number,
-          seconds: seconds.value as number,
-          way: way.value,
-          ...step,
-        });
-        break;
-      case 'tilt':
-        store.record('tilt', { directionDeg: directionDeg.value, seconds: seconds.value, ...step });
-        break;
-      case 'add-base':
-      case 'add-color':
-        store.layDown(mixId.value ?? '', mg.value ?? 0, { moment: 'add' });
-        break;
-      case 'scrape':
-      case 'straw':
-      case 'skewer':
-        store.record(props.kind, { note: note.value });
-        break;
-      case 'note':
-        store.record('note', { text: note.value });
-        break;
-      case 'photo': {
-        const photo = await store.takePhoto('wet');
-        store.record('photo', { photoId: photo.id, note: note.value });
-        if (props.stepId !== undefined) {
-          store.record('step', { stepId: props.stepId, outcome: 'done', note: '' });
-        }
-        break;
-      }
-    }
+    if (props.changing) store.correct(props.changing, { ...props.changing.data, ...data });
+    else if (kind === 'photo') await photograph();
+    else
+      store.record(kind, { ...data, ...(props.stepId !== undefined && { stepId: props.stepId }) } as never);
     emit('done');
   } catch (error) {
     problem.value = error;
-    const known = ['data.seconds', 'data.rpm', 'data.mg', 'data.text'].some((path) => messageAt(error, path));
-    if (!known) sayProblem(error);
+    if (!FIELD_PATHS.some((path) => messageAt(error, path))) sayProblem(error);
   } finally {
     busy.value = false;
   }
 }
 
-function startOrStopWait(): void {
-  if (!wait.running.value) {
-    wait.start(seconds.value ?? 60);
-    return;
+/** The camera over the table takes a photo, and the log says so. */
+async function photograph(): Promise<void> {
+  const photo = await store.takePhoto('wet');
+  store.record('photo', { photoId: photo.id, note: draft.value.words });
+  if (props.stepId !== undefined) {
+    store.record('step', { stepId: props.stepId, outcome: 'done', note: '' });
   }
-  seconds.value = wait.stop();
-  void keep();
 }
 
 useShortcuts('Event', [
-  {
-    keys: [' ', 'Enter', 'PageDown'],
-    shown: 'Space, Enter',
-    does: 'Log it (start or end a wait)',
-    run: () => (props.kind === 'wait' ? startOrStopWait() : void keep()),
-  },
+  { keys: [' ', 'Enter', 'PageDown'], shown: 'Space, Enter', does: 'Log it', run: () => void keep() },
   { keys: ['r'], shown: 'R', does: 'Tap once a turn, for the speed', run: () => tapper.tap() },
   { keys: ['Escape'], shown: 'Escape', does: 'Log nothing', run: () => emit('done') },
 ]);
@@ -143,100 +88,77 @@ useShortcuts('Event', [
 
 <template>
   <form class="event" @submit.prevent="keep">
-    <p class="now">{{ label }}</p>
-    <template v-if="kind === 'wait'">
-      <p class="clock" role="timer" aria-live="off">
-        {{ wait.running.value ? clockWords(wait.left.value) : clockWords(seconds ?? 0) }}
-      </p>
-      <p v-if="wait.running.value && wait.left.value <= 0" class="over" role="status">
-        Time. {{ Math.round(wait.elapsed.value) }} s have gone by.
-      </p>
-      <div class="row">
+    <p v-if="!changing" class="now">{{ label }}</p>
+    <div v-if="kind !== 'note'" class="row">
+      <template v-if="asks('direction')">
+        <DirectionDial v-model="draft.directionDeg" class="dial" />
+        <p class="soft">{{ bearingName(draft.directionDeg) }}</p>
+      </template>
+      <template v-if="asks('rpm')">
         <NumberField
-          v-model="seconds"
-          label="Seconds"
-          unit="s"
-          :digits="0"
-          :error="messageAt(problem, 'data.seconds')"
-        />
-        <FieldRow label="For what" for="wait-for">
-          <Input id="wait-for" v-model:value="note" placeholder="the cells to open" />
-        </FieldRow>
-        <Button type="primary" size="large" @click="startOrStopWait">
-          {{ wait.running.value ? 'It is over' : 'Start the wait' }}
-        </Button>
-        <Button v-if="!wait.running.value" size="large" html-type="submit">It was this long</Button>
-      </div>
-    </template>
-    <template v-else>
-      <div class="row">
-        <DirectionDial v-if="kind === 'tilt'" v-model="directionDeg" class="dial" />
-        <p v-if="kind === 'tilt'" class="soft">{{ bearingName(directionDeg) }}</p>
-        <NumberField
-          v-if="kind === 'spin'"
-          v-model="rpm"
+          v-model="draft.rpm"
           label="Turns a minute"
           unit="rpm"
           :digits="0"
           :error="messageAt(problem, 'data.rpm')"
         />
-        <Button v-if="kind === 'spin'" @click="tapper.tap">Tap each turn (R)</Button>
-        <FieldRow v-if="kind === 'spin'" label="Way" for="spin-way">
-          <Select id="spin-way" v-model:value="way" :options="WAYS" />
-        </FieldRow>
+        <Button @click="tapper.tap">Tap each turn (R)</Button>
+      </template>
+      <FieldRow v-if="asks('way')" label="Way" for="spin-way">
+        <Select id="spin-way" v-model:value="draft.way" :options="WAYS" />
+      </FieldRow>
+      <template v-if="asks('seconds')">
         <NumberField
-          v-if="kind === 'torch' || kind === 'spin' || kind === 'tilt'"
-          v-model="seconds"
+          v-model="draft.seconds"
           label="Seconds"
           unit="s"
-          :digits="1"
+          :digits="kind === 'wait' ? 0 : 1"
           :error="messageAt(problem, 'data.seconds')"
         />
-        <HoldButton
-          v-if="kind === 'torch' || kind === 'spin' || kind === 'tilt'"
-          running="Counting …"
-          @measured="seconds = $event"
-        />
-        <template v-if="isAdding">
-          <FieldRow label="Cup" for="added-cup">
-            <Select
-              id="added-cup"
-              :value="mixId ?? undefined"
-              :options="cupOptions"
-              style="min-width: 180px"
-              @update:value="mixId = ($event as string | undefined) ?? null"
-            />
-          </FieldRow>
-          <QuantityField
-            v-model="mg"
-            label="How much"
-            quantity="mass"
-            :error="messageAt(problem, 'data.mg')"
+        <HoldButton v-if="kind !== 'wait'" running="Counting …" @measured="draft.seconds = $event" />
+      </template>
+      <template v-if="asks('cup')">
+        <FieldRow label="Cup" for="event-cup" :error="messageAt(problem, 'data.mixId')">
+          <Select
+            id="event-cup"
+            :value="draft.mixId ?? undefined"
+            :options="cupOptions"
+            style="min-width: 180px"
+            @update:value="draft.mixId = ($event as string | undefined) ?? null"
           />
-        </template>
-      </div>
-      <p v-if="isAdding && cups.length === 0" class="soft">No such cup holds paint.</p>
-      <FieldRow
-        v-if="
-          kind === 'note' || kind === 'scrape' || kind === 'straw' || kind === 'skewer' || kind === 'photo'
-        "
-        label="In your words"
-        for="event-note"
-        :error="messageAt(problem, 'data.text')"
-      >
-        <Textarea id="event-note" v-model:value="note" :rows="2" />
-      </FieldRow>
-      <p v-if="kind === 'photo'" class="soft">
-        The camera over the table takes it. Photos of your own are attached at Results.
-      </p>
-      <div class="row">
-        <Button type="primary" size="large" html-type="submit" :loading="busy">Log it</Button>
-        <Button size="large" @click="emit('done')">Log nothing</Button>
-        <p v-if="kind === 'torch'" class="soft caution">{{ CAUTIONS.torch }} {{ CAUTIONS.deferral }}</p>
-        <p v-if="kind === 'spin'" class="soft caution">Fix the board on the spinner and stand clear.</p>
-        <p v-if="kind === 'straw'" class="soft caution">{{ CAUTIONS.blowing }}</p>
-      </div>
-    </template>
+        </FieldRow>
+        <QuantityField
+          v-model="draft.mg"
+          label="How much"
+          quantity="mass"
+          :error="messageAt(problem, 'data.mg')"
+        />
+      </template>
+    </div>
+    <p v-if="asks('cup') && cups.length === 0" class="soft">No such cup holds paint.</p>
+    <FieldRow
+      v-if="asks('words')"
+      :label="kind === 'wait' ? 'For what' : 'In your words'"
+      for="event-note"
+      :error="messageAt(problem, 'data.text')"
+    >
+      <Textarea id="event-note" v-model:value="draft.words" :rows="2" />
+    </FieldRow>
+    <p v-if="kind === 'photo' && !changing" class="soft">
+      The camera over the table takes it. Photos of your own are attached at Results.
+    </p>
+    <div class="row">
+      <Button type="primary" size="large" html-type="submit" :loading="busy">
+        {{ changing ? 'Keep the change' : 'Log it' }}
+      </Button>
+      <Button size="large" @click="emit('done')">{{
+        changing ? 'Leave it as it was' : 'Log nothing'
+      }}</Button>
+      <p v-if="kind === 'torch'" class="soft caution">{{ CAUTIONS.torch }} {{ CAUTIONS.deferral }}</p>
+      <p v-if="kind === 'spin'" class="soft caution">Fix the board on the spinner and stand clear.</p>
+      <p v-if="kind === 'straw'" class="soft caution">{{ CAUTIONS.blowing }}</p>
+      <slot></slot>
+    </div>
   </form>
 </template>
 
@@ -251,18 +173,6 @@ useShortcuts('Event', [
   font-size: 30px;
   font-weight: 600;
   line-height: 1.2;
-}
-
-.clock {
-  font-size: 96px;
-  font-weight: 600;
-  line-height: 1;
-  font-variant-numeric: tabular-nums;
-}
-
-.over {
-  color: var(--brass-text, var(--brass));
-  font-weight: 600;
 }
 
 .row {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { RadioButton, RadioGroup } from 'ant-design-vue';
+import type { PourEvent } from '@icy-ribbon/contract';
 import { baseAreas } from '@icy-ribbon/core/amount';
 import { InputError } from '@icy-ribbon/core/error';
 import { runSheet, stepStates, type RunStep } from '@icy-ribbon/core/pour';
@@ -10,12 +11,15 @@ import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
 import { usePlan } from '../../store/plan.ts';
 import BlowStep from './BlowStep.vue';
+import ChangeEvent from './ChangeEvent.vue';
 import LayStep from './LayStep.vue';
+import PieceSwitch from './PieceSwitch.vue';
 import PourTimeline from './PourTimeline.vue';
 import RoomNote from './RoomNote.vue';
 import EventForm from './EventForm.vue';
 import EventStrip from './EventStrip.vue';
 import StepPanel from './StepPanel.vue';
+import WaitForm from './WaitForm.vue';
 import type { FreeEvent } from './eventWords.ts';
 import { newPass, withTool, type PassDraft } from './passDraft.ts';
 
@@ -23,11 +27,14 @@ defineProps<{ pieceId: string }>();
 
 const store = usePiece();
 const plan = usePlan();
-type Mode = 'sheet' | 'lay' | 'blow' | Exclude<FreeEvent, 'pass'>;
+type Mode = 'sheet' | 'lay' | 'blow' | 'change' | Exclude<FreeEvent, 'pass'>;
 const mode = ref<Mode>(store.passes.length > 0 || nothingToLay() ? 'blow' : 'lay');
 const draft = ref<PassDraft>(newPass(store.passes.at(-1)?.data));
 /** A step that is being done otherwise; what is logged next carries it out. */
 const instead = ref<RunStep | null>(null);
+/** What was logged and is being set right. */
+const changing = ref<PourEvent | null>(null);
+const changedPass = ref<PassDraft>(newPass());
 
 onMounted(async () => {
   if (!store.piece?.plan) return;
@@ -62,8 +69,17 @@ const open = computed(() => {
 const next = computed(() => open.value[0]);
 const hasSheet = computed(() => steps.value.length > 1);
 const free = computed(() =>
-  mode.value === 'sheet' || mode.value === 'lay' ? null : mode.value === 'blow' ? 'pass' : mode.value,
+  mode.value === 'sheet' || mode.value === 'lay' || mode.value === 'change'
+    ? null
+    : mode.value === 'blow'
+      ? 'pass'
+      : mode.value,
 );
+/** The pass that is drawn while it is entered. */
+const drawn = computed(() => {
+  if (mode.value === 'blow') return draft.value;
+  return mode.value === 'change' && changing.value?.kind === 'pass' ? changedPass.value : null;
+});
 
 function pick(kind: FreeEvent): void {
   mode.value = kind === 'pass' ? 'blow' : kind;
@@ -72,7 +88,14 @@ function pick(kind: FreeEvent): void {
 /** Back to where the work goes on. */
 function goOn(): void {
   instead.value = null;
+  changing.value = null;
   mode.value = next.value && hasSheet.value ? 'sheet' : store.layers.length > 0 ? 'blow' : 'lay';
+}
+
+function change(event: PourEvent): void {
+  changing.value = event;
+  if (event.kind === 'pass') changedPass.value = { ...event.data };
+  mode.value = 'change';
 }
 
 function otherwise(step: RunStep): void {
@@ -110,16 +133,21 @@ const puddles = computed(() => laid.value.filter((each) => each.role !== 'base')
 
 function takeBackLast(): void {
   const last = store.events.filter((event) => event.kind !== 'plan').at(-1);
-  if (!last) return;
+  if (last) takeBack(last.id);
+}
+
+function takeBack(eventId: string): void {
   try {
-    store.takeBackEvent(last.id);
+    store.takeBackEvent(eventId);
+    if (changing.value?.id === eventId) goOn();
   } catch (error) {
     sayProblem(error);
   }
 }
 
 function swiped(from: { x: number; y: number }, directionDeg: number): void {
-  draft.value = { ...draft.value, from, directionDeg };
+  const target = mode.value === 'change' ? changedPass : draft;
+  target.value = { ...target.value, from, directionDeg };
 }
 
 useShortcuts('Pour', [
@@ -143,17 +171,18 @@ useShortcuts('Pour', [
         :support="store.piece.support"
         :base-hex="baseHex"
         :puddles="puddles"
-        :passes="store.passes.map((pass) => pass.data)"
+        :passes="store.passes.filter((pass) => pass.id !== changing?.id).map((pass) => pass.data)"
         :draft="
-          mode === 'blow' && draft.directionDeg !== null
-            ? { directionDeg: draft.directionDeg, seconds: draft.seconds ?? 3, from: draft.from }
+          drawn && drawn.directionDeg !== null
+            ? { directionDeg: drawn.directionDeg, seconds: drawn.seconds ?? 3, from: drawn.from }
             : null
         "
-        :drawable="mode === 'blow'"
+        :drawable="drawn !== null"
         @swipe="swiped"
       />
     </div>
     <section class="next">
+      <PieceSwitch :piece-id="pieceId" />
       <div class="bar">
         <RadioGroup v-model:value="mode" name="pour-mode" aria-label="What comes next">
           <RadioButton v-if="hasSheet" value="sheet" :disabled="!next">Next step</RadioButton>
@@ -186,10 +215,19 @@ useShortcuts('Pour', [
         :step-id="instead?.id"
         @logged="instead && goOn()"
       />
-      <EventForm v-else :key="mode" :kind="mode" @done="goOn" />
+      <ChangeEvent
+        v-else-if="mode === 'change' && changing"
+        :key="changing.id"
+        v-model:pass="changedPass"
+        :event="changing"
+        @done="goOn"
+        @take-back="takeBack"
+      />
+      <WaitForm v-else-if="mode === 'wait'" @done="goOn" />
+      <EventForm v-else-if="mode !== 'change'" :key="mode" :kind="mode" @done="goOn" />
       <EventStrip class="strip" :active="free" @pick="pick" />
     </section>
-    <PourTimeline class="timeline" @take-back="takeBackLast" />
+    <PourTimeline class="timeline" :changing-id="changing?.id" @take-back="takeBackLast" @change="change" />
   </main>
 </template>
 

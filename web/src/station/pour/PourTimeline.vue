@@ -7,7 +7,8 @@ import { useUnits } from '../../store/units.ts';
 import { timeWords } from '../words.ts';
 import { eventWords, HIDDEN_KINDS } from './eventWords.ts';
 
-const emit = defineEmits<{ takeBack: [] }>();
+defineProps<{ changingId?: string | undefined }>();
+const emit = defineEmits<{ takeBack: []; change: [event: PourEvent] }>();
 const store = usePiece();
 const units = useUnits();
 const line = ref<HTMLElement | null>(null);
@@ -33,10 +34,18 @@ const what = (event: PourEvent) => eventWords(event, (mixId) => cupOf(mixId)?.mi
     <ol ref="line">
       <li v-for="event in shown" :key="event.id" :class="[event.kind, { unsent: unsentIds.has(event.id) }]">
         <span class="node" :style="{ background: colorOf(event) }"></span>
-        <span class="time soft">{{ timeWords(event.at) }}</span>
-        <span class="title">{{ what(event).title }}</span>
-        <span class="soft detail">{{ what(event).detail }}</span>
-        <span v-if="unsentIds.has(event.id)" class="soft">kept here, not sent yet</span>
+        <button
+          class="plain-button"
+          :aria-pressed="event.id === changingId"
+          :title="`Change: ${what(event).title}`"
+          @click="emit('change', event)"
+        >
+          <span class="time soft">{{ timeWords(event.at) }}</span>
+          <span class="title">{{ what(event).title }}</span>
+          <span class="soft detail">{{ what(event).detail }}</span>
+          <span v-if="event.insteadOf" class="soft">changed</span>
+          <span v-if="unsentIds.has(event.id)" class="soft">kept here, not sent yet</span>
+        </button>
       </li>
       <li v-if="shown.length === 0" class="soft empty">
         Every cup laid down and every pass appears on this line.
@@ -109,6 +118,19 @@ li:not(.empty)::before {
   border-radius: 0;
   transform: rotate(45deg) scale(0.8);
   background: var(--ink);
+}
+
+li button {
+  display: grid;
+  align-content: start;
+  min-height: 48px;
+  text-align: left;
+  font-size: inherit;
+  line-height: inherit;
+}
+
+li button[aria-pressed='true'] .title {
+  box-shadow: inset 0 -2px 0 var(--brass);
 }
 
 .title {

@@ -13,6 +13,7 @@ import { usePiece } from '../../store/piece.ts';
 import { usePlan } from '../../store/plan.ts';
 import { useUnits } from '../../store/units.ts';
 import EventForm from './EventForm.vue';
+import WaitForm from './WaitForm.vue';
 
 /** The next step of the plan, large: done, left out, or done otherwise. */
 const props = defineProps<{ step: RunStep; after: RunStep | undefined; number: number; total: number }>();
@@ -150,13 +151,14 @@ useShortcuts(
   <div class="step">
     <p class="soft">Step {{ number }} of {{ total }}</p>
     <template v-if="step.kind === 'wait' || step.kind === 'photo'">
-      <EventForm
+      <WaitForm
+        v-if="step.kind === 'wait'"
         :key="step.id"
-        :kind="step.kind"
-        :seconds="step.kind === 'wait' ? step.seconds : undefined"
+        :seconds="step.seconds"
+        :for-what="step.forWhat"
         :step-id="step.id"
-        @done="() => {}"
       />
+      <EventForm v-else :key="`photo ${step.id}`" kind="photo" :step-id="step.id" />
       <div class="row"><Button @click="skip">Leave it out</Button></div>
     </template>
     <template v-else>
