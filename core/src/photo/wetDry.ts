@@ -13,7 +13,7 @@ export interface WetDry {
   readonly driftErrorMm: number;
   /** How far cells moved, beyond what the photos' corners were off, mm: the middle one of all. */
   readonly movedMm: number;
-  /** Cells that are in the dry photo only, and in the wet one only. */
+  /** Cells where the wet photo shows another color, and where the dry one does: not merely cells it did not count. */
   readonly opened: number;
   readonly closed: number;
   /** What both photos' colors were held against: the gray card, or the base where a photo shows no card. */
@@ -32,6 +32,8 @@ const NO_CHANGE = 1.5;
 const FIRST_REACH_MM = 3;
 const LAST_REACH_MM = 0.8;
 const ROUNDS = 4;
+/** A cell this wide is seen if it is there. */
+const SURE_PX = 8;
 const LEAST_PAIRS = 8;
 
 /**
@@ -40,25 +42,42 @@ const LEAST_PAIRS = 8;
  */
 export function wetDry(wet: Measured, dry: Measured): WetDry {
   const place = register(wet.cells.list, dry.cells.list);
+  const back = register(dry.cells.list, wet.cells.list);
   const pairs = pairUp(wet.cells.list, dry.cells.list, place, LAST_REACH_MM);
   const drifts = pairs.map(({ wet: before, dry: after }) => after.diameterMm - before.diameterMm);
   const mean = drifts.length > 0 ? drifts.reduce((sum, each) => sum + each, 0) / drifts.length : 0;
   const spread = Math.sqrt(
     drifts.reduce((sum, each) => sum + (each - mean) ** 2, 0) / Math.max(1, drifts.length - 1),
   );
+  const matched = new Set(pairs.flatMap((pair) => [pair.wet, pair.dry]));
   const moves = pairs.map(({ off }) => off).sort((a, b) => a - b);
   return {
     matched: pairs.length,
     driftMm: mean,
     driftErrorMm: pairs.length > 1 ? spread / Math.sqrt(pairs.length) : 0,
     movedMm: quantile(moves, 0.5),
-    opened: dry.cells.list.length - pairs.length,
-    closed: wet.cells.list.length - pairs.length,
+    opened: countIn(dry, wet, back),
+    closed: countIn(wet, dry, place),
     ...shiftsOf(wet, dry),
   };
+
+  /** Cells of one photo, large enough to be sure of, that the other does not show. */
+  function countIn(one: Measured, other: Measured, to: Place): number {
+    const leastMm = SURE_PX / Math.min(one.picture.pxPerMm, other.picture.pxPerMm);
+    return one.cells.list.filter(
+      (cell) => cell.diameterMm >= leastMm && !matched.has(cell) && !shows(other, to, cell),
+    ).length;
+  }
 }
 
 type Place = (x: number, y: number) => readonly [number, number];
+
+/** Whether a photo shows a cell's color where the cell lies, whatever it made of the place. */
+function shows({ picture }: Measured, place: Place, { xMm, yMm, label }: Cell): boolean {
+  const [x, y] = place(xMm, yMm).map((mm) => Math.round(mm * picture.pxPerMm)) as [number, number];
+  if (x < 0 || y < 0 || x >= picture.width || y >= picture.height) return false;
+  return picture.labels[y * picture.width + x] === label;
+}
 
 /** An affine map from the wet face onto the dry one, fitted to cells that lie close and are alike. */
 function register(wet: readonly Cell[], dry: readonly Cell[]): Place {

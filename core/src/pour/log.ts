@@ -29,7 +29,10 @@ export function standing<Event extends LoggedEvent>(log: readonly Event[]): Even
 }
 
 /** What the log would be without one event that stands, for asking what may stand in its place. */
-export function without<Event extends LoggedEvent>(log: readonly Event[], eventId: string | undefined): Event[] {
+export function without<Event extends LoggedEvent>(
+  log: readonly Event[],
+  eventId: string | undefined,
+): Event[] {
   return standing(log).filter((event) => event.id !== eventId);
 }
 

@@ -72,6 +72,7 @@ it('the same paint photographed twice has changed nowhere, corners a few pixels 
   expect(Math.abs(found.driftMm)).toBeLessThan(0.01);
   expect(found.movedMm).toBeLessThan(0.1);
   expect(found.against).toBe('card');
+  expect(found.opened + found.closed).toBeLessThan(0.02 * wet.cells.list.length);
   expect(found.shifts.filter((shift) => shift.isSeen)).toEqual([]);
 });
 

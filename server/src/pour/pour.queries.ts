@@ -75,7 +75,8 @@ async function requirePossible(
   }
   if (event.insteadOf !== undefined) {
     const target = standing(log).find((each) => each.id === event.insteadOf);
-    if (!target) throw unfit('insteadOf', 'This event is not in the log, or was changed or taken back meanwhile.');
+    if (!target)
+      throw unfit('insteadOf', 'This event is not in the log, or was changed or taken back meanwhile.');
     if (target.kind !== event.kind || target.kind === 'plan') {
       throw unfit('insteadOf', 'A correction is of the same kind as what it corrects.');
     }

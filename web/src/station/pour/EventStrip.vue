@@ -31,7 +31,7 @@ useShortcuts(
 .strip {
   display: flex;
   flex-wrap: wrap;
-  gap: 0 6px;
+  gap: 0 2px;
   margin: 0;
   padding: 0;
   list-style: none;
@@ -39,7 +39,8 @@ useShortcuts(
 
 button {
   min-height: 48px;
-  padding: 0 10px;
+  padding: 0 6px;
+  font-size: 15px;
   white-space: nowrap;
 }
 
@@ -49,9 +50,9 @@ button[aria-pressed='true'] {
 
 kbd {
   display: inline-block;
-  min-width: 22px;
-  margin-right: 3px;
-  padding: 1px 4px;
+  min-width: 20px;
+  margin-right: 2px;
+  padding: 1px 3px;
   border: 1px solid var(--ice-deep);
   font: inherit;
   font-size: 13px;

@@ -177,7 +177,7 @@ async function remove(): Promise<void> {
         </li>
       </ul>
       <p v-if="shown" class="soft">{{ shown.state }}, {{ dateWords(shown.createdAt) }}</p>
-      <template v-if="measured">
+      <div v-if="measured" class="layers" role="group" aria-label="Show over the photo">
         <Checkbox
           v-for="name in LAYER_NAMES"
           :key="name"
@@ -187,7 +187,9 @@ async function remove(): Promise<void> {
           {{ name }}
         </Checkbox>
         <span v-if="hovered" class="hovered" role="status">{{ hovered.diameterMm.toFixed(2) }} mm</span>
-      </template>
+      </div>
+    </div>
+    <div v-if="!measuring" class="bar second">
       <Button v-if="shown" size="small" :type="measured ? 'default' : 'primary'" @click="measuring = true">
         {{ measured ? 'Measure again' : 'Measure it' }}
       </Button>
@@ -230,7 +232,7 @@ async function remove(): Promise<void> {
 <style scoped>
 .photos {
   display: grid;
-  grid-template-rows: minmax(0, 1fr) auto auto;
+  grid-template-rows: minmax(0, 1fr) auto auto auto;
 }
 
 .over {
@@ -270,6 +272,16 @@ async function remove(): Promise<void> {
   min-width: 66px;
   font-weight: 600;
   font-variant-numeric: tabular-nums;
+}
+
+.bar.second {
+  padding-top: 0;
+  border-top: 0;
+}
+
+.layers {
+  display: flex;
+  align-items: center;
 }
 
 .spring {

@@ -84,7 +84,8 @@ export function inputOf(setup: PhotoSetup, support: SupportSize): MeasureInput {
     palette: setup.palette.map(({ name, hex }) => ({ name, hex })),
     base: setup.base,
     activator: setup.activator ?? undefined,
-    grayPatchMm: setup.grayPatchMm ?? undefined,
+    // A copy: what a page watches cannot be sent to a worker.
+    grayPatchMm: setup.grayPatchMm ? ([...setup.grayPatchMm] as unknown as PatchMm) : undefined,
   };
 }
 
