@@ -17,7 +17,7 @@ const wetCells = Array.from({ length: 400 }, (_, index) =>
   cell(
     4 + 9 * (index % 20) + 2 * random(),
     4 + 9 * Math.floor(index / 20) + 2 * random(),
-    1.5 + 2 * random(),
+    1.7 + 2 * random(),
   ),
 );
 
@@ -27,7 +27,7 @@ const measured = (list: readonly Cell[], hexes: readonly string[], cardLevel: nu
     cells: { list },
     palette: hexes.map((hex, index) => ({ name: String(index), hex })),
     cardLevel,
-    picture: { width: 210, height: 210, pxPerMm: 1, labels: new Uint8Array(210 * 210) },
+    picture: { width: 1050, height: 1050, pxPerMm: 5, labels: new Uint8Array(1050 * 1050) },
   }) as unknown as Measured;
 
 const COLORS = ['#202020', '#e0e0e0', '#2060a0'];
@@ -54,7 +54,7 @@ it('counts what opened and what closed', () => {
 it('a cell that one photo shows and did not count has neither opened nor closed', () => {
   const dry = measured(wetCells.slice(30), COLORS);
   const { xMm, yMm } = wetCells[0]!;
-  dry.picture.labels[Math.round(yMm) * 210 + Math.round(xMm)] = 2;
+  dry.picture.labels[Math.round(5 * yMm) * 1050 + Math.round(5 * xMm)] = 2;
   expect(wetDry(wet, dry).closed).toBe(29);
 });
 
