@@ -1,9 +1,8 @@
-import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Piece } from '@icy-ribbon/contract';
-import { materialCreateSchema } from '@icy-ribbon/contract';
+import { materialCreateSchema, pieceListQuery, type PieceListQuery } from '@icy-ribbon/contract';
+import { findQuantity, madeTheDifference, trendOf } from '@icy-ribbon/core/compare';
 import { matchColor } from '@icy-ribbon/core/color';
 import { materialKind } from '@icy-ribbon/core/material';
 import { learn } from '@icy-ribbon/core/learn';
@@ -13,20 +12,21 @@ import { mixProperties, thin } from '@icy-ribbon/core/mix';
 import { thinMany } from '@icy-ribbon/core/practice';
 import { seededRandom } from '@icy-ribbon/core/random';
 import { stackForecast } from '@icy-ribbon/core/stack';
-import { openDatabase, type Db } from '../db/open.ts';
+import { openDatabase } from '../db/open.ts';
 import { timestamp } from '../db/record.ts';
 import { createMaterial } from '../material/material.queries.ts';
 import { stockStarterShelf } from '../material/starter.ts';
-import { createMix } from '../mix/mix.queries.ts';
-import { createPiece, listPieces } from '../piece/piece.queries.ts';
+import { listPieces, readPieces } from '../piece/piece.queries.ts';
 import { toCsv } from '../piece/csv.ts';
 import { paintScene } from '../standin/camera/paint.ts';
 import { freshPhoto, measureKnown, missesOf } from '../photo/acceptance.ts';
+import { listNumbers, refreshFacts } from '../result/facts.ts';
 import { measure, table } from './measure.ts';
 import { freshLayers, workOut } from './plan.ts';
+import { fillWithPours } from './pours.ts';
 import { cups, freshStack, readings, setCups } from './studio.ts';
 
-const PIECES = 2000;
+const POURS = 10_000;
 const CALLS = 10_000;
 const ARTISTS = 2000;
 
@@ -51,40 +51,23 @@ const times = (count: number, work: () => unknown) => () => {
   for (let call = 0; call < count; call += 1) work();
 };
 
-async function fill(db: Db): Promise<void> {
-  const support = await db.selectFrom('support').select('id').executeTakeFirstOrThrow();
-  const paint = await db
-    .selectFrom('material')
-    .select('id')
-    .where('kind', '=', 'artist-tube')
-    .executeTakeFirstOrThrow();
-  await db.transaction().execute(async (trx) => {
-    for (let index = 0; index < PIECES; index += 1) {
-      const piece: Piece = await createPiece(trx, {
-        id: randomUUID(),
-        name: `Piece ${index}`,
-        technique: 'dutch',
-        supportId: support.id,
-        note: '',
-      });
-      for (const role of ['base', 'color', 'color'] as const) {
-        await createMix(trx, piece.id, { role, recipeId: 'D2', paintId: paint.id, totalMg: 56_250 });
-      }
-    }
-  });
-}
-
 const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-bench-'));
 const { db } = await openDatabase(folder, timestamp());
 try {
   await stockStarterShelf(db);
-  process.stdout.write(`Making ${PIECES} pieces ...\n`);
-  await fill(db);
+  process.stdout.write(`Making ${POURS} pours ...\n`);
+  await fillWithPours(db, POURS);
   const list =
-    (pageSize: number, q = '') =>
+    (changes: Partial<PieceListQuery> = {}) =>
     () =>
-      listPieces(db, { page: 1, pageSize, sort: 'newest', q, technique: undefined });
-  const { items } = await list(200)();
+      listPieces(db, { ...pieceListQuery.parse({}), ...changes });
+  const { items } = await list({ pageSize: 200 })();
+  const startedAt = performance.now();
+  await refreshFacts(db, readPieces);
+  process.stdout.write(
+    `The numbers of ${POURS} pours worked out for the first time: ${((performance.now() - startedAt) / 1000).toFixed(1)} s\n`,
+  );
+  const numbers = (await listNumbers(db, undefined)).map((pour) => pour.numbers);
   const importMany = (count: number) => () =>
     db.transaction().execute(async (trx) => {
       for (let row = 0; row < count; row += 1) {
@@ -117,8 +100,26 @@ try {
       `thinning advice, ${CALLS} times`,
       times(CALLS, () => thin(parts, 0.5, materialKind('water'))),
     ),
-    await measure(`a page of 50 results of ${PIECES}`, list(50)),
-    await measure(`the same, searched`, list(50, 'Piece 19')),
+    await measure(`a page of 50 results of ${POURS} pours`, list()),
+    await measure('the last page', list({ page: POURS / 50 })),
+    await measure('searched for a number in the name', list({ q: 'Piece 19' })),
+    await measure('searched for words of a note', list({ q: 'rim split' })),
+    await measure('by tool and technique', list({ tool: 'straw', technique: 'bloom' })),
+    await measure(
+      'by stage, rating and dates, the best first',
+      list({ stage: 'stacking', ratingFrom: 4, from: '2005-01-01', to: '2015-01-01', sort: 'rating' }),
+    ),
+    await measure(`the numbers of all ${POURS} pours, for the charts`, () => listNumbers(db, undefined)),
+    await measure(`one effect against one cause, ${POURS} pours, the line and its interval`, () =>
+      trendOf(
+        numbers.flatMap(({ distanceMm, cellMm }) =>
+          typeof distanceMm === 'number' && typeof cellMm === 'number' ? [{ x: distanceMm, y: cellMm }] : [],
+        ),
+      ),
+    ),
+    await measure(`what made the difference over ${POURS} pours`, () =>
+      madeTheDifference(numbers, findQuantity('cellMm')!),
+    ),
     await measure('200 results as CSV', () => toCsv(items)),
     await measure('a color matched from 60 paints', () => matchColor('#6b8f8a', paints, 6)),
     await measure('all interfaces of a stack of 8 layers forecast', () => stackForecast(freshStack())),
