@@ -44,13 +44,30 @@ export const measurementSchema = z.object({
   measuredAt: timestampSchema,
 });
 
+/**
+ * A long list of numbers, checked in one loop: number by number through schemas, a detail holds the page up for
+ * several frames.
+ */
+function longList(most: number, fits: (value: number) => boolean, items: object) {
+  return z
+    .custom<number[]>(
+      (given) =>
+        Array.isArray(given) && given.length <= most && given.every((value) => fits(value as number)),
+      `Give at most ${most} numbers.`,
+    )
+    .meta({ type: 'array', maxItems: most, items });
+}
+
 /** A mask as runs: how many pixels off, then on, then off and so on, row after row. */
-const runsSchema = z.array(z.int().min(0)).max(400_000);
+const runsSchema = longList(400_000, (value) => Number.isInteger(value) && value >= 0, {
+  type: 'integer',
+  minimum: 0,
+});
 
 /** What the overlay draws. */
 export const photoDetailSchema = z.object({
   /** One row a cell: x, y, diameter, color, color around (numbers of the palette), then its outline's radii. */
-  cells: z.array(z.array(z.number()).max(64)).max(20_000),
+  cells: z.array(longList(64, Number.isFinite, { type: 'number' })).max(20_000),
   masks: z.object({
     widthPx: z.int().min(1),
     heightPx: z.int().min(1),

@@ -104,9 +104,9 @@ function describingRoutes(app: Express): void {
     response.json(openApiDocument(VERSION));
   });
   app.get('/api/schema/studio.json', (_request, response) => {
-    response.json(z.toJSONSchema(archiveSchema, { io: 'input' }));
+    response.json(z.toJSONSchema(archiveSchema, { io: 'input', unrepresentable: 'any' }));
   });
   app.get('/api/schema/piece.json', (_request, response) => {
-    response.json(z.toJSONSchema(pieceDocumentSchema, { io: 'input' }));
+    response.json(z.toJSONSchema(pieceDocumentSchema, { io: 'input', unrepresentable: 'any' }));
   });
 }

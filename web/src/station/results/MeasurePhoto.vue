@@ -84,6 +84,8 @@ async function measure(): Promise<void> {
     );
     const { measurement, detail } = kept(setup.value, report, new Date().toISOString());
     await store.keepMeasurement(props.photo, measurement, detail);
+    // The numbers are drawn in one frame and the photo in another, so that neither holds the page up.
+    await new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn)));
     say(`Measured in ${(report.milliseconds / 1000).toFixed(1)} s.`);
     emit('done');
   } catch (error) {

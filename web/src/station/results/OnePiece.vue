@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Photo, PhotoDetail } from '@icy-ribbon/contract';
 import { Button, Input } from 'ant-design-vue';
-import { computed, ref, useTemplateRef } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece.ts';
@@ -26,7 +26,7 @@ const placing = ref(false);
 const chosenPin = ref<string | null>(null);
 const faultList = useTemplateRef<InstanceType<typeof FaultList>>('faultList');
 const shown = ref<Photo | undefined>();
-const detail = ref<PhotoDetail | null>(null);
+const detail = shallowRef<PhotoDetail | null>(null);
 
 function show(photo: Photo | undefined, drawn: PhotoDetail | null): void {
   shown.value = photo;

@@ -4,7 +4,7 @@ import type { WetDry } from '@icy-ribbon/core/photo';
 import { fault } from '@icy-ribbon/core/diagnose';
 import { useDropZone, useEventListener } from '@vueuse/core';
 import { Button, Checkbox, RadioButton, RadioGroup } from 'ant-design-vue';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { call } from '../../api/client.ts';
 import type { DrawnCell } from '../../drawing/photoOverlay.ts';
 import { say, sayProblem } from '../../notice/notices.ts';
@@ -31,7 +31,7 @@ const chooser = ref<HTMLInputElement | null>(null);
 const chosenId = ref<string | null>(null);
 const state = ref<PhotoState>('wet');
 const busy = ref(false);
-const detail = ref<PhotoDetail | null>(null);
+const detail = shallowRef<PhotoDetail | null>(null);
 const layers = ref<Layers>({ cells: false, net: false, mud: false, glare: false });
 const hovered = ref<DrawnCell | null>(null);
 const comparison = ref<WetDry | 'busy' | null>(null);
@@ -163,7 +163,7 @@ async function remove(): Promise<void> {
         </p>
       </div>
     </div>
-    <div v-if="!measuring" class="bar">
+    <div v-show="!measuring" class="bar">
       <ul v-if="photos.length > 1" aria-label="Choose a photo">
         <li v-for="photo in photos" :key="photo.id">
           <button
@@ -189,7 +189,7 @@ async function remove(): Promise<void> {
         <span v-if="hovered" class="hovered" role="status">{{ hovered.diameterMm.toFixed(2) }} mm</span>
       </div>
     </div>
-    <div v-if="!measuring" class="bar second">
+    <div v-show="!measuring" class="bar second">
       <Button v-if="shown" size="small" :type="measured ? 'default' : 'primary'" @click="measuring = true">
         {{ measured ? 'Measure again' : 'Measure it' }}
       </Button>
