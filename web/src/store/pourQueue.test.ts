@@ -1,6 +1,7 @@
 import { ref } from 'vue';
 import type { PourEvent } from '@icy-ribbon/contract';
-import { checkedEvent, memoryStorage, usePourQueue } from './pourQueue.ts';
+import { memoryKeeper } from './keptEvents.ts';
+import { checkedEvent, usePourQueue } from './pourQueue.ts';
 
 const PIECE = '3f0e8a52-1f5b-4b61-9d2c-6f8d1f3f9a10';
 const event = (text: string): PourEvent =>
@@ -32,7 +33,7 @@ const settle = (ms: number) => jest.advanceTimersByTimeAsync(ms);
 it('what is logged counts at once and arrives in order', async () => {
   const { log } = server();
   const arrived = jest.fn();
-  const queue = usePourQueue(ref(PIECE), arrived, () => {}, memoryStorage());
+  const queue = usePourQueue(ref(PIECE), arrived, () => {}, memoryKeeper());
   queue.add(PIECE, event('one'));
   queue.add(PIECE, event('two'));
   expect(queue.waiting.value.map((each) => each.kind === 'note' && each.data.text)).toEqual(['one', 'two']);
@@ -49,7 +50,7 @@ it('while the server is away nothing is lost; it is sent when it is back, once',
     ref(PIECE),
     () => {},
     () => {},
-    memoryStorage(),
+    memoryKeeper(),
   );
   queue.add(PIECE, event('kept'));
   await settle(60_000);
@@ -62,23 +63,23 @@ it('while the server is away nothing is lost; it is sent when it is back, once',
 
 it('a closed tab loses nothing: the next one finds what was kept', async () => {
   const { log, state } = server();
-  const storage = memoryStorage();
+  const keeper = memoryKeeper();
   state.mode = 'down';
   const first = usePourQueue(
     ref(PIECE),
     () => {},
     () => {},
-    storage,
+    keeper,
   );
   first.add(PIECE, event('before the battery died'));
-  const sent = storage.length;
-  expect(sent).toBe(1);
+  await settle(10);
+  expect(await keeper.all()).toHaveLength(1);
   state.mode = 'up';
   const second = usePourQueue(
     ref(PIECE),
     () => {},
     () => {},
-    storage,
+    keeper,
   );
   await settle(60_000);
   expect(log.size).toBe(1);
@@ -87,24 +88,24 @@ it('a closed tab loses nothing: the next one finds what was kept', async () => {
 
 it('two tabs that both send the same event make it once', async () => {
   const { log } = server();
-  const storage = memoryStorage();
+  const keeper = memoryKeeper();
   const one = usePourQueue(
     ref(PIECE),
     () => {},
     () => {},
-    storage,
+    keeper,
   );
   const other = usePourQueue(
     ref(PIECE),
     () => {},
     () => {},
-    storage,
+    keeper,
   );
   one.add(PIECE, event('both'));
   void other.send();
   await settle(1000);
   expect(log.size).toBe(1);
-  expect(storage.length).toBe(0);
+  expect(await keeper.all()).toEqual([]);
 });
 
 it('what the server will not take is kept with its reason until it is let go of', async () => {
@@ -114,7 +115,7 @@ it('what the server will not take is kept with its reason until it is let go of'
     ref(PIECE),
     () => {},
     () => {},
-    memoryStorage(),
+    memoryKeeper(),
   );
   const refused = event('impossible');
   queue.add(PIECE, refused);
@@ -132,11 +133,57 @@ it('another piece keeps its own line', async () => {
     inHand,
     () => {},
     () => {},
-    memoryStorage(),
+    memoryKeeper(),
   );
   queue.add(PIECE, event('mine'));
   inHand.value = '11111111-1f5b-4b61-9d2c-6f8d1f3f9a10';
   expect(queue.waiting.value).toEqual([]);
+});
+
+it('where nothing can be written, the tab itself keeps the event and sends it', async () => {
+  const { log, state } = server();
+  state.mode = 'down';
+  const locked = {
+    ...memoryKeeper(),
+    all: () => Promise.reject(new Error()),
+    put: () => Promise.reject(new Error()),
+  };
+  const queue = usePourQueue(
+    ref(PIECE),
+    () => {},
+    () => {},
+    locked,
+  );
+  queue.add(PIECE, event('kept in mind'));
+  await settle(5000);
+  expect(queue.waiting.value).toHaveLength(1);
+  state.mode = 'up';
+  await settle(60_000);
+  expect([log.size, queue.waiting.value.length]).toEqual([1, 0]);
+});
+
+it('events of several days go out in the order they were logged', async () => {
+  const { log, state } = server();
+  const keeper = memoryKeeper();
+  const kept = (text: string, order: string) => ({
+    event: event(text),
+    pieceId: PIECE,
+    order,
+    refused: null,
+  });
+  await keeper.put(kept('second', '000000000000002.00001'));
+  await keeper.put(kept('first', '000000000000001.00009'));
+  state.mode = 'up';
+  const queue = usePourQueue(
+    ref(PIECE),
+    () => {},
+    () => {},
+    keeper,
+  );
+  queue.add(PIECE, event('third'));
+  await settle(1000);
+  const texts = [...log.values()].map((each) => each.kind === 'note' && each.data.text);
+  expect(texts).toEqual(['first', 'second', 'third']);
 });
 
 it('an event that cannot be is refused at its field before it is kept', () => {

@@ -3,15 +3,9 @@ import { useEventListener } from '@vueuse/core';
 import { computed, getCurrentScope, onScopeDispose, shallowRef, type Ref } from 'vue';
 import { call } from '../api/client.ts';
 import { ApiProblem } from '../api/problem.ts';
+import { browserKeeper, memoryKeeper, type EventKeeper, type KeptEvent } from './keptEvents.ts';
 
-const PREFIX = 'icy-ribbon.pour.';
 const AGAIN_MS = 4000;
-
-/** An event that waits in the browser's storage; `refused` says why the server would not take it. */
-interface Kept {
-  readonly event: PourEvent;
-  readonly refused: string | null;
-}
 
 /**
  * Checks an event by the contract before it is kept.
@@ -31,31 +25,15 @@ export function checkedEvent(event: unknown): PourEvent {
   });
 }
 
-/** What is used of the browser's storage. */
-export type KeyStore = Pick<Storage, 'length' | 'key' | 'getItem' | 'setItem' | 'removeItem'>;
-
-/** The browser's storage; where it is locked, the page's own memory, which at least outlives a broken line. */
-function browserStorage(): KeyStore {
-  return typeof localStorage === 'undefined' ? memoryStorage() : localStorage;
-}
-
-export function memoryStorage(): KeyStore {
-  const kept = new Map<string, string>();
-  return {
-    get length() {
-      return kept.size;
-    },
-    key: (index) => [...kept.keys()][index] ?? null,
-    getItem: (key) => kept.get(key) ?? null,
-    setItem: (key, value) => void kept.set(key, value),
-    removeItem: (key) => void kept.delete(key),
-  };
-}
+const defaultKeeper = (): EventKeeper =>
+  typeof indexedDB === 'undefined' || typeof BroadcastChannel === 'undefined'
+    ? memoryKeeper()
+    : browserKeeper();
 
 /**
- * Events of a pour on their way to the server. Each is written to the browser's storage before anything else,
- * under a key of its own, so that a closed tab, a dead battery or a second tab loses none; it is taken out when the
- * server has it. Ids are made here, so that sending one twice changes nothing there.
+ * Events of a pour on their way to the server. Each is written to the browser's database as it is logged, so that a
+ * closed tab, a dead battery or a second tab loses none; it is taken out when the server has it. Ids are made here,
+ * so that sending one twice changes nothing there.
  *
  * @param pieceId the piece in hand
  * @param arrived told the server's log after each event that it took
@@ -65,33 +43,46 @@ export function usePourQueue(
   pieceId: Readonly<Ref<string | null>>,
   arrived: (events: PourEvent[]) => void,
   elsewhere: () => void = () => {},
-  storage: KeyStore = browserStorage(),
+  keeper: EventKeeper = defaultKeeper(),
 ) {
-  const kept = shallowRef<readonly (Kept & { pieceId: string; key: string })[]>([]);
+  const kept = shallowRef<readonly KeptEvent[]>([]);
+  /** Logged in this tab and still here, written down or not; and taken out, perhaps still written. */
+  const own = new Map<string, KeptEvent>();
+  const gone = new Set<string>();
   let sending = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let counter = 0;
 
-  /** Reads what is kept, in the order it happened. */
-  function look(): void {
-    const keys = Array.from({ length: storage.length }, (_, index) => storage.key(index) ?? '')
-      .filter((key) => key.startsWith(PREFIX))
-      .sort();
-    kept.value = keys.flatMap((key) => {
-      try {
-        const found = JSON.parse(storage.getItem(key) ?? '') as Kept;
-        return [{ ...found, key, pieceId: key.slice(PREFIX.length).split('|')[0]! }];
-      } catch {
-        return [];
-      }
-    });
+  function show(written: readonly KeptEvent[]): void {
+    const all = new Map([...written.map((each) => [each.event.id, each] as const), ...own]);
+    kept.value = [...all.values()]
+      .filter(({ event }) => !gone.has(event.id))
+      .sort((a, b) => (a.order < b.order ? -1 : 1));
+  }
+
+  /** Reads what is kept, in the order it happened; where it cannot be read, this tab knows its own. */
+  async function look(): Promise<void> {
+    show(await keeper.all().catch(() => []));
+  }
+
+  function write(item: KeptEvent): void {
+    own.set(item.event.id, item);
+    show(kept.value);
+    // A locked or full database: the tab keeps it and sends it on.
+    void keeper.put(item).catch(() => {});
+  }
+
+  function remove(eventId: string): void {
+    gone.add(eventId);
+    own.delete(eventId);
+    show(kept.value);
+    void keeper.remove(eventId).catch(() => {});
   }
 
   function add(piece: string, event: PourEvent): void {
     counter += 1;
     const order = `${String(Date.now()).padStart(15, '0')}.${String(counter).padStart(5, '0')}`;
-    storage.setItem(`${PREFIX}${piece}|${order}|${event.id}`, JSON.stringify({ event, refused: null }));
-    look();
+    write({ event, pieceId: piece, order, refused: null });
     void send();
   }
 
@@ -101,8 +92,8 @@ export function usePourQueue(
     sending = true;
     clearTimeout(timer);
     try {
+      await read;
       for (;;) {
-        look();
         const next = kept.value.find((each) => each.refused === null);
         if (!next) break;
         await deliver(next);
@@ -114,43 +105,43 @@ export function usePourQueue(
     }
   }
 
-  async function deliver({ key, pieceId: piece, event }: { key: string; pieceId: string; event: PourEvent }) {
+  async function deliver(item: KeptEvent): Promise<void> {
+    const { event } = item;
     try {
-      const { events } = await call(api.pours.append, { params: { pieceId: piece }, body: event });
-      if (piece === pieceId.value) arrived(events);
-      storage.removeItem(key);
+      const { events } = await call(api.pours.append, { params: { pieceId: item.pieceId }, body: event });
+      if (item.pieceId === pieceId.value) arrived(events);
+      remove(event.id);
     } catch (error) {
       if (!(error instanceof ApiProblem) || error.problem.status < 400 || error.problem.status >= 500)
         throw error;
-      storage.setItem(key, JSON.stringify({ event, refused: error.message }));
+      write({ ...item, refused: error.message });
     }
-    look();
   }
 
-  /** Lets go of an event that the server would not take. */
-  function drop(eventId: string): void {
-    for (const { key, event } of kept.value) if (event.id === eventId) storage.removeItem(key);
-    look();
-  }
-
-  look();
+  /** What an earlier tab left goes out before what is logged now. */
+  const read = look();
   void send();
   if (getCurrentScope()) {
-    if (typeof window !== 'undefined') {
-      useEventListener(window, 'storage', (event: StorageEvent) => {
-        if (!event.key?.startsWith(PREFIX)) return;
-        look();
-        if (event.newValue === null && event.key.startsWith(`${PREFIX}${pieceId.value}|`)) elsewhere();
-      });
-      useEventListener(window, 'online', () => void send());
-    }
-    onScopeDispose(() => clearTimeout(timer));
+    const stop = keeper.onChange(({ eventId, pieceId: piece, isRemoved }) => {
+      if (isRemoved) {
+        gone.add(eventId);
+        own.delete(eventId);
+      }
+      void look();
+      if (isRemoved && piece === pieceId.value) elsewhere();
+    });
+    if (typeof window !== 'undefined') useEventListener(window, 'online', () => void send());
+    onScopeDispose(() => {
+      stop();
+      clearTimeout(timer);
+    });
   }
 
   const ofPiece = computed(() => kept.value.filter((each) => each.pieceId === pieceId.value));
   return {
     add,
-    drop,
+    /** Lets go of an event that the server would not take. */
+    drop: remove,
     send,
     /** Not at the server yet. */
     waiting: computed(() => ofPiece.value.filter((each) => each.refused === null).map(({ event }) => event)),

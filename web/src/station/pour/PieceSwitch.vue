@@ -10,6 +10,7 @@ import { clockWords, leftOf, useWaits } from '../../store/waits.ts';
 const props = defineProps<{ pieceId: string }>();
 
 const LOOKED_AT = 20;
+const READY: ReadonlySet<PieceSummary['phase']> = new Set(['mixed', 'pouring']);
 const pieces = usePieces();
 const waits = useWaits();
 const router = useRouter();
@@ -21,7 +22,9 @@ onMounted(async () => {
 });
 
 const onTheTable = computed(() =>
-  found.value.filter(({ id, station }) => id === props.pieceId || station === 'pour' || waits.of(id)),
+  found.value.filter(
+    ({ id, phase }) => id === props.pieceId || READY.has(phase) || waits.of(id) !== undefined,
+  ),
 );
 
 function clockOf(id: string): string | undefined {
