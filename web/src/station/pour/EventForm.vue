@@ -25,6 +25,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ done: [] }>();
 
+const USUAL_MG = 5000;
 const FIELD_PATHS = ['data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.mixId'];
 const WAYS = [
   { value: 'both', label: 'both ways' },
@@ -45,11 +46,24 @@ const cups = computed(() =>
 );
 const cupOptions = computed(() => cups.value.map(({ mix }) => ({ value: mix.id, label: mix.name })));
 const draft = ref(
-  props.changing ? draftOf(props.changing) : newDraft(props.kind, { mixId: cups.value[0]?.mix.id ?? null }),
+  props.changing
+    ? draftOf(props.changing)
+    : newDraft(props.kind, { mixId: cups.value[0]?.mix.id ?? null, mg: usualMg(cups.value[0]?.mix.id) }),
 );
 const tapper = useTurnTapper((turns) => (draft.value.rpm = turns));
 const label = computed(() => FREE_EVENTS.find((each) => each.kind === props.kind)?.label ?? 'Laid down');
 const asks = (field: EventField) => EVENT_FIELDS[props.kind].includes(field);
+
+/** A little of a cup, or what is left in it. */
+function usualMg(mixId: string | undefined): number {
+  const left = store.paints.find((cup) => cup.mix.id === mixId)?.state.leftMg ?? USUAL_MG;
+  return Math.min(USUAL_MG, left);
+}
+
+function takeCup(mixId: string | undefined): void {
+  draft.value.mixId = mixId ?? null;
+  if (!props.changing) draft.value.mg = usualMg(mixId);
+}
 
 async function keep(): Promise<void> {
   if (busy.value) return;
@@ -124,7 +138,7 @@ useShortcuts('Event', [
             :value="draft.mixId ?? undefined"
             :options="cupOptions"
             style="min-width: 180px"
-            @update:value="draft.mixId = ($event as string | undefined) ?? null"
+            @update:value="takeCup($event as string | undefined)"
           />
         </FieldRow>
         <QuantityField

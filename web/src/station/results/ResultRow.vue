@@ -30,7 +30,7 @@ const air = computed(() => {
 
 <template>
   <tr>
-    <td class="mark">
+    <td class="choose">
       <Checkbox
         :checked="pieces.marked.includes(piece.id)"
         :aria-label="`Compare ${piece.name}`"
@@ -77,7 +77,7 @@ td {
   vertical-align: middle;
 }
 
-.mark {
+.choose {
   width: 36px;
 }
 
