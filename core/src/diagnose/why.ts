@@ -224,7 +224,8 @@ const concernedSank: Check = (gather) => {
     const density = others.reduce((sum, other) => sum + other.densityGPerMl, 0) / others.length;
     gather.add(
       'It was heavier than its neighbors',
-      beyond(cup.densityGPerMl / density, 1.03),
+      // Densities lie close together: three hundredths more begin to tell.
+      (0.35 * (cup.densityGPerMl / density - 1)) / 0.03,
       `${cup.name} ${cup.densityGPerMl.toFixed(2)} g/ml against ${density.toFixed(2)} g/ml.`,
       'Lay it higher in the stack, or thin it with medium instead of more paint.',
     );
