@@ -55,25 +55,24 @@ function uploadRoute(router: Router, db: Db, files: PhotoFiles): void {
     if (!fields.success) throw invalid(fields.error);
     if (!request.file) throw unfit('photo', 'Choose a photo.');
     const id = fields.data.id ?? randomUUID();
-    const existing = await findPhoto(db, id);
-    const photo =
-      existing ??
-      (await takeIn(db, files, {
-        id,
-        pieceId: String(request.params.pieceId),
-        state: fields.data.state,
-        upload: request.file.buffer,
-      }));
+    const photo = await takeIn(db, files, {
+      id,
+      pieceId: String(request.params.pieceId),
+      state: fields.data.state,
+      upload: request.file.buffer,
+    });
     response.status(201).json(photoSchema.parse(photo));
   });
 }
 
-/** Cleans a photo, files it, and enters it at its piece. */
+/** Cleans a photo, files it, and enters it at its piece; one that is there under its id is left as it is. */
 export async function takeIn(
   db: Db,
   files: PhotoFiles,
   given: { id: string; pieceId: string; state: Photo['state']; upload: Buffer },
 ): Promise<Photo> {
+  const existing = await findPhoto(db, given.id);
+  if (existing) return existing;
   const piece = idSchema.safeParse(given.pieceId).success
     ? await db
         .selectFrom('piece')
