@@ -76,7 +76,7 @@ test('units switch everywhere at once and typed values follow', async ({ page, s
   await page.getByLabel('Amount of Rain').press('Enter');
   await expect(page.getByRole('img', { name: /^Rain:/ })).toHaveAccessibleName(/Flow conditioner 0\.53 oz/);
   await page.goto(`/pour/${await pieceNamed(studio.address, 'Lichen drift')}`);
-  await expect(page.getByRole('button', { name: /Room \d+ °F/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Room \d+ °F/ })).toBeVisible();
 });
 
 test('an edit that met a newer one shows both, and the artist decides', async ({ page, context, studio }) => {

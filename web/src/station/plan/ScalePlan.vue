@@ -5,16 +5,13 @@ import { scalePlan } from '@icy-ribbon/core/plan';
 import type { SupportSize } from '@icy-ribbon/core/support';
 import { Button, Modal } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import { useRouter } from 'vue-router';
-import { sayProblem } from '../../notice/notices.ts';
 import BareSelect from '../../field/BareSelect.vue';
 import { usePiece } from '../../store/piece.ts';
-import { usePieces } from '../../store/pieces.ts';
 import { usePlan } from '../../store/plan.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
 import { centsWords, planCost } from './cost.ts';
-import { scaledPiece } from './scaledPiece.ts';
+import { useNewPiece } from './useNewPiece.ts';
 
 /** Test first, then scale up: the same plan on another support, as a new piece. */
 const emit = defineEmits<{ close: [] }>();
@@ -22,16 +19,14 @@ const emit = defineEmits<{ close: [] }>();
 const plan = usePlan();
 const store = usePiece();
 const shelf = useShelf();
-const pieces = usePieces();
 const units = useUnits();
-const router = useRouter();
+const { busy, start } = useNewPiece(() => emit('close'));
 
 /** A practice tile that every artist has. */
 const TILE: SupportSize = { shape: 'rectangle', widthMm: 100, heightMm: 100, sideDepthMm: 0 };
 const supportId = ref<string | undefined>(
   shelf.supports.find(({ id }) => id !== store.piece?.support.supportId)?.id,
 );
-const busy = ref(false);
 
 const options = computed(() => shelf.supports.map(({ id, name }) => ({ value: id, label: name })));
 const target = computed(() => shelf.supports.find(({ id }) => id === supportId.value));
@@ -57,24 +52,19 @@ const tile = computed(() => on(TILE));
 const grams = (of: { amounts: { total: { massG: number } } | null } | null) =>
   of?.amounts ? units.show('mass', of.amounts.total.massG * 1000) : '';
 
-async function make(): Promise<void> {
+function make(): void {
   const piece = store.piece;
-  if (!piece || !target.value || !there.value) return;
-  busy.value = true;
-  try {
-    const id = await pieces.start({
-      name: `${piece.name}, on ${target.value.name}`.slice(0, 80),
-      technique: piece.technique,
-      supportId: target.value.id,
-    });
-    await scaledPiece(id, there.value.plan, store.paints, plan.planned);
-    await router.push({ name: 'plan', params: { pieceId: id } });
-    emit('close');
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
+  const support = target.value;
+  const scaled = there.value?.plan;
+  if (!piece || !support || !scaled) return;
+  void start(() => ({
+    name: `${piece.name}, on ${support.name}`,
+    technique: piece.technique,
+    supportId: support.id,
+    plan: scaled,
+    cups: store.paints,
+    planned: plan.planned,
+  }));
 }
 </script>
 

@@ -3,30 +3,26 @@ import { scalePlan } from '@icy-ribbon/core/plan';
 import { planOfPour } from '@icy-ribbon/core/pour';
 import { Button, Input, Modal } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
-import { useRouter } from 'vue-router';
 import BareSelect from '../../field/BareSelect.vue';
 import FieldRow from '../../field/FieldRow.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece.ts';
-import { usePieces } from '../../store/pieces.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
 import { recipeAsPoured } from './asPoured.ts';
-import { scaledPiece } from '../plan/scaledPiece.ts';
+import { useNewPiece } from '../plan/useNewPiece.ts';
 
 /** What was really poured becomes the plan of a new piece, on the same support or another. */
 const emit = defineEmits<{ close: [] }>();
 
 const store = usePiece();
-const pieces = usePieces();
 const shelf = useShelf();
 const recipes = useRecipes();
 const units = useUnits();
-const router = useRouter();
+const { busy, start } = useNewPiece(() => emit('close'));
 const name = ref(`${store.piece?.name ?? ''}, again`.slice(0, 80));
 const supportId = ref(store.piece?.support.supportId ?? '');
-const busy = ref(false);
 
 onMounted(async () => {
   try {
@@ -57,11 +53,11 @@ const grams = computed(
       .reduce((sum, layer) => sum + (layer.massG ?? 0), 0) * 1000,
 );
 
-async function make(): Promise<void> {
+function make(): void {
   const piece = store.piece;
-  if (!piece || !scaled.value) return;
-  busy.value = true;
-  try {
+  const plan = scaled.value?.plan;
+  if (!piece || !plan) return;
+  void start(async () => {
     const laid = new Set(store.layers.map((layer) => layer.data.mixId));
     const cups = store.paints.filter(({ mix }) => laid.has(mix.id));
     const recipeIds = new Map<string, string>();
@@ -69,19 +65,9 @@ async function make(): Promise<void> {
       const own = recipeAsPoured(cup, piece);
       if (own) recipeIds.set(cup.mix.id, await recipes.add(own));
     }
-    const id = await pieces.start({
-      name: name.value,
-      technique: piece.technique,
-      supportId: supportId.value,
-    });
-    await scaledPiece(id, scaled.value.plan, cups, [], recipeIds);
-    await router.push({ name: 'plan', params: { pieceId: id } });
-    emit('close');
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
+    const { technique } = piece;
+    return { name: name.value, technique, supportId: supportId.value, plan, cups, planned: [], recipeIds };
+  });
 }
 </script>
 
