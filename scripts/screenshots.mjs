@@ -44,7 +44,18 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     await page.getByText('Every order was looked at').waitFor();
   });
   await picture('run-sheet', `/plan/${idOf('Door panel')}/sheet`);
-  await picture('pour', `/pour/${idOf('Door panel')}`);
+  await picture('pour', `/pour/${idOf('Door panel')}`, async () => {
+    // Some layers are laid, and a pass is being entered.
+    for (let step = 0; step < 8; step += 1) {
+      await page.keyboard.press('Space');
+      await page.waitForTimeout(300);
+    }
+    await page.keyboard.press('p');
+    await page.waitForTimeout(300);
+    await page.getByRole('button', { name: 'Log the pass' }).click();
+    await page.getByLabel(/^Direction,/).fill('60');
+    await page.waitForTimeout(300);
+  });
   await picture('results', '/results');
   await picture(
     'compare',
