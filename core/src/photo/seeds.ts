@@ -13,6 +13,8 @@ export interface Seeds {
 }
 
 const MOST_COLORS = 24;
+/** Closer than this in OKLab, two colors are one in a photo. */
+const SAME = 0.017;
 
 /**
  * @throws InputError naming the palette, the base or the activator when they do not fit together
@@ -29,7 +31,29 @@ export function seedsOf(input: MeasureInput): Seeds {
   if (input.activator !== undefined && activator < 0) {
     throw new InputError('activator', `"${input.activator}" is not in the palette.`);
   }
-  return fromRgb(names, Float32Array.from(palette.flatMap(({ hex }) => linearRgb(hex))), base, activator);
+  const seeds = fromRgb(
+    names,
+    Float32Array.from(palette.flatMap(({ hex }) => linearRgb(hex))),
+    base,
+    activator,
+  );
+  requireApart(seeds);
+  return seeds;
+}
+
+/** Two seeds of one color would share it out by noise. */
+function requireApart({ names, lab }: Seeds): void {
+  for (let one = 0; one < names.length; one += 1) {
+    for (let other = 0; other < one; other += 1) {
+      const off = [0, 1, 2].map((channel) => lab[3 * one + channel]! - lab[3 * other + channel]!);
+      if (Math.hypot(...off) < SAME) {
+        throw new InputError(
+          'palette',
+          `"${names[other]}" and "${names[one]}" look alike in a photo: leave one of them out.`,
+        );
+      }
+    }
+  }
 }
 
 export function fromRgb(names: readonly string[], rgb: Float32Array, base: number, activator: number): Seeds {

@@ -163,6 +163,7 @@ describe('a corrected color', () => {
 it.each([
   ['palette', { palette: input.palette.slice(0, 1) }],
   ['palette', { palette: [...input.palette, input.palette[0]!] }],
+  ['palette', { palette: [...input.palette, { name: 'same blue', hex: '#2060a9' }] }],
   ['base', { base: 'sky' }],
   ['activator', { activator: 'sky' }],
   ['corners', { corners: [...input.corners].reverse() as never }],

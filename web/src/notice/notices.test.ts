@@ -42,3 +42,10 @@ it('a problem says what to change; a fault of the page says so and is logged', (
   expect(log).toHaveBeenCalledTimes(1);
   log.mockRestore();
 });
+
+it('what a worker refused is said in its words', () => {
+  const sent = new Error('Give at least two colors to look for.');
+  sent.name = 'InputError';
+  sayProblem(sent);
+  expect(notices.at(-1)).toMatchObject({ kind: 'problem', text: 'Give at least two colors to look for.' });
+});

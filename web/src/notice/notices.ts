@@ -39,6 +39,11 @@ export function sayProblem(error: unknown): void {
     post({ kind: 'problem', text: error.message });
     return;
   }
+  // A worker's errors arrive as plain ones that still have their name.
+  if (error instanceof Error && error.name === 'InputError') {
+    post({ kind: 'problem', text: error.message });
+    return;
+  }
   post({ kind: 'problem', text: 'Something broke on this page. Reload it; what was logged is kept.' });
   console.error(error);
 }

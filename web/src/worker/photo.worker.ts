@@ -13,12 +13,13 @@ import {
   type PhotoPixels,
   type WetDry,
 } from '@icy-ribbon/core/photo';
+import { InputError } from '@icy-ribbon/core/error';
 import { expose } from 'comlink';
 
 /** Decoded in the browser, upright as the camera meant it. */
 async function decode(url: string): Promise<PhotoPixels> {
   const response = await fetch(url);
-  if (!response.ok) throw new Error('The photo could not be loaded. Try again.');
+  if (!response.ok) throw new InputError('photo', 'The photo could not be loaded. Try again.');
   const bitmap = await createImageBitmap(await response.blob(), { imageOrientation: 'from-image' });
   const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
   const context = canvas.getContext('2d', { willReadFrequently: true })!;

@@ -20,6 +20,7 @@ const props = defineProps<{ stepId?: string | undefined; changing?: PassEvent | 
 const emit = defineEmits<{ logged: [] }>();
 const draft = defineModel<PassDraft>({ required: true });
 
+const FIELDS = ['setting', 'distanceMm', 'slantDeg', 'directionDeg', 'seconds'];
 const store = usePiece();
 const problem = ref<unknown>(null);
 
@@ -46,7 +47,7 @@ function log(): void {
     change({ from: null });
   } catch (error) {
     problem.value = error;
-    if (!messageAt(error, 'data.setting')) sayProblem(error);
+    if (!FIELDS.some((field) => messageAt(error, `data.${field}`))) sayProblem(error);
   }
 }
 

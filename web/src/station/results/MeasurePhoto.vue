@@ -8,7 +8,7 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece.ts';
 import { photoWorker, stopPhotoWorker } from '../../worker/photo.ts';
-import { cardAt, cardMiddle, inputOf, kept, setupOf } from './photoInput.ts';
+import { cardAt, cardMiddle, inputOf, kept, setupOf, withColor, withoutColor } from './photoInput.ts';
 
 /** Readying a photo for measuring: its corners and its colors; then the measuring itself, away from the page. */
 const props = defineProps<{ photo: Photo }>();
@@ -64,6 +64,7 @@ async function findThem(): Promise<void> {
     const { corners, isSure } = await photoWorker().findCorners(url.value);
     setup.value.corners = corners.map(([x, y]) => [x, y]);
     unsure.value = !isSure;
+    magnify();
   } catch (error) {
     sayProblem(error);
   } finally {
@@ -150,6 +151,16 @@ function nudge(index: number, event: KeyboardEvent): void {
   setup.value.corners[index] = [corner[0] + far * move[0], corner[1] + far * move[1]];
   chosen.value = index;
   magnify();
+}
+
+function addColor(): void {
+  setup.value = withColor(setup.value);
+  picking.value = setup.value.palette.length - 1;
+}
+
+function removeColor(name: string): void {
+  setup.value = withoutColor(setup.value, name);
+  picking.value = null;
 }
 
 /** The magnifier: what lies under the corner, five times as large, with cross hairs. */
@@ -267,8 +278,20 @@ function pick(event: MouseEvent): void {
           >
             {{ picking === index ? 'Click it in the photo' : 'Correct' }}
           </Button>
+          <Button
+            size="small"
+            type="text"
+            :aria-label="`Do not look for ${color.name}`"
+            @click="removeColor(color.name)"
+          >
+            ×
+          </Button>
         </li>
       </ul>
+      <p v-if="setup.palette.length < 2" class="soft">
+        No cups tell what to look for: add each color and click it in the photo, the base first.
+      </p>
+      <Button size="small" class="add" @click="addColor">Add a color</Button>
       <div class="gray">
         <span
           >Gray card <span class="soft">{{ setup.grayPatchMm ? 'shown by the ring' : 'none' }}</span></span
@@ -309,7 +332,7 @@ function pick(event: MouseEvent): void {
           type="primary"
           size="large"
           :loading="busy"
-          :disabled="setup.corners.length < 4"
+          :disabled="setup.corners.length < 4 || setup.palette.length < 2"
           @click="measure"
         >
           Measure
@@ -422,7 +445,7 @@ ul {
 li,
 .role {
   display: grid;
-  grid-template-columns: 18px minmax(0, 1fr) auto;
+  grid-template-columns: 18px minmax(0, 1fr) auto auto;
   align-items: center;
   gap: 8px;
 }
@@ -442,6 +465,10 @@ li,
 .gray {
   display: flex;
   gap: 8px;
+}
+
+.add {
+  justify-self: start;
 }
 
 .gray > span {

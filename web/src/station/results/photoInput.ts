@@ -24,6 +24,30 @@ export interface PhotoSetup {
   grayPatchMm: PatchMm | null;
 }
 
+/** A further color to look for, to be clicked in the photo; the first one is taken for the base. */
+export function withColor(setup: PhotoSetup): PhotoSetup {
+  const taken = new Set(setup.palette.map(({ name }) => name));
+  let number = setup.palette.length + 1;
+  while (taken.has(`Color ${number}`)) number += 1;
+  const name = `Color ${number}`;
+  return {
+    ...setup,
+    palette: [...setup.palette, { name, hex: '#808080', mixId: null }],
+    base: setup.base || name,
+  };
+}
+
+/** Without a color; what it was the base or the activator of has none then. */
+export function withoutColor(setup: PhotoSetup, name: string): PhotoSetup {
+  const palette = setup.palette.filter((color) => color.name !== name);
+  return {
+    ...setup,
+    palette,
+    base: setup.base === name ? (palette[0]?.name ?? '') : setup.base,
+    activator: setup.activator === name ? null : setup.activator,
+  };
+}
+
 const CARD_MM = 5;
 
 /** A square on the gray card around a point of the photo. */

@@ -2,7 +2,7 @@ import type { Photo } from '@icy-ribbon/contract';
 import { CAUSES, EFFECTS, findQuantity } from '@icy-ribbon/core/compare';
 import type { Cup } from '../../store/piece.ts';
 import { recipeAsPoured } from './asPoured.ts';
-import { cardAt, cardMiddle, inputOf, kept, setupOf } from './photoInput.ts';
+import { cardAt, cardMiddle, inputOf, kept, setupOf, withColor, withoutColor } from './photoInput.ts';
 import { axisTitle, quantityWords } from './quantityWords.ts';
 
 describe('numbers in words', () => {
@@ -74,6 +74,20 @@ describe('what is looked for in a photo', () => {
       activator: undefined,
       grayPatchMm: [1, 2, 3, 4],
     });
+  });
+});
+
+describe('colors that no cup tells of', () => {
+  const none = setupOf({ measurement: null } as Photo, [], new Set());
+
+  it('are added one by one, the first as the base, and taken off again', () => {
+    const two = withColor(withColor(none));
+    expect(two.palette.map(({ name }) => name)).toEqual(['Color 1', 'Color 2']);
+    expect(two.base).toBe('Color 1');
+    const left = withoutColor({ ...two, activator: 'Color 1' }, 'Color 1');
+    expect(left).toMatchObject({ base: 'Color 2', activator: null });
+    expect(withColor(left).palette.map(({ name }) => name)).toEqual(['Color 2', 'Color 3']);
+    expect(withoutColor(left, 'Color 2')).toMatchObject({ base: '', palette: [] });
   });
 });
 
