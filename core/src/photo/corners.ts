@@ -1,8 +1,8 @@
 import { leastSquares } from '../statistics/index.ts';
-import { componentsOf } from './components.ts';
-import { linearOf, oklabInto } from './oklab.ts';
-import { opened } from './raster.ts';
 import type { Corners, PhotoPixels, Point } from './photo.ts';
+import { pieceOnTable } from './pieceOnTable.ts';
+import { roundFrame } from './roundFrame.ts';
+import { sharpestStep } from './sharpestStep.ts';
 
 export interface FoundCorners {
   readonly corners: Corners;
@@ -10,91 +10,22 @@ export interface FoundCorners {
   readonly isSure: boolean;
 }
 
-const SMALL_PX = 420;
-const BORDER_SHARE = 0.02;
-const FAR_FROM_TABLE = 0.07;
-const LEAST_SHARE = 0.12;
 const LOOKS = 60;
 
 /**
  * Finds the support's four corners: what differs from the table at the photo's rim, its largest piece, a
- * quadrilateral round it, and then each side again at full resolution where the color changes most.
+ * quadrilateral round it, and then each side again at full resolution where the color changes most. Of a round
+ * support the corners of its frame are found.
  */
-export function findCorners(photo: PhotoPixels): FoundCorners {
-  const small = shrink(photo);
-  const mask = notTable(small);
-  const piece = largestPiece(mask, small.width, small.height);
-  if (!piece) return { corners: inset(photo), isSure: false };
-  const scale = photo.widthPx / small.width;
-  const rough = extremes(piece, small.width).map(([x, y]): Point => [(x + 0.5) * scale, (y + 0.5) * scale]);
+export function findCorners(photo: PhotoPixels, shape: 'rectangle' | 'round' = 'rectangle'): FoundCorners {
+  const piece = pieceOnTable(photo);
+  const nothing = { corners: inset(photo), isSure: false };
+  if (!piece) return nothing;
+  if (shape === 'round') return roundFrame(photo, piece) ?? nothing;
+  const { mask, width, scale } = piece;
+  const rough = extremes(mask, width).map(([x, y]): Point => [(x + 0.5) * scale, (y + 0.5) * scale]);
   const corners = refine(photo, rough as unknown as Corners, 5 * scale);
-  const isSure = fillsItsFrame(piece, corners, scale);
-  return { corners, isSure };
-}
-
-interface Small {
-  readonly width: number;
-  readonly height: number;
-  readonly lab: Float32Array;
-}
-
-function shrink(photo: PhotoPixels): Small {
-  const factor = Math.max(1, Math.max(photo.widthPx, photo.heightPx) / SMALL_PX);
-  const width = Math.floor(photo.widthPx / factor);
-  const height = Math.floor(photo.heightPx / factor);
-  const lab = new Float32Array(width * height * 3);
-  const take = Math.max(1, Math.floor(factor / 2));
-  for (let y = 0; y < height; y += 1) {
-    for (let x = 0; x < width; x += 1) {
-      const sum = [0, 0, 0];
-      let count = 0;
-      for (let dy = 0; dy < factor; dy += take) {
-        for (let dx = 0; dx < factor; dx += take) {
-          const row = Math.min(photo.heightPx - 1, Math.floor(y * factor + dy));
-          const column = Math.min(photo.widthPx - 1, Math.floor(x * factor + dx));
-          const at = (row * photo.widthPx + column) * photo.channels;
-          for (let channel = 0; channel < 3; channel += 1)
-            sum[channel]! += linearOf(photo.data[at + channel]!);
-          count += 1;
-        }
-      }
-      oklabInto(sum[0]! / count, sum[1]! / count, sum[2]! / count, lab, 3 * (y * width + x));
-    }
-  }
-  return { width, height, lab };
-}
-
-/** 1 where a pixel differs from what lies along the photo's rim. */
-function notTable({ width, height, lab }: Small): Uint8Array {
-  const rim = Math.max(2, Math.round(BORDER_SHARE * width));
-  const values: [number[], number[], number[]] = [[], [], []];
-  for (let y = 0; y < height; y += 1) {
-    for (let x = 0; x < width; x += 1) {
-      if (x >= rim && y >= rim && x < width - rim && y < height - rim) continue;
-      for (let channel = 0; channel < 3; channel += 1)
-        values[channel]!.push(lab[3 * (y * width + x) + channel]!);
-    }
-  }
-  const table = values.map((each) => each.sort((a, b) => a - b)[each.length >> 1]!);
-  const mask = new Uint8Array(width * height);
-  for (let pixel = 0; pixel < mask.length; pixel += 1) {
-    // Light falls off over a table, so a change of lightness tells less than one of color.
-    const dl = 0.55 * (lab[3 * pixel]! - table[0]!);
-    const da = lab[3 * pixel + 1]! - table[1]!;
-    const db = lab[3 * pixel + 2]! - table[2]!;
-    mask[pixel] = Math.hypot(dl, da, db) > FAR_FROM_TABLE ? 1 : 0;
-  }
-  return opened(mask, width, height, 2);
-}
-
-function largestPiece(mask: Uint8Array, width: number, height: number): Uint8Array | undefined {
-  const parts = componentsOf(mask, width, height);
-  let best = -1;
-  for (let part = 0; part < parts.count; part += 1) {
-    if (parts.label[part] && (best < 0 || parts.area[part]! > parts.area[best]!)) best = part;
-  }
-  if (best < 0 || parts.area[best]! < LEAST_SHARE * mask.length) return undefined;
-  return mask.map((_, pixel) => (parts.of[pixel] === best ? 1 : 0));
+  return { corners, isSure: fillsItsFrame(mask, corners, scale) };
 }
 
 /** The pixels that lie farthest toward the four corners of the photo. */
@@ -163,33 +94,6 @@ function sideThrough(photo: PhotoPixels, from: Point, to: Point, reachPx: number
   const at: Point = [from[0] + line.start * across[0], from[1] + line.start * across[1]];
   const turned: Point = [along[0] + line.slope * across[0], along[1] + line.slope * across[1]];
   return { at, along: turned };
-}
-
-/** How far across the side the color changes most, between whole pixels; undefined without a clear step. */
-function sharpestStep(photo: PhotoPixels, at: Point, across: Point, reachPx: number): number | undefined {
-  const reach = Math.ceil(reachPx);
-  const line: number[][] = [];
-  for (let step = -reach - 2; step <= reach + 2; step += 1) {
-    const x = Math.floor(at[0] + step * across[0]);
-    const y = Math.floor(at[1] + step * across[1]);
-    if (x < 0 || y < 0 || x >= photo.widthPx || y >= photo.heightPx) return undefined;
-    const from = (y * photo.widthPx + x) * photo.channels;
-    line.push([photo.data[from]!, photo.data[from + 1]!, photo.data[from + 2]!]);
-  }
-  const change = (index: number) =>
-    Math.hypot(
-      ...[0, 1, 2].map(
-        (c) => line[index + 1]![c]! + line[index + 2]![c]! - line[index - 1]![c]! - line[index - 2]![c]!,
-      ),
-    );
-  let best = -1;
-  for (let index = 2; index < line.length - 2; index += 1) {
-    if (best < 0 || change(index) > change(best)) best = index;
-  }
-  if (best < 3 || best > line.length - 4 || change(best) < 24) return undefined;
-  const [before, peak, after] = [change(best - 1), change(best), change(best + 1)];
-  const between = (before - after) / (2 * (before - 2 * peak + after) || 1);
-  return best - reach - 2 + Math.max(-0.5, Math.min(0.5, between));
 }
 
 function meet(a: Side, b: Side, near: Point, reachPx: number): Point | undefined {

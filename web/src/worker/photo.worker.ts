@@ -47,8 +47,8 @@ export interface PhotoReport {
 
 /** What the photo worker does, away from the page. */
 const photoWorker = {
-  async findCorners(url: string): Promise<FoundCorners> {
-    return findCorners(await photoAt(url));
+  async findCorners(url: string, shape: 'rectangle' | 'round'): Promise<FoundCorners> {
+    return findCorners(await photoAt(url), shape);
   },
 
   async measure(url: string, input: MeasureInput, onStep: (step: MeasureStep) => void): Promise<PhotoReport> {

@@ -61,7 +61,10 @@ onBeforeUnmount(() => {
 async function findThem(): Promise<void> {
   step.value = 'load';
   try {
-    const { corners, isSure } = await photoWorker().findCorners(url.value);
+    const { corners, isSure } = await photoWorker().findCorners(
+      url.value,
+      store.piece?.support.shape ?? 'rectangle',
+    );
     setup.value.corners = corners.map(([x, y]) => [x, y]);
     unsure.value = !isSure;
     magnify();
