@@ -1,51 +1,24 @@
-import { differing, quantitiesOf, type PouredCup, type PourRecord } from './index.ts';
-
-const cup = (id: string, role: PouredCup['role'], changes: Partial<PouredCup> = {}): PouredCup => ({
-  id,
-  name: id,
-  role,
-  colorHex: '#808080',
-  viscosityPaS: 2,
-  densityGPerMl: 1.1,
-  waterFraction: 0.1,
-  laidMg: 20_000,
-  opacity: null,
-  finish: null,
-  partsWords: '2 : 1',
-  restedHours: null,
-  hasWeakBinder: false,
-  ...changes,
-});
+import { GOOD_BLOOM, pouredCup } from '../testing/index.ts';
+import { differing, quantitiesOf, type PourRecord } from './index.ts';
 
 const pour: PourRecord = {
-  id: 'a',
-  name: 'a',
-  technique: 'bloom',
+  ...GOOD_BLOOM,
   support: { shape: 'rectangle', widthMm: 200, heightMm: 100, sideDepthMm: 0 },
-  pouredAt: '2026-03-01T10:00:00Z',
   cups: [
-    cup('white', 'pillow', { viscosityPaS: 6, laidMg: 80_000 }),
-    cup('rust', 'color', { viscosityPaS: 2 }),
-    cup('rain', 'color', { viscosityPaS: 4.5 }),
-    cup('black', 'activator', { viscosityPaS: 0.9, laidMg: 4_000 }),
-    cup('spare', 'color', { viscosityPaS: 50, laidMg: 0 }),
+    pouredCup('white', 'pillow', { viscosityPaS: 6, laidMg: 80_000 }),
+    pouredCup('rust', 'color', { viscosityPaS: 2 }),
+    pouredCup('rain', 'color', { viscosityPaS: 4.5 }),
+    pouredCup('black', 'activator', { viscosityPaS: 0.9, laidMg: 4_000 }),
+    pouredCup('spare', 'color', { viscosityPaS: 50, laidMg: 0 }),
   ],
   order: ['white', 'rust', 'rain', 'black'],
   passes: [
     { tool: 'mouth', setting: 'steady', distanceMm: 100, slantDeg: 30, directionDeg: 0, seconds: 3 },
     { tool: 'hair-dryer', setting: 'low', distanceMm: 200, slantDeg: 60, directionDeg: 0, seconds: 1 },
   ],
-  torches: 2,
-  torchedAfterAir: false,
   waitSeconds: 90,
   spins: [{ rpm: 30, seconds: 20 }],
-  tilts: 0,
-  addedMg: 0,
-  temperatureC: 21,
-  humidityPercent: 50,
-  outcome: null,
   rating: 4,
-  faults: [],
 };
 
 describe('the numbers of a pour', () => {

@@ -1,44 +1,8 @@
-import type { PouredCup, PourRecord } from '../compare/index.ts';
+import type { PourRecord } from '../compare/index.ts';
+import { GOOD_BLOOM } from '../testing/index.ts';
 import { FAULT_KINDS, why } from './index.ts';
 
-const cup = (id: string, role: PouredCup['role'], changes: Partial<PouredCup> = {}): PouredCup => ({
-  id,
-  name: id,
-  role,
-  colorHex: '#808080',
-  viscosityPaS: role === 'activator' ? 0.5 : 2.8,
-  densityGPerMl: 1.1,
-  waterFraction: 0.1,
-  laidMg: role === 'activator' ? 6_000 : role === 'pillow' ? 150_000 : 20_000,
-  opacity: 'semi-opaque',
-  finish: 'plain',
-  partsWords: '2 : 1',
-  restedHours: 12,
-  hasWeakBinder: false,
-  ...changes,
-});
-
-const bloom: PourRecord = {
-  id: 'x',
-  name: 'x',
-  technique: 'bloom',
-  support: { shape: 'rectangle', widthMm: 250, heightMm: 250, sideDepthMm: 10 },
-  pouredAt: '2026-03-01T10:00:00Z',
-  cups: [cup('white', 'pillow'), cup('rust', 'color'), cup('rain', 'color'), cup('black', 'activator')],
-  order: ['white', 'rust', 'rain', 'black'],
-  passes: [{ tool: 'mouth', setting: 'steady', distanceMm: 120, slantDeg: 25, directionDeg: 0, seconds: 20 }],
-  torches: 1,
-  torchedAfterAir: false,
-  waitSeconds: 120,
-  spins: [],
-  tilts: 0,
-  addedMg: 0,
-  temperatureC: 21,
-  humidityPercent: 50,
-  outcome: null,
-  rating: null,
-  faults: [],
-};
+const bloom = GOOD_BLOOM;
 const ask = (
   kind: (typeof FAULT_KINDS)[number],
   changes: Partial<PourRecord> = {},
