@@ -29,7 +29,9 @@ export function useShortcuts(
     if (active && !active.value) return;
     if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return;
     if (isTakenByControl(event)) return;
-    const shortcut = shortcuts.find((each) => each.keys.includes(event.key));
+    // Caps Lock is easily touched with a glove.
+    const pressed = [event.key, event.key.toLowerCase()];
+    const shortcut = shortcuts.find((each) => each.keys.some((key) => pressed.includes(key)));
     if (!shortcut) return;
     event.preventDefault();
     shortcut.run(event);
