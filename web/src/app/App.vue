@@ -11,6 +11,7 @@ import { useShortcuts } from '../shortcut/shortcuts.ts';
 import { conflict } from '../store/versioned.ts';
 import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece.ts';
+import { useWaits } from '../store/waits.ts';
 import { windowFit } from '@icy-ribbon/core/thickness';
 import AppRail from './AppRail.vue';
 import AppTop from './AppTop.vue';
@@ -24,6 +25,8 @@ const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue')
 
 const appearance = useAppearance();
 const store = usePiece();
+// Waits ring on every page.
+useWaits();
 const route = useRoute();
 const router = useRouter();
 const helpOpen = ref(false);

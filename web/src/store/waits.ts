@@ -1,4 +1,4 @@
-import { useIntervalFn, useStorage } from '@vueuse/core';
+import { useEventListener, useIntervalFn, useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref, watch } from 'vue';
 import { say } from '../notice/notices.ts';
@@ -54,9 +54,20 @@ export const useWaits = defineStore('waits', () => {
     }
   }
 
-  function start(pieceId: string, wait: Omit<Wait, 'startedAt'>): void {
-    // Sound is only allowed from within a press of a button or key, so it is readied here.
+  /** Sound is only allowed from within a press of a button or key, so it is readied in one. */
+  function readySound(): void {
     audio ??= typeof AudioContext === 'undefined' ? undefined : new AudioContext();
+  }
+
+  if (typeof window !== 'undefined') {
+    // A wait that outlived its page sounds again once anything was pressed.
+    useEventListener(window, ['pointerdown', 'keydown'], () => {
+      if (Object.keys(running.value).length > 0) readySound();
+    });
+  }
+
+  function start(pieceId: string, wait: Omit<Wait, 'startedAt'>): void {
+    readySound();
     now.value = Date.now();
     running.value = { ...running.value, [pieceId]: { ...wait, startedAt: now.value } };
   }
