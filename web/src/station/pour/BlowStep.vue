@@ -58,7 +58,7 @@ useShortcuts('Blow', [
 
 <template>
   <form class="blow" @submit.prevent="log">
-    <p v-if="!changing" class="now">
+    <p v-if="!changing" class="step-title with-form">
       Blow {{ draft.directionDeg === null ? '' : bearingName(draft.directionDeg) }}
       <span class="soft">pass {{ store.passes.length + 1 }}</span>
     </p>
@@ -137,17 +137,6 @@ useShortcuts('Blow', [
   display: grid;
   gap: 8px;
   margin-top: 12px;
-}
-
-.now {
-  font-size: 26px;
-  font-weight: 600;
-  line-height: 1.2;
-}
-
-.now .soft {
-  font-size: 16px;
-  font-weight: 400;
 }
 
 .grid {

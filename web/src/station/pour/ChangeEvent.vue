@@ -31,7 +31,7 @@ const words = computed(() =>
 
 <template>
   <section class="change" aria-label="Change what was logged">
-    <p class="now">
+    <p class="step-title with-form">
       {{ words.title }} <span class="soft">logged at {{ timeWords(event.at) }}</span>
     </p>
     <BlowStep
@@ -56,17 +56,6 @@ const words = computed(() =>
 <style scoped>
 .change {
   margin-top: 14px;
-}
-
-.now {
-  font-size: 26px;
-  font-weight: 600;
-  line-height: 1.2;
-}
-
-.now .soft {
-  font-size: 16px;
-  font-weight: 400;
 }
 
 .row {

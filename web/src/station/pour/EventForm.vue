@@ -102,7 +102,7 @@ useShortcuts('Event', [
 
 <template>
   <form class="event" @submit.prevent="keep">
-    <p v-if="!changing" class="now">{{ label }}</p>
+    <p v-if="!changing" class="step-title">{{ label }}</p>
     <div v-if="kind !== 'note'" class="row">
       <template v-if="asks('direction')">
         <DirectionDial v-model="draft.directionDeg" class="dial" />
@@ -181,12 +181,6 @@ useShortcuts('Event', [
   display: grid;
   gap: 12px;
   margin-top: 14px;
-}
-
-.now {
-  font-size: 30px;
-  font-weight: 600;
-  line-height: 1.2;
 }
 
 .row {

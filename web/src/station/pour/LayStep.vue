@@ -69,7 +69,7 @@ useShortcuts('Lay down', [
 <template>
   <div class="step">
     <template v-if="chosen">
-      <p class="now">Lay down {{ chosen.mix.name }}</p>
+      <p class="step-title">Lay down {{ chosen.mix.name }}</p>
       <p class="soft">
         {{ ROLE_LABELS[chosen.mix.role] }}. {{ units.show('mass', chosen.state.leftMg) }} in the cup.
       </p>
@@ -86,7 +86,7 @@ useShortcuts('Lay down', [
       </div>
     </template>
     <template v-else>
-      <p class="now">No cup holds paint</p>
+      <p class="step-title">No cup holds paint</p>
       <p class="soft">
         Weigh the cups in at
         <RouterLink :to="{ name: 'mix', params: { pieceId: store.piece?.id } }">Mix</RouterLink>
@@ -119,12 +119,6 @@ useShortcuts('Lay down', [
   display: grid;
   gap: 6px;
   margin-top: 14px;
-}
-
-.now {
-  font-size: 30px;
-  font-weight: 600;
-  line-height: 1.2;
 }
 
 .row {

@@ -162,7 +162,7 @@ useShortcuts(
       <div class="row"><Button @click="skip">Leave it out</Button></div>
     </template>
     <template v-else>
-      <p class="now">{{ title(step) }}</p>
+      <p class="step-title">{{ title(step) }}</p>
       <p class="soft">{{ detail }}</p>
       <p v-if="!cupIsHere" class="warn">
         This cup is not mixed yet.
@@ -194,12 +194,6 @@ useShortcuts(
   display: grid;
   gap: 6px;
   margin-top: 14px;
-}
-
-.now {
-  font-size: 32px;
-  font-weight: 600;
-  line-height: 1.15;
 }
 
 .row {

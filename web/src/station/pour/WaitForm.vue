@@ -63,7 +63,9 @@ useShortcuts('Wait', [
 
 <template>
   <form class="wait" @submit.prevent="log(seconds, forWhat, stepId)">
-    <p class="now">Wait{{ (running?.forWhat ?? forWhat) ? ` for ${running?.forWhat ?? forWhat}` : '' }}</p>
+    <p class="step-title">
+      Wait{{ (running?.forWhat ?? forWhat) ? ` for ${running?.forWhat ?? forWhat}` : '' }}
+    </p>
     <p class="clock" :class="{ over: left < 0 }" role="timer" aria-live="off">{{ clockWords(left) }}</p>
     <div v-if="running" class="row">
       <Button type="primary" size="large" @click="startOrEnd">It is over</Button>
@@ -92,12 +94,6 @@ useShortcuts('Wait', [
   display: grid;
   gap: 12px;
   margin-top: 14px;
-}
-
-.now {
-  font-size: 30px;
-  font-weight: 600;
-  line-height: 1.2;
 }
 
 .clock {
