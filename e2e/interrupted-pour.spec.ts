@@ -71,6 +71,7 @@ test('the battery dies in mid-pour while the server is away: the next start has 
     await tab.goto(`${studio.address}/pour/${id}`);
     await away(tab);
     await note(tab, 'before the battery died');
+    await expect(tab.getByText('kept here, not sent yet')).toBeVisible();
     // Every process of this browser at once, with no time to write anything down.
     execFileSync('pkill', ['-9', '-f', profile]);
     await before.close().catch(() => {});

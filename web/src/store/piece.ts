@@ -388,6 +388,7 @@ export const usePiece = defineStore('piece', () => {
     setPlan,
     log,
     unsent: queue.waiting,
+    written: queue.written,
     refused: queue.refused,
     dropRefused: queue.drop,
     record,

@@ -162,6 +162,27 @@ it('where nothing can be written, the tab itself keeps the event and sends it', 
   expect([log.size, queue.waiting.value.length]).toEqual([1, 0]);
 });
 
+it('says which events are written down for sure', async () => {
+  const { state } = server();
+  state.mode = 'down';
+  let finish = () => {};
+  const slow = { ...memoryKeeper(), put: () => new Promise<void>((done) => (finish = done)) };
+  const queue = usePourQueue(
+    ref(PIECE),
+    () => {},
+    () => {},
+    slow,
+  );
+  const logged = event('while the disk is busy');
+  queue.add(PIECE, logged);
+  await settle(100);
+  expect(queue.waiting.value).toHaveLength(1);
+  expect(queue.written.value.has(logged.id)).toBe(false);
+  finish();
+  await settle(10);
+  expect(queue.written.value.has(logged.id)).toBe(true);
+});
+
 it('events of several days go out in the order they were logged', async () => {
   const { log, state } = server();
   const keeper = memoryKeeper();

@@ -46,6 +46,8 @@ export function usePourQueue(
   keeper: EventKeeper = defaultKeeper(),
 ) {
   const kept = shallowRef<readonly KeptEvent[]>([]);
+  /** Ids of what the browser's database holds for sure. */
+  const written = shallowRef<ReadonlySet<string>>(new Set());
   /** Logged in this tab and still here, written down or not; and taken out, perhaps still written. */
   const own = new Map<string, KeptEvent>();
   const gone = new Set<string>();
@@ -62,14 +64,19 @@ export function usePourQueue(
 
   /** Reads what is kept, in the order it happened; where it cannot be read, this tab knows its own. */
   async function look(): Promise<void> {
-    show(await keeper.all().catch(() => []));
+    const found = await keeper.all().catch(() => []);
+    written.value = new Set([...written.value, ...found.map(({ event }) => event.id)]);
+    show(found);
   }
 
   function write(item: KeptEvent): void {
     own.set(item.event.id, item);
     show(kept.value);
     // A locked or full database: the tab keeps it and sends it on.
-    void keeper.put(item).catch(() => {});
+    keeper.put(item).then(
+      () => (written.value = new Set([...written.value, item.event.id])),
+      () => {},
+    );
   }
 
   function remove(eventId: string): void {
@@ -143,6 +150,7 @@ export function usePourQueue(
     /** Lets go of an event that the server would not take. */
     drop: remove,
     send,
+    written,
     /** Not at the server yet. */
     waiting: computed(() => ofPiece.value.filter((each) => each.refused === null).map(({ event }) => event)),
     /** What the server would not take, with its reason. */

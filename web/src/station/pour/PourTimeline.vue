@@ -44,7 +44,9 @@ const what = (event: PourEvent) => eventWords(event, (mixId) => cupOf(mixId)?.mi
           <span class="title">{{ what(event).title }}</span>
           <span class="soft detail">{{ what(event).detail }}</span>
           <span v-if="event.insteadOf" class="soft">changed</span>
-          <span v-if="unsentIds.has(event.id)" class="soft">kept here, not sent yet</span>
+          <span v-if="unsentIds.has(event.id)" class="soft">
+            {{ store.written.has(event.id) ? 'kept here, not sent yet' : 'being sent' }}
+          </span>
         </button>
       </li>
       <li v-if="shown.length === 0" class="soft empty">
