@@ -110,3 +110,25 @@ test('two pours are compared, charted and asked what made the difference', async
   const zip = await page.request.get(`${studio.address}/api/archive.zip`);
   expect(zip.headers()['content-type']).toContain('zip');
 });
+
+test('a piece photographed wet and dry is compared with itself, against its gray card', async ({
+  page,
+  studio,
+}) => {
+  const list = await (await page.request.get(`${studio.address}/api/pieces?q=Slate%20fan`)).json();
+  await page.goto(`/results/${(list as { items: { id: string }[] }).items[0]!.id}`);
+  await page.getByRole('button', { name: 'Wet against dry' }).click();
+  await expect(page.getByText(/compared one by one/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/held against the gray card/)).toBeVisible();
+
+  await test.step('measured again without the card, by colors that are clicked', async () => {
+    await page.getByRole('button', { name: 'Measure again' }).click();
+    await page.getByRole('button', { name: 'No card' }).click();
+    await page.getByRole('button', { name: 'Add a color' }).click();
+    await page.getByRole('img', { name: 'The photo to be measured' }).click({ position: { x: 12, y: 12 } });
+    await expect(page.getByText('Color 5')).toBeVisible();
+    await page.getByRole('button', { name: 'Do not look for Color 5' }).click();
+    await page.getByRole('button', { name: 'Measure', exact: true }).click();
+    await expect(page.getByText(/Measured in/)).toBeVisible({ timeout: 60_000 });
+  });
+});
