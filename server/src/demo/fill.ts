@@ -41,7 +41,7 @@ export async function fillDemo(
   if (!options.wanted) return;
   const used = await db.selectFrom('piece').select('id').limit(1).executeTakeFirst();
   if (used) return;
-  options.say('Making the demo studio (about a minute) ...');
+  options.say('Making the demo studio (one to three minutes) ...');
   const random = seededRandom(SEED);
   const megapixels = options.megapixels ?? PHOTO_MEGAPIXELS;
   const makeId = () => seededUuid(random);
