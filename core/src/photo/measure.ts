@@ -17,6 +17,8 @@ import { blurOf, warningsOf, type PhotoWarning, type Quality } from './warnings.
 export interface Measured {
   /** Share of the face that shows each color of the palette, 0 to 1, by name; mud is apart. */
   readonly shares: Readonly<Record<string, number>>;
+  /** Name of the base in the palette. */
+  readonly base: string;
   /** Share of the face that shows the base. */
   readonly negativeSpace: number;
   readonly mud: number;
@@ -142,6 +144,7 @@ export function measurePhoto(
   };
   return {
     shares: Object.fromEntries(seeds.names.map((name, index) => [name, sums.share(index)])),
+    base: input.base,
     negativeSpace: sums.share(seeds.base),
     mud: sums.share(mudLabel),
     cells: {

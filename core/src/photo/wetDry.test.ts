@@ -26,6 +26,7 @@ const measured = (list: readonly Cell[], hexes: readonly string[], cardLevel: nu
   ({
     cells: { list },
     palette: hexes.map((hex, index) => ({ name: String(index), hex })),
+    base: '0',
     cardLevel,
     picture: { width: 1050, height: 1050, pxPerMm: 5, labels: new Uint8Array(1050 * 1050) },
   }) as unknown as Measured;

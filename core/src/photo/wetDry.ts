@@ -139,7 +139,8 @@ function pairUp(wet: readonly Cell[], dry: readonly Cell[], place: Place, reachM
  */
 function shiftsOf(wet: Measured, dry: Measured): Pick<WetDry, 'against' | 'shifts'> {
   const brightness = (hex: string) => linearRgb(hex).reduce((sum, value) => sum + value, 0);
-  const baseOf = ({ palette }: Measured) => Math.max(1e-4, brightness(palette[0]?.hex ?? '#808080'));
+  const baseOf = ({ palette, base }: Measured) =>
+    Math.max(1e-4, brightness(palette.find(({ name }) => name === base)?.hex ?? '#808080'));
   const against = wet.cardLevel !== null && dry.cardLevel !== null ? 'card' : 'base';
   const level =
     against === 'card' ? wet.cardLevel! / Math.max(1e-4, dry.cardLevel!) : baseOf(wet) / baseOf(dry);

@@ -1,5 +1,5 @@
 import type { PourEvent } from '@icy-ribbon/contract';
-import { openDB, type IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** An event that waits in the browser; `refused` says why the server would not take it. */
 export interface KeptEvent {
@@ -28,31 +28,37 @@ export interface KeptChange {
   readonly isRemoved: boolean;
 }
 
+interface Schema extends DBSchema {
+  [STORE]: { key: string; value: KeptEvent };
+}
+
 /**
  * The browser's database, written through to the disk before a write counts as done: its simple storage is written
  * some seconds later, and a battery that dies in between takes the last events along.
  */
 export function browserKeeper(): EventKeeper {
-  let opened: Promise<IDBPDatabase> | undefined;
+  let opened: Promise<IDBPDatabase<Schema>> | undefined;
   const channel = new BroadcastChannel(NAME);
   const database = () =>
-    (opened ??= openDB(NAME, 1, {
+    (opened ??= openDB<Schema>(NAME, 1, {
       upgrade: (db) => void db.createObjectStore(STORE, { keyPath: 'event.id' }),
     }));
-  const write = async (change: KeptChange, work: (store: Writable) => Promise<unknown>) => {
-    const tx = (await database()).transaction(STORE, 'readwrite', { durability: 'strict' });
-    await work(tx.objectStore(STORE) as unknown as Writable);
-    await tx.done;
-    channel.postMessage(change);
-  };
+  const writing = async () => (await database()).transaction(STORE, 'readwrite', { durability: 'strict' });
+  const tell = (change: KeptChange) => channel.postMessage(change);
   return {
-    all: async () => (await (await database()).getAll(STORE)) as KeptEvent[],
-    put: (kept) =>
-      write({ eventId: kept.event.id, pieceId: kept.pieceId, isRemoved: false }, (store) => store.put(kept)),
+    all: async () => (await database()).getAll(STORE),
+    async put(kept) {
+      const tx = await writing();
+      await tx.store.put(kept);
+      await tx.done;
+      tell({ eventId: kept.event.id, pieceId: kept.pieceId, isRemoved: false });
+    },
     async remove(eventId) {
-      const kept = (await (await database()).get(STORE, eventId)) as KeptEvent | undefined;
-      if (kept)
-        await write({ eventId, pieceId: kept.pieceId, isRemoved: true }, (store) => store.delete(eventId));
+      const tx = await writing();
+      const kept = await tx.store.get(eventId);
+      await tx.store.delete(eventId);
+      await tx.done;
+      if (kept) tell({ eventId, pieceId: kept.pieceId, isRemoved: true });
     },
     onChange(changed) {
       const listen = ({ data }: MessageEvent<KeptChange>) => changed(data);
@@ -60,11 +66,6 @@ export function browserKeeper(): EventKeeper {
       return () => channel.removeEventListener('message', listen);
     },
   };
-}
-
-interface Writable {
-  put(value: KeptEvent): Promise<unknown>;
-  delete(key: string): Promise<unknown>;
 }
 
 /** The page's own memory, for where the browser's database is locked: it at least outlives a broken line. */

@@ -22,7 +22,8 @@ it('waits of two pieces run side by side; ending one leaves the other', () => {
   waits.start('b', { ...wait, pieceName: 'Moth', seconds: 90 });
   jest.advanceTimersByTime(10_000);
   expect(leftOf(waits.of('a')!, waits.now)).toBeCloseTo(30, 0);
-  expect(waits.end('a')).toBe(30);
+  expect(waits.tookSeconds('a')).toBe(30);
+  waits.end('a');
   expect(waits.of('a')).toBeUndefined();
   expect(leftOf(waits.of('b')!, waits.now)).toBeCloseTo(80, 0);
 });
@@ -37,9 +38,9 @@ it('says once that a wait is over, and counts on', () => {
   ]);
   jest.advanceTimersByTime(3_000);
   expect(notices).toHaveLength(before + 1);
-  expect(waits.end('a')).toBe(64);
+  expect(waits.tookSeconds('a')).toBe(64);
 });
 
 it('a wait that never was took no time', () => {
-  expect(useWaits().end('nobody')).toBe(0);
+  expect(useWaits().tookSeconds('nobody')).toBe(0);
 });

@@ -74,11 +74,14 @@ export const useWaits = defineStore('waits', () => {
 
   const of = (pieceId: string): Wait | undefined => running.value[pieceId];
 
-  /** Ends a wait and says how many seconds it took. */
-  function end(pieceId: string): number {
+  /** Whole seconds since a wait began; 0 without one. */
+  function tookSeconds(pieceId: string): number {
     const wait = of(pieceId);
-    running.value = Object.fromEntries(Object.entries(running.value).filter(([id]) => id !== pieceId));
     return wait ? Math.round((Date.now() - wait.startedAt) / 1000) : 0;
+  }
+
+  function end(pieceId: string): void {
+    running.value = Object.fromEntries(Object.entries(running.value).filter(([id]) => id !== pieceId));
   }
 
   function beep(): void {
@@ -95,5 +98,5 @@ export const useWaits = defineStore('waits', () => {
     }
   }
 
-  return { running, now, start, of, end };
+  return { running, now, start, of, tookSeconds, end };
 });

@@ -32,8 +32,9 @@ const mode = ref<Mode>(store.passes.length > 0 || nothingToLay() ? 'blow' : 'lay
 const draft = ref<PassDraft>(newPass(store.passes.at(-1)?.data));
 /** A step that is being done otherwise; what is logged next carries it out. */
 const instead = ref<RunStep | null>(null);
-/** What was logged and is being set right. */
-const changing = ref<PourEvent | null>(null);
+const picked = ref<PourEvent | null>(null);
+/** What was logged and is being set right, while its form is open. */
+const changing = computed(() => (mode.value === 'change' ? picked.value : null));
 const changedPass = ref<PassDraft>(newPass());
 
 onMounted(async () => {
@@ -78,7 +79,7 @@ const free = computed(() =>
 /** The pass that is drawn while it is entered. */
 const drawn = computed(() => {
   if (mode.value === 'blow') return draft.value;
-  return mode.value === 'change' && changing.value?.kind === 'pass' ? changedPass.value : null;
+  return changing.value?.kind === 'pass' ? changedPass.value : null;
 });
 
 function pick(kind: FreeEvent): void {
@@ -88,12 +89,11 @@ function pick(kind: FreeEvent): void {
 /** Back to where the work goes on. */
 function goOn(): void {
   instead.value = null;
-  changing.value = null;
   mode.value = next.value && hasSheet.value ? 'sheet' : store.layers.length > 0 ? 'blow' : 'lay';
 }
 
 function change(event: PourEvent): void {
-  changing.value = event;
+  picked.value = event;
   if (event.kind === 'pass') changedPass.value = { ...event.data };
   mode.value = 'change';
 }
@@ -216,7 +216,7 @@ useShortcuts('Pour', [
         @logged="instead && goOn()"
       />
       <ChangeEvent
-        v-else-if="mode === 'change' && changing"
+        v-else-if="changing"
         :key="changing.id"
         v-model:pass="changedPass"
         :event="changing"

@@ -28,15 +28,18 @@ const forWhat = ref(props.forWhat ?? '');
 const running = computed(() => (store.piece ? waits.of(store.piece.id) : undefined));
 const left = computed(() => (running.value ? leftOf(running.value, waits.now) : (seconds.value ?? 0)));
 
-function log(took: number | null, why: string, stepId: string | undefined): void {
+/** @returns whether it was logged */
+function log(took: number | null, why: string, stepId: string | undefined): boolean {
   problem.value = null;
   try {
     const data = { seconds: took as number, forWhat: why, ...(stepId !== undefined && { stepId }) };
     store.record('wait', data);
     emit('done');
+    return true;
   } catch (error) {
     problem.value = error;
-    if (!messageAt(error, 'data.seconds')) sayProblem(error);
+    if (running.value || !messageAt(error, 'data.seconds')) sayProblem(error);
+    return false;
   }
 }
 
@@ -44,7 +47,8 @@ function startOrEnd(): void {
   if (!store.piece) return;
   const wait = running.value;
   if (wait) {
-    log(waits.end(store.piece.id), wait.forWhat, wait.stepId ?? undefined);
+    const { id } = store.piece;
+    if (log(waits.tookSeconds(id), wait.forWhat, wait.stepId ?? undefined)) waits.end(id);
     return;
   }
   waits.start(store.piece.id, {

@@ -82,9 +82,9 @@ const bar = ({ low, high }: Influence) => ({
       <template v-else>
         <p class="soft">
           {{ answer.n }} pours. A pour left out is foretold {{ Math.round(100 * answer.foretold) }} % better
-          than by the average. Intervals hold in nine of ten cases: of the
-          {{ answer.influences.length }} causes looked at, one in ten looks sure by chance. What always
-          changed together cannot be told apart.
+          than by the average. Intervals hold in nine of ten cases: of the causes looked at ({{
+            answer.influences.length
+          }}), one in ten looks sure by chance. What always changed together cannot be told apart.
         </p>
         <ul>
           <li v-for="each in sure" :key="each.cause.key">
