@@ -36,7 +36,7 @@ function open(id: string | undefined): void {
   if (id && id !== props.pieceId) void router.push({ name: 'pour', params: { pieceId: id } });
 }
 
-useShortcuts('Pour', [
+useShortcuts('Pieces on the table', [
   {
     keys: ['o'],
     shown: 'O',
