@@ -1,6 +1,17 @@
 import { z } from 'zod';
-import { idParams, idSchema, pageOf, pageQuery, versionBody, versionQuery } from './common.ts';
-import { importResultSchema, pieceDocumentSchema } from './document.ts';
+import {
+  idParams,
+  idSchema,
+  pageOf,
+  pageQuery,
+  pieceIdParams,
+  tableOf,
+  versionBody,
+  versionQuery,
+} from './common.ts';
+import { pieceDocumentSchema } from './document.ts';
+import { importJobSchema } from './import.ts';
+import { backupNameSchema, backupSchema, safekeepingSchema, secondFolderSchema } from './safekeeping.ts';
 import { climateSchema } from './climate.ts';
 import { endpoint } from './endpoint.ts';
 import { equipmentCreateSchema, equipmentSchema, equipmentUpdateSchema } from './equipment.ts';
@@ -9,7 +20,6 @@ import {
   materialBulkResultSchema,
   materialBulkSchema,
   materialCreateSchema,
-  materialImportResultSchema,
   materialImportSchema,
   materialSchema,
   materialUpdateSchema,
@@ -28,7 +38,13 @@ import {
   retargetSchema,
 } from './mix.ts';
 import { measurementPutSchema, photoDetailSchema, photoSchema, shutterSchema } from './photo.ts';
-import { pieceCreateSchema, piecePageSchema, pieceSchema, pieceUpdateSchema } from './piece.ts';
+import {
+  damagedRecordSchema,
+  pieceCreateSchema,
+  piecePageSchema,
+  pieceSchema,
+  pieceUpdateSchema,
+} from './piece.ts';
 import { piecePlanPutSchema, piecePlanSchema } from './plan.ts';
 import { pourEventSchema } from './pour.ts';
 import {
@@ -41,8 +57,6 @@ import { ownRecipeCreateSchema, ownRecipeSchema, ownRecipeUpdateSchema } from '.
 import { pieceListQuery, pourNumbersSchema, savedViewCreateSchema, savedViewSchema } from './result.ts';
 import { disturbanceSchema, scaleInfoSchema, scaleReadingSchema, standInPourSchema } from './scale.ts';
 import { supportCreateSchema, supportSchema, supportUpdateSchema } from './support.ts';
-
-const pieceParams = z.object({ pieceId: idSchema });
 
 const materials = {
   list: endpoint({
@@ -70,11 +84,11 @@ const materials = {
   importAll: endpoint({
     method: 'POST',
     path: '/api/materials/import',
-    summary: 'Put many materials on the shelf, all or none',
+    summary: 'Put many materials on the shelf, all or none, beside everything else',
     tag: 'shelf',
     body: materialImportSchema,
-    response: materialImportResultSchema,
-    status: 201,
+    response: importJobSchema,
+    status: 202,
   }),
   bulk: endpoint({
     method: 'POST',
@@ -316,11 +330,20 @@ const pieces = {
   importDocument: endpoint({
     method: 'POST',
     path: '/api/pieces/import',
-    summary: 'Read a piece from its JSON document',
+    summary: 'Read a piece from its JSON document, beside everything else',
     tag: 'results',
     body: pieceDocumentSchema,
-    response: importResultSchema,
-    status: 201,
+    response: importJobSchema,
+    status: 202,
+  }),
+  setAside: endpoint({
+    method: 'POST',
+    path: '/api/pieces/:id/set-aside',
+    summary: 'Take a record that cannot be read out of a piece; it is kept elsewhere as it is',
+    tag: 'results',
+    params: idParams,
+    body: damagedRecordSchema.pick({ what: true, id: true }),
+    response: pieceSchema,
   }),
 };
 
@@ -330,7 +353,7 @@ const readings = {
     path: '/api/pieces/:pieceId/readings',
     summary: 'Keep readings of thickness, or all lanes of a race; sending the same ids again changes nothing',
     tag: 'thickness',
-    params: pieceParams,
+    params: pieceIdParams,
     body: readingsCreateSchema,
     response: z.object({ readings: z.array(readingSchema) }),
     status: 201,
@@ -389,7 +412,7 @@ const mixes = {
     path: '/api/pieces/:pieceId/mixes',
     summary: 'Plan a cup: a recipe, a paint and an amount',
     tag: 'mix',
-    params: pieceParams,
+    params: pieceIdParams,
     body: mixCreateSchema,
     response: mixSchema,
     status: 201,
@@ -483,7 +506,7 @@ const mixes = {
     path: '/api/pieces/:pieceId/combined',
     summary: 'Pour what is left of several cups into a new one',
     tag: 'mix',
-    params: pieceParams,
+    params: pieceIdParams,
     body: combineSchema,
     response: mixSchema,
     status: 201,
@@ -505,7 +528,7 @@ const pours = {
     path: '/api/pieces/:pieceId/events',
     summary: 'Log an event of the pour; sending the same id again changes nothing',
     tag: 'pour',
-    params: pieceParams,
+    params: pieceIdParams,
     body: pourEventSchema,
     response: z.object({ events: z.array(pourEventSchema) }),
     status: 201,
@@ -535,7 +558,7 @@ const photos = {
     path: '/api/pieces/:pieceId/camera',
     summary: 'Take a photo with the camera stand-in',
     tag: 'results',
-    params: pieceParams,
+    params: pieceIdParams,
     body: shutterSchema,
     response: photoSchema,
     status: 201,
@@ -566,7 +589,7 @@ const plans = {
     path: '/api/pieces/:pieceId/plan',
     summary: 'Plan how a piece is poured',
     tag: 'plan',
-    params: pieceParams,
+    params: pieceIdParams,
     body: piecePlanPutSchema,
     response: piecePlanSchema,
   }),
@@ -578,7 +601,7 @@ const judgements = {
     path: '/api/pieces/:pieceId/judgement',
     summary: 'Judge a piece',
     tag: 'results',
-    params: pieceParams,
+    params: pieceIdParams,
     body: judgementPutSchema,
     response: judgementSchema,
   }),
@@ -652,8 +675,8 @@ const calculations = {
     path: '/api/calculations/:name',
     summary: 'Run one calculation',
     tag: 'calculations',
-    params: z.object({ name: z.string() }),
-    body: z.record(z.string(), z.unknown()),
+    params: z.object({ name: z.string().max(80) }),
+    body: tableOf(z.unknown(), 100),
     response: z.record(z.string(), z.unknown()),
   }),
 };
@@ -713,12 +736,69 @@ const climate = {
   }),
 };
 
+const imports = {
+  get: endpoint({
+    method: 'GET',
+    path: '/api/imports/:id',
+    summary: 'How far a file on its way in has come',
+    tag: 'safekeeping',
+    params: idParams,
+    response: importJobSchema,
+  }),
+  cancel: endpoint({
+    method: 'DELETE',
+    path: '/api/imports/:id',
+    summary: 'Call a file on its way in off; nothing of it is kept',
+    tag: 'safekeeping',
+    params: idParams,
+    response: importJobSchema,
+  }),
+};
+
+const safekeeping = {
+  show: endpoint({
+    method: 'GET',
+    path: '/api/safekeeping',
+    summary: 'The backups, the room on the disk, and pieces that cannot be worked out',
+    tag: 'safekeeping',
+    response: safekeepingSchema,
+  }),
+  backUp: endpoint({
+    method: 'POST',
+    path: '/api/safekeeping/backups',
+    summary: 'Make a backup now',
+    tag: 'safekeeping',
+    response: backupSchema,
+    status: 201,
+  }),
+  restore: endpoint({
+    method: 'POST',
+    path: '/api/safekeeping/backups/:name/restore',
+    summary: 'Put a backup back in place of everything; what is there now is backed up first',
+    tag: 'safekeeping',
+    params: z.object({ name: backupNameSchema }),
+    response: z.object({ restored: backupSchema, before: backupSchema.nullable() }),
+  }),
+  chooseSecond: endpoint({
+    method: 'PUT',
+    path: '/api/safekeeping/second-folder',
+    summary: 'Choose a folder that every backup is copied to as well',
+    tag: 'safekeeping',
+    body: secondFolderSchema,
+    response: safekeepingSchema,
+  }),
+};
+
 const health = endpoint({
   method: 'GET',
   path: '/api/health',
   summary: 'Whether the server is up',
   tag: 'health',
-  response: z.object({ status: z.literal('ok'), version: z.string(), demo: z.boolean() }),
+  response: z.object({
+    status: z.enum(['ok', 'damaged', 'restoring']),
+    version: z.string(),
+    demo: z.boolean(),
+  }),
 });
 
 export const api = {
@@ -739,4 +819,6 @@ export const api = {
   calculations,
   climate,
   results,
+  imports,
+  safekeeping,
 };

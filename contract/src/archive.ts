@@ -3,6 +3,7 @@ import { calibrationSchema } from './reading.ts';
 import { equipmentSchema } from './equipment.ts';
 import { materialSchema } from './material.ts';
 import { idSchema } from './common.ts';
+import { MOST } from './most.ts';
 import { photoDetailSchema } from './photo.ts';
 import { pieceSchema } from './piece.ts';
 import { ownRecipeSchema } from './recipe.ts';
@@ -19,14 +20,14 @@ export const archiveSchema = z.object({
     ARCHIVE_VERSION,
     'This studio was written by another version of Icy Ribbon: update it and try again.',
   ),
-  materials: z.array(materialSchema),
-  supports: z.array(supportSchema),
-  equipment: z.array(equipmentSchema),
-  recipes: z.array(ownRecipeSchema),
-  calibrations: z.array(calibrationSchema),
-  views: z.array(savedViewSchema),
-  pieces: z.array(pieceSchema),
-  details: z.array(z.object({ photoId: idSchema, detail: photoDetailSchema })),
+  materials: z.array(materialSchema).max(MOST.materials),
+  supports: z.array(supportSchema).max(MOST.supports),
+  equipment: z.array(equipmentSchema).max(MOST.equipment),
+  recipes: z.array(ownRecipeSchema).max(MOST.recipes),
+  calibrations: z.array(calibrationSchema).max(MOST.calibrations),
+  views: z.array(savedViewSchema).max(MOST.views),
+  pieces: z.array(pieceSchema).max(MOST.pieces),
+  details: z.array(z.object({ photoId: idSchema, detail: photoDetailSchema })).max(5 * MOST.pieces),
 });
 
 const counted = z.object({ added: z.int(), kept: z.int() });
@@ -40,6 +41,8 @@ export const archiveResultSchema = z.object({
   calibrations: counted,
   views: counted,
   pieces: counted,
+  /** Photos that were missing already where the zip was written. */
+  photosMissing: z.int().min(0),
 });
 
 export type Archive = z.output<typeof archiveSchema>;

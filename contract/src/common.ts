@@ -3,7 +3,9 @@ import { z } from 'zod';
 /** Ids are UUIDs; a client may make its own, so that sending a request twice is harmless. */
 export const idSchema = z.uuid('An id is a UUID.');
 
-export const timestampSchema = z.iso.datetime('A time is written in UTC, like 2026-03-01T09:30:00Z.');
+export const timestampSchema = z.iso
+  .datetime('A time is written in UTC, like 2026-03-01T09:30:00Z.')
+  .max(40, 'A time is written in UTC, like 2026-03-01T09:30:00Z.');
 
 export const hexColorSchema = z
   .string()
@@ -18,7 +20,9 @@ export const nameSchema = z
 
 export const noteSchema = z.string().max(4000, 'Keep the note below 4,000 characters.');
 
-export const versionSchema = z.int().min(1);
+/** Far above what anyone edits, far below where counting on would lose a step. */
+export const MOST_VERSION = 1_000_000_000;
+export const versionSchema = z.int().min(1).max(MOST_VERSION);
 
 /** What every record carries: edits name the version they started from, deleting is soft. */
 export const recordFields = {
@@ -30,11 +34,12 @@ export const recordFields = {
 };
 
 export const idParams = z.object({ id: idSchema });
-export const versionQuery = z.object({ version: z.coerce.number().int().min(1) });
+export const pieceIdParams = z.object({ pieceId: idSchema });
+export const versionQuery = z.object({ version: z.coerce.number().int().min(1).max(MOST_VERSION) });
 export const versionBody = z.object({ version: versionSchema });
 
 export const pageQuery = {
-  page: z.coerce.number().int().min(1).default(1),
+  page: z.coerce.number().int().min(1).max(1_000_000).default(1),
   pageSize: z.coerce.number().int().min(1).max(200).default(50),
 };
 
@@ -52,6 +57,23 @@ export const massMgSchema = z
   .int('Weights are kept in whole milligrams.')
   .min(0, 'Weights must be 0 g or more.')
   .max(20_000_000, 'More than 20 kg does not fit the table.');
+
+/** A cup holds at most a ton: what is weighed in adds up, and sums of sums must stay exact. */
+export const MOST_CUP_MG = 1_000_000_000;
+
+/** An amount in a record: what was typed or weighed, or what several of these came to. */
+export const keptMgSchema = z.int().min(0).max(MOST_CUP_MG, 'More than a ton does not fit a cup.');
+
+/** An amount in an answer: sums have no limit of their own. */
+export const sumMgSchema = z.int().min(0);
+
+/** A table with a bound on how many rows it has. */
+export function tableOf<Value extends z.ZodType>(value: Value, most: number) {
+  return z
+    .record(z.string().max(200), value)
+    .refine((table) => Object.keys(table).length <= most, `At most ${most} can stand here.`)
+    .meta({ maxProperties: most });
+}
 
 /** Where a number came from at the scale. */
 export const WEIGHING_SOURCES = ['typed', 'scale'] as const;

@@ -1,12 +1,15 @@
 import { z } from 'zod';
 import { idSchema } from './common.ts';
 import { materialSchema } from './material.ts';
+import { MOST } from './most.ts';
 import { photoDetailSchema } from './photo.ts';
 import { pieceSchema } from './piece.ts';
 import { supportSchema } from './support.ts';
 
 export const DOCUMENT_FORMAT = 'icy-ribbon/piece';
 export const DOCUMENT_VERSION = 1;
+
+const MOST_BASE64 = 80 * 1024 * 1024;
 
 /** One piece and everything it refers to, photos included, as one JSON document. */
 export const pieceDocumentSchema = z.object({
@@ -16,16 +19,18 @@ export const pieceDocumentSchema = z.object({
     'This piece was written by another version of Icy Ribbon: update it and try again.',
   ),
   piece: pieceSchema,
-  materials: z.array(materialSchema),
+  materials: z.array(materialSchema).max(MOST.cupsOfPiece * MOST.ingredientsOfCup),
   support: supportSchema,
-  photoFiles: z.array(
-    z.object({
-      photoId: idSchema,
-      mediaType: z.literal('image/jpeg'),
-      base64: z.base64('The photo is damaged.'),
-      detail: photoDetailSchema.nullable().default(null),
-    }),
-  ),
+  photoFiles: z
+    .array(
+      z.object({
+        photoId: idSchema,
+        mediaType: z.literal('image/jpeg'),
+        base64: z.base64('The photo is damaged.').max(MOST_BASE64, 'The photo is larger than 60 MB.'),
+        detail: photoDetailSchema.nullable().default(null),
+      }),
+    )
+    .max(MOST.photosOfPiece),
 });
 
 export const importResultSchema = z.object({

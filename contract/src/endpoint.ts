@@ -18,7 +18,7 @@ export interface Endpoint<
   readonly query: Query;
   readonly body: Body;
   readonly response: Response;
-  readonly status: 200 | 201;
+  readonly status: 200 | 201 | 202;
 }
 
 const nothing = z.undefined();
@@ -39,7 +39,7 @@ export function endpoint<
   params?: Params;
   query?: Query;
   body?: Body;
-  status?: 200 | 201;
+  status?: 200 | 201 | 202;
 }): Endpoint<Params, Query, Body, Response> {
   return {
     status: 200,

@@ -1,6 +1,6 @@
 import { FAULT_KINDS } from '@icy-ribbon/core/diagnose';
 import { z } from 'zod';
-import { idSchema, noteSchema, timestampSchema } from './common.ts';
+import { idSchema, MOST_VERSION, noteSchema, timestampSchema, versionSchema } from './common.ts';
 
 /** 0 none, 1 a trace, 2 some, 3 plenty, 4 all over. */
 export const degreeSchema = z.int().min(0).max(4).nullable();
@@ -49,7 +49,7 @@ const judged = {
 
 export const judgementSchema = z.object({
   ...judged,
-  version: z.int().min(1),
+  version: versionSchema,
   createdAt: timestampSchema,
   updatedAt: timestampSchema,
 });
@@ -57,7 +57,7 @@ export const judgementSchema = z.object({
 export const judgementPutSchema = z.object({
   ...judged,
   /** 0 for the first judgement of a piece, else the version that was edited. */
-  version: z.int().min(0),
+  version: z.int().min(0).max(MOST_VERSION),
 });
 
 export type FaultPin = z.output<typeof faultPinSchema>;

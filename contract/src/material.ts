@@ -4,6 +4,7 @@ import {
   hexColorSchema,
   idSchema,
   massMgSchema,
+  sumMgSchema,
   nameSchema,
   noteSchema,
   recordFields,
@@ -57,7 +58,7 @@ export const materialSchema = z.object({ ...recordFields, ...describing, ...keep
 
 /** On the list: with what its use has told of it. */
 export const shelvedMaterialSchema = materialSchema.extend({
-  usedMg: massMgSchema,
+  usedMg: sumMgSchema,
   /** How its mixes moved while they dried, from those where both colors were seen. */
   /** Its thickness as readings taught it. */
   learned: z
@@ -121,9 +122,9 @@ export const materialSnapshotSchema = z.object({
   materialId: idSchema,
   ...describing,
   /** What readings of other pieces had taught by then: the spread of ln(viscosity), the bend with water. */
-  viscositySdLn: z.number().min(0).nullable().default(null),
+  viscositySdLn: z.number().min(0).max(10).nullable().default(null),
   waterBend: z
-    .object({ mean: z.number(), sd: z.number().min(0) })
+    .object({ mean: z.number().min(-1000).max(1000), sd: z.number().min(0).max(1000) })
     .nullable()
     .default(null),
 });

@@ -5,6 +5,7 @@ import { z } from 'zod';
 import {
   hexColorSchema,
   idSchema,
+  keptMgSchema,
   massMgSchema,
   nameSchema,
   recordFields,
@@ -14,6 +15,7 @@ import {
   weighingSourceSchema,
 } from './common.ts';
 import { materialSnapshotSchema } from './material.ts';
+import { MOST } from './most.ts';
 
 const totalMgSchema = massMgSchema
   .min(1000, 'A cup holds at least 1 g.')
@@ -24,42 +26,54 @@ export const ingredientSchema = z.object({
   role: z.enum(INGREDIENT_ROLES),
   /** Its share of the mass in the recipe the cup was planned from; 0 for what is only stirred in to thin. */
   share: z.number().min(0).max(1),
-  targetMg: massMgSchema,
+  targetMg: keptMgSchema,
   material: materialSnapshotSchema,
 });
+
+/**
+ * Counts what came into a cup and what left it, in the order it happened, whatever the clock said then; 0 where only
+ * the time is known.
+ */
+const placeInCupSchema = z.int().min(0).max(1_000_000).default(0);
 
 /** One thing put into the cup at the scale. */
 export const additionSchema = z.object({
   id: idSchema,
   ingredientId: idSchema,
-  mg: massMgSchema,
+  mg: keptMgSchema,
   source: z.enum([...WEIGHING_SOURCES, 'poured']),
   at: timestampSchema,
   /** Shared by all that one draw from another cup brought along. */
   drawId: idSchema.nullable().default(null),
+  place: placeInCupSchema,
 });
 
 /** What left the cup other than onto a support. */
 export const movementSchema = z.object({
   id: idSchema,
   kind: z.enum(MOVEMENT_KINDS),
-  mg: massMgSchema,
+  mg: keptMgSchema,
   at: timestampSchema,
+  place: placeInCupSchema,
 });
+
+/** A school's id, or that of a recipe of one's own. */
+export const recipeIdSchema = z.string('Choose a recipe.').min(1, 'Choose a recipe.').max(80);
+export const variantSchema = z.string().max(80);
 
 /** The recipe as it was when the cup was planned. */
 export const recipeSnapshotSchema = z.object({
-  id: z.string(),
-  name: z.string(),
-  variant: z.string().nullable(),
+  id: recipeIdSchema,
+  name: nameSchema,
+  variant: variantSchema.nullable(),
   thinning: z
     .object({
       with: z.enum(MATERIAL_KINDS.map((each) => each.kind)),
       to: z.enum(STAGES.map((stage) => stage.name)),
     })
     .nullable(),
-  restHours: z.number().nullable(),
-  waterLimit: z.number().nullable().default(null),
+  restHours: z.number().min(0).max(1000).nullable(),
+  waterLimit: z.number().min(0).max(1).nullable().default(null),
 });
 
 export const mixSchema = z.object({
@@ -68,10 +82,17 @@ export const mixSchema = z.object({
   name: nameSchema,
   role: z.enum(CUP_ROLES),
   recipe: recipeSnapshotSchema,
-  position: z.int().min(0),
-  ingredients: z.array(ingredientSchema).min(1),
-  additions: z.array(additionSchema),
-  movements: z.array(movementSchema),
+  position: z.int().min(0).max(1_000_000),
+  ingredients: z
+    .array(ingredientSchema)
+    .min(1)
+    .max(MOST.ingredientsOfCup, `A cup takes at most ${MOST.ingredientsOfCup} ingredients.`),
+  additions: z
+    .array(additionSchema)
+    .max(MOST.additionsOfCup, `At most ${MOST.additionsOfCup} weighings fit into the record of one cup.`),
+  movements: z
+    .array(movementSchema)
+    .max(MOST.movementsOfCup, `At most ${MOST.movementsOfCup} movements fit into the record of one cup.`),
   lid: z.boolean(),
   /** What it dried to, once seen. */
   dryColorHex: hexColorSchema.nullable(),
@@ -80,10 +101,9 @@ export const mixSchema = z.object({
 export const mixCreateSchema = z.object({
   id: idSchema.optional(),
   role: z.enum(CUP_ROLES),
-  /** A school's id, or that of a recipe of one's own. */
-  recipeId: z.string('Choose a recipe.').min(1, 'Choose a recipe.'),
+  recipeId: recipeIdSchema,
   /** Left out: the variant for metallics where the paint calls for it, else the recipe's own parts. */
-  variant: z.string().nullable().optional(),
+  variant: variantSchema.nullable().optional(),
   /** Left out for a medium that holds no paint. */
   paintId: idSchema.optional(),
   /** Left out: the paint's name, or the recipe's. */
@@ -103,13 +123,16 @@ export const mixUpdateSchema = z.object({
 /** New targets after an over-pour; none may lie below what is in the cup. */
 export const retargetSchema = z.object({
   version: versionSchema,
-  targets: z.array(z.object({ ingredientId: idSchema, targetMg: massMgSchema })).min(1),
+  targets: z
+    .array(z.object({ ingredientId: idSchema, targetMg: keptMgSchema }))
+    .min(1)
+    .max(MOST.ingredientsOfCup),
 });
 
 export const movementCreateSchema = z.object({
   id: idSchema,
   kind: z.enum(['taken-out', 'loss', 'thrown']),
-  mg: massMgSchema.min(1, 'Say how much, above 0 g.'),
+  mg: keptMgSchema.min(1, 'Say how much, above 0 g.'),
 });
 
 /** Pours what is left of other cups, of this piece or of others, into a new one. */

@@ -1,11 +1,16 @@
 import { WARNING_CODES } from '@icy-ribbon/core/photo';
 import { z } from 'zod';
-import { hexColorSchema, idSchema, timestampSchema, versionSchema } from './common.ts';
+import { hexColorSchema, idSchema, tableOf, timestampSchema, versionSchema } from './common.ts';
 
 export const PHOTO_STATES = ['wet', 'dry'] as const;
 
 const share = z.number().min(0).max(1);
-const pointSchema = z.tuple([z.number(), z.number()]);
+const pixel = z.number().min(-1e6).max(1e6);
+const pointSchema = z.tuple([pixel, pixel]);
+const lengthMm = z.number().min(0).max(100_000);
+const count = z.int().min(0).max(10_000_000);
+const sizePx = z.int().min(1).max(100_000);
+const MOST_COLORS = 24;
 
 /** A color that was looked for; `mixId` is the cup it came from. */
 const measuredColorSchema = z.object({
@@ -18,29 +23,29 @@ const measuredColorSchema = z.object({
 export const measurementSchema = z.object({
   /** The support's corners in pixels of the photo: top left, top right, bottom right, bottom left. */
   corners: z.array(pointSchema).length(4, 'Give four corners.'),
-  palette: z.array(measuredColorSchema).min(2, 'Give at least two colors to look for.').max(24),
-  base: z.string(),
-  activator: z.string().nullable(),
+  palette: z.array(measuredColorSchema).min(2, 'Give at least two colors to look for.').max(MOST_COLORS),
+  base: z.string().max(120),
+  activator: z.string().max(120).nullable(),
   /** A gray card beside the support: left, top, right and bottom in millimeters from the support's top left. */
-  grayPatchMm: z.tuple([z.number(), z.number(), z.number(), z.number()]).nullish(),
-  shares: z.record(z.string(), share),
+  grayPatchMm: z.tuple([pixel, pixel, pixel, pixel]).nullish(),
+  shares: tableOf(share, MOST_COLORS + 8),
   negativeSpace: share,
   mud: share,
   cells: z.object({
-    count: z.int().min(0),
-    medianMm: z.number().min(0),
-    p10Mm: z.number().min(0),
-    p90Mm: z.number().min(0),
-    perCm2: z.number().min(0),
+    count,
+    medianMm: lengthMm,
+    p10Mm: lengthMm,
+    p90Mm: lengthMm,
+    perCm2: lengthMm,
   }),
-  lacing: z.object({ areaShare: share, widthMm: z.number().min(0) }),
+  lacing: z.object({ areaShare: share, widthMm: lengthMm }),
   petals: z.object({
-    count: z.int().min(0),
-    reachMm: z.number().min(0),
+    count,
+    reachMm: lengthMm,
     symmetry: share,
     edges: z.object({ top: share, right: share, bottom: share, left: share }),
   }),
-  warnings: z.array(z.object({ code: z.enum(WARNING_CODES), message: z.string() })),
+  warnings: z.array(z.object({ code: z.enum(WARNING_CODES), message: z.string().max(1000) })).max(50),
   measuredAt: timestampSchema,
 });
 
@@ -59,18 +64,24 @@ function longList(most: number, fits: (value: number) => boolean, items: object)
 }
 
 /** A mask as runs: how many pixels off, then on, then off and so on, row after row. */
-const runsSchema = longList(400_000, (value) => Number.isInteger(value) && value >= 0, {
+const MOST_RUN = 1_000_000_000;
+const runsSchema = longList(400_000, (value) => Number.isInteger(value) && value >= 0 && value <= MOST_RUN, {
   type: 'integer',
   minimum: 0,
+  maximum: MOST_RUN,
 });
+
+const CELL_NUMBER = { type: 'number', minimum: -1e6, maximum: 1e6 };
 
 /** What the overlay draws. */
 export const photoDetailSchema = z.object({
   /** One row a cell: x, y, diameter, color, color around (numbers of the palette), then its outline's radii. */
-  cells: z.array(longList(64, Number.isFinite, { type: 'number' })).max(20_000),
+  cells: z
+    .array(longList(64, (value) => Number.isFinite(value) && Math.abs(value) <= 1e6, CELL_NUMBER))
+    .max(20_000),
   masks: z.object({
-    widthPx: z.int().min(1),
-    heightPx: z.int().min(1),
+    widthPx: sizePx,
+    heightPx: sizePx,
     net: runsSchema,
     mud: runsSchema,
     glare: runsSchema,
@@ -84,8 +95,8 @@ export const photoSchema = z.object({
   state: z.enum(PHOTO_STATES),
   /** SHA-256 of the stored file, which is its name on disk. */
   hash: z.string().regex(/^[0-9a-f]{64}$/),
-  widthPx: z.int().min(1),
-  heightPx: z.int().min(1),
+  widthPx: sizePx,
+  heightPx: sizePx,
   measurement: measurementSchema.nullable().default(null),
   createdAt: timestampSchema,
   deletedAt: timestampSchema.nullable(),

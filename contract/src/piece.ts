@@ -5,16 +5,17 @@ import { z } from 'zod';
 import {
   hexColorSchema,
   idSchema,
-  massMgSchema,
   nameSchema,
   noteSchema,
   pageOf,
   recordFields,
+  sumMgSchema,
   timestampSchema,
   versionSchema,
 } from './common.ts';
 import { judgementSchema } from './judgement.ts';
 import { mixSchema } from './mix.ts';
+import { MOST } from './most.ts';
 import { photoSchema } from './photo.ts';
 import { piecePlanSchema } from './plan.ts';
 import { pourEventSchema } from './pour.ts';
@@ -23,6 +24,16 @@ import { supportSnapshotSchema } from './support.ts';
 
 const techniqueSchema = z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.');
 
+/** What of a piece a record that cannot be read is. */
+export const RECORD_KINDS = ['mix', 'reading', 'event', 'photo', 'plan', 'judgement'] as const;
+
+/** A record that cannot be read, and why. */
+export const damagedRecordSchema = z.object({
+  what: z.enum(RECORD_KINDS),
+  id: z.string().max(200),
+  reason: z.string().max(400),
+});
+
 /** A piece with everything that belongs to it. */
 export const pieceSchema = z.object({
   ...recordFields,
@@ -30,12 +41,19 @@ export const pieceSchema = z.object({
   technique: techniqueSchema,
   note: noteSchema,
   support: supportSnapshotSchema,
-  mixes: z.array(mixSchema),
-  readings: z.array(readingSchema).default([]),
+  mixes: z.array(mixSchema).max(MOST.cupsOfPiece, `A piece has at most ${MOST.cupsOfPiece} cups.`),
+  readings: z
+    .array(readingSchema)
+    .max(MOST.readingsOfPiece, `At most ${MOST.readingsOfPiece} readings fit into the record of one piece.`)
+    .default([]),
   plan: piecePlanSchema.nullable().default(null),
-  events: z.array(pourEventSchema),
-  photos: z.array(photoSchema),
+  events: z
+    .array(pourEventSchema)
+    .max(MOST.eventsOfPiece, `At most ${MOST.eventsOfPiece} events fit into the record of one pour.`),
+  photos: z.array(photoSchema).max(MOST.photosOfPiece, `A piece has at most ${MOST.photosOfPiece} photos.`),
   judgement: judgementSchema.nullable(),
+  /** Parts of its record that cannot be read, left out above. */
+  damaged: z.array(damagedRecordSchema).max(10_000).optional(),
 });
 
 export const pieceCreateSchema = z.object({
@@ -73,9 +91,9 @@ export const pieceSummarySchema = z.object({
       phase: z.enum(['planned', 'weighing', 'mixed']),
       viscosityPaS: z.number(),
       spreadLn: z.number(),
-      actualMg: massMgSchema,
-      leftMg: massMgSchema,
-      laidMg: massMgSchema,
+      actualMg: sumMgSchema,
+      leftMg: sumMgSchema,
+      laidMg: sumMgSchema,
       mixedAt: timestampSchema.nullable(),
       restHours: z.number().nullable(),
       lid: z.boolean(),
@@ -101,11 +119,14 @@ export const pieceSummarySchema = z.object({
     })
     .nullable(),
   judgement: judgementSchema.nullable(),
+  /** Why nothing can be worked out of it; the rest is then as it was written. */
+  trouble: z.string().nullable().default(null),
 });
 
 export const piecePageSchema = pageOf(pieceSummarySchema);
 
 export type Piece = z.output<typeof pieceSchema>;
 export type PieceCreate = z.output<typeof pieceCreateSchema>;
+export type DamagedRecord = z.output<typeof damagedRecordSchema>;
 export type PieceUpdate = z.output<typeof pieceUpdateSchema>;
 export type PieceSummary = z.output<typeof pieceSummarySchema>;

@@ -1,15 +1,16 @@
 import { planSchema } from '@icy-ribbon/core/plan';
 import { CUP_ROLES } from '@icy-ribbon/core/thickness';
 import { z } from 'zod';
-import { idSchema, nameSchema, timestampSchema } from './common.ts';
+import { idSchema, MOST_VERSION, nameSchema, timestampSchema, versionSchema } from './common.ts';
+import { recipeIdSchema, variantSchema } from './mix.ts';
 
 /** A cup the plan pours that is not mixed yet; once it is, the cup carries the same id. */
 export const plannedCupSchema = z.object({
   id: idSchema,
   name: nameSchema,
   role: z.enum(CUP_ROLES),
-  recipeId: z.string('Choose a recipe.').min(1, 'Choose a recipe.'),
-  variant: z.string().nullable(),
+  recipeId: recipeIdSchema,
+  variant: variantSchema.nullable(),
   paintId: idSchema.nullable(),
 });
 
@@ -26,7 +27,7 @@ export const pouredPlanSchema = z.object(body);
 /** How a piece shall be poured; layers name cups, or cups that are planned, by id. */
 export const piecePlanSchema = z.object({
   ...body,
-  version: z.int().min(1),
+  version: versionSchema,
   createdAt: timestampSchema,
   updatedAt: timestampSchema,
 });
@@ -34,7 +35,7 @@ export const piecePlanSchema = z.object({
 export const piecePlanPutSchema = z.object({
   ...body,
   /** 0 for the first plan of a piece, else the version that was edited. */
-  version: z.int().min(0),
+  version: z.int().min(0).max(MOST_VERSION),
 });
 
 export type PlannedCup = z.output<typeof plannedCupSchema>;

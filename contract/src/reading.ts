@@ -1,16 +1,22 @@
 import { DRAIN_CUP_NAMES } from '@icy-ribbon/core/reading';
 import { STAGES } from '@icy-ribbon/core/thickness';
 import { z } from 'zod';
-import { idSchema, massMgSchema, nameSchema, recordFields, timestampSchema } from './common.ts';
+import { idSchema, keptMgSchema, nameSchema, recordFields, timestampSchema } from './common.ts';
+import { MOST } from './most.ts';
 
 const secondsSchema = z
   .number('Give the seconds.')
-  .positive('Give the seconds, above 0.')
+  .min(0.001, 'Give the seconds, above 0.')
   .max(3600, 'That is more than an hour: check the seconds.');
-const calibratedSchema = z.object({ ln: z.number(), sdLn: z.number().positive() });
+/** Spread of a logarithm: below it is surer, above it is worth less than any reading can be. */
+const sdLnSchema = z
+  .number('Give the spread.')
+  .min(1e-4, 'A spread this small is surer than any reading.')
+  .max(10, 'A spread this large says nothing.');
+const calibratedSchema = z.object({ ln: z.number().min(-50).max(50), sdLn: sdLnSchema });
 const viscosityPaSSchema = z
   .number('Give the viscosity in Pa·s.')
-  .positive('The viscosity must be above 0.')
+  .min(1e-6, 'The viscosity must be above 0.')
   .max(10_000, 'The viscosity is in Pa·s; glycerine is about 1.4.');
 const densitySchema = z
   .number('Give the density in g/ml.')
@@ -37,9 +43,9 @@ export const measureSchema = z.discriminatedUnion('kind', [
     own: z
       .object({
         name: nameSchema,
-        a: z.number().positive(),
-        b: z.number().min(0),
-        sdLn: z.number().positive(),
+        a: z.number().min(1e-6).max(1e6),
+        b: z.number().min(0).max(1e9),
+        sdLn: sdLnSchema,
       })
       .nullable(),
     seconds: secondsSchema,
@@ -49,10 +55,8 @@ export const measureSchema = z.discriminatedUnion('kind', [
     kind: z.literal('race'),
     by: z.enum(['time', 'length']),
     /** Seconds to the line, or mm run. */
-    value: z.number('Stop the lane, or give its run length.').positive('A lane must have run.').max(10_000),
-    liquid: z
-      .object({ name: nameSchema, viscosityPaS: viscosityPaSSchema, sdLn: z.number().positive() })
-      .nullable(),
+    value: z.number('Stop the lane, or give its run length.').min(0.001, 'A lane must have run.').max(10_000),
+    liquid: z.object({ name: nameSchema, viscosityPaS: viscosityPaSSchema, sdLn: sdLnSchema }).nullable(),
     card: calibratedSchema.nullable(),
   }),
 ]);
@@ -66,7 +70,7 @@ export const readingSchema = z.object({
   at: timestampSchema,
   temperatureC: roomTemperatureSchema.nullable(),
   /** What the cup held then. */
-  contents: z.array(z.object({ ingredientId: idSchema, mg: massMgSchema })),
+  contents: z.array(z.object({ ingredientId: idSchema, mg: keptMgSchema })).max(MOST.ingredientsOfCup),
   measure: measureSchema,
   struck: z.boolean(),
 });
@@ -111,7 +115,10 @@ export const calibrationSchema = z.object({
   ...recordFields,
   kind: z.enum(CALIBRATION_KINDS),
   name: nameSchema,
-  points: z.array(z.object({ liquid: referenceLiquidSchema, seconds: secondsSchema })).min(1),
+  points: z
+    .array(z.object({ liquid: referenceLiquidSchema, seconds: secondsSchema }))
+    .min(1)
+    .max(30),
 });
 
 export const calibrationCreateSchema = z.object({

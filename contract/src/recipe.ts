@@ -3,6 +3,7 @@ import { PART_UNITS } from '@icy-ribbon/core/recipe';
 import { CUP_ROLES, STAGES, TECHNIQUES } from '@icy-ribbon/core/thickness';
 import { z } from 'zod';
 import { idSchema, nameSchema, noteSchema, recordFields, versionSchema } from './common.ts';
+import { recipeIdSchema } from './mix.ts';
 
 const kindSchema = z.enum(MATERIAL_KINDS.map((each) => each.kind));
 
@@ -10,7 +11,7 @@ export const partSourceSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('paint') }),
   z.object({ kind: z.literal('white') }),
   z.object({ kind: z.literal('material'), material: kindSchema }),
-  z.object({ kind: z.literal('recipe'), recipe: z.string().min(1) }),
+  z.object({ kind: z.literal('recipe'), recipe: recipeIdSchema }),
 ]);
 
 export const recipePartSchema = z.object({
@@ -22,8 +23,8 @@ export const recipePartSchema = z.object({
 const describing = {
   name: nameSchema,
   parts: z.array(recipePartSchema).min(1, 'A recipe needs at least one part.').max(20),
-  techniques: z.array(z.enum(TECHNIQUES)).min(1, 'Choose a technique.'),
-  cupRoles: z.array(z.enum(CUP_ROLES)),
+  techniques: z.array(z.enum(TECHNIQUES)).min(1, 'Choose a technique.').max(TECHNIQUES.length),
+  cupRoles: z.array(z.enum(CUP_ROLES)).max(CUP_ROLES.length),
   goodFor: noteSchema,
   trouble: noteSchema,
   thinning: z.object({ with: kindSchema, to: z.enum(STAGES.map((stage) => stage.name)) }).nullable(),
@@ -37,7 +38,7 @@ const describing = {
     .default(null),
   never: z
     .object({
-      kinds: z.array(kindSchema).min(1),
+      kinds: z.array(kindSchema).min(1).max(MATERIAL_KINDS.length),
       because: z.string('Say why.').trim().min(1, 'Say why not.').max(400),
     })
     .nullable()
