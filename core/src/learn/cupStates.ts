@@ -1,5 +1,5 @@
 import { cupState, type CupIngredient, type CupRecord, type CupState } from '../mix/index.ts';
-import { learn, thicknessOf, type ReadingRecord } from './learn.ts';
+import { counts, learn, thicknessOf, type ReadingRecord } from './learn.ts';
 import type { LearnedMaterial } from './composition.ts';
 import type { Belief } from './belief.ts';
 
@@ -30,7 +30,7 @@ export function cupStates(
   const belief = learn(cups, readings);
   const states = cups.map((cup): TestedState => {
     const state = cupState(cup, laidMgOf(cup.id));
-    const own = readings.filter((reading) => reading.mixId === cup.id && !reading.struck);
+    const own = readings.filter((reading) => reading.mixId === cup.id && counts(reading));
     const { viscosityPaS, spreadLn } = thicknessOf(belief, cup.ingredients, state.shownIngredientMg);
     return {
       ...state,

@@ -1,4 +1,4 @@
-import { measured, readOff, type Calibrated, type Measure } from '../reading/index.ts';
+import { measured, readOff, unreadable, type Calibrated, type Measure } from '../reading/index.ts';
 import { beliefOf, expected, observe, withUnknown, without, type Belief, type Weights } from './belief.ts';
 import { composition, priorsOf, type LearnedIngredient } from './composition.ts';
 
@@ -21,6 +21,10 @@ export interface ReadingRecord {
   readonly struck: boolean;
 }
 
+/** Whether a reading counts: it was not struck out, and something can be read off it. */
+export const counts = ({ struck, measure }: Pick<ReadingRecord, 'struck' | 'measure'>): boolean =>
+  !struck && unreadable(measure) === undefined;
+
 const MOUND = 'mound';
 const raceName = (raceId: string | null) => `race ${raceId}`;
 /** Nothing is known of how far a card is tilted or how large the dots are: only ratios count. */
@@ -35,8 +39,7 @@ const UNKNOWN_RACE: Calibrated = { ln: 0, sdLn: 30 };
  */
 export function learn(cups: readonly LearnCup[], readings: readonly ReadingRecord[]): Belief {
   const prior = beliefOf(priorsOf(cups.flatMap((cup) => cup.ingredients)));
-  const standing = readings.filter((reading) => !reading.struck);
-  const belief = standing.reduce((so, reading) => take(so, reading, cups), prior);
+  const belief = readings.filter(counts).reduce((so, reading) => take(so, reading, cups), prior);
   const constants = belief.names.filter((name) => name === MOUND || name.startsWith('race '));
   return constants.reduce(without, belief);
 }
@@ -93,17 +96,23 @@ export function thicknessOf(
 }
 
 /**
- * What each reading of a cup says by itself. A race lane is tied to Pa.s by the rest of its race: what all
+ * What each reading of a cup says by itself; one that nothing can be read off says why. A race lane is tied to Pa.s by the rest of its race: what all
  * the other readings say of the other lanes.
  */
 export function evidenceOf(
   mixId: string,
   cups: readonly LearnCup[],
   readings: readonly ReadingRecord[],
-): { readonly reading: ReadingRecord; readonly says: Thickness | undefined }[] {
+): {
+  readonly reading: ReadingRecord;
+  readonly says: Thickness | undefined;
+  readonly because?: string | undefined;
+}[] {
   return readings
     .filter((reading) => reading.mixId === mixId)
     .map((reading) => {
+      const because = unreadable(reading.measure);
+      if (because !== undefined) return { reading, says: undefined, because };
       if (reading.measure.kind !== 'race' || reading.measure.card) {
         const alone = measured(reading.measure);
         return {
@@ -131,7 +140,7 @@ function laneSays(
     UNKNOWN_RACE.sdLn,
   );
   const belief = readings
-    .filter((reading) => !reading.struck && reading.id !== lane.id)
+    .filter((reading) => counts(reading) && reading.id !== lane.id)
     .reduce((so, reading) => take(so, reading, others), prior);
   const constant = expected(belief, { [name]: 1 });
   if (constant.sd > UNKNOWN_RACE.sdLn / 2) return undefined;

@@ -1,7 +1,7 @@
 import { isPaint } from '../material/index.ts';
 import { expected } from './belief.ts';
 import { bendName, thicknessName } from './composition.ts';
-import { learn, type LearnCup, type ReadingRecord } from './learn.ts';
+import { counts as isCounted, learn, type LearnCup, type ReadingRecord } from './learn.ts';
 
 /** What readings taught about a material. */
 export interface LearnedThickness {
@@ -17,7 +17,7 @@ export function learnedMaterials(
   cups: readonly LearnCup[],
   readings: readonly ReadingRecord[],
 ): Map<string, LearnedThickness> {
-  const standing = readings.filter((reading) => !reading.struck && reading.mixId !== null);
+  const standing = readings.filter((reading) => isCounted(reading) && reading.mixId !== null);
   const counts = new Map<string, number>();
   for (const reading of standing) {
     const cup = cups.find((each) => each.id === reading.mixId);

@@ -25,6 +25,7 @@ export interface CupRecord {
     readonly ingredientId: string;
     readonly mg: number;
     readonly at?: string;
+    readonly place?: number;
   }[];
   /** The recipe's own limit of water, if it sets one. */
   readonly recipe?: { readonly waterLimit?: number | null };
@@ -33,6 +34,7 @@ export interface CupRecord {
     readonly kind: MovementKind;
     readonly mg: number;
     readonly at: string;
+    readonly place?: number;
   }[];
 }
 
@@ -147,17 +149,27 @@ const withoutDraws = (cup: CupRecord): CupRecord => ({
 });
 
 /**
- * What a cup has been filled with, ingredient by ingredient: additions and movements in the order of
- * their times. A share that is taken out, or thrown out, takes of everything alike; a loss is water.
+ * What a cup has been filled with, ingredient by ingredient: additions and movements in their order, which is that of
+ * their places and, where none were given, of their times: a clock that was set back must not turn it round. A share that is taken out, or thrown out, takes of everything alike; a loss is water.
  */
 function contentsMg(cup: CupRecord): number[] {
   const contents = cup.ingredients.map(() => 0);
   const indexOf = new Map(cup.ingredients.map((each, index) => [each.id, index]));
   const waterIndex = cup.ingredients.findIndex((each) => each.material.kind === 'water');
   const happenings = [
-    ...cup.additions.map((addition) => ({ at: addition.at ?? '', addition, movement: undefined })),
-    ...(cup.movements ?? []).map((movement) => ({ at: movement.at, addition: undefined, movement })),
-  ].sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+    ...cup.additions.map(({ at = '', place = 0, ...addition }) => ({
+      at,
+      place,
+      addition,
+      movement: undefined,
+    })),
+    ...(cup.movements ?? []).map(({ at, place = 0, ...movement }) => ({
+      at,
+      place,
+      addition: undefined,
+      movement,
+    })),
+  ].sort((a, b) => a.place - b.place || (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
   for (const { addition, movement } of happenings) {
     if (addition) {
       const index = indexOf.get(addition.ingredientId);

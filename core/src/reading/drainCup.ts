@@ -7,6 +7,8 @@ export interface DrainCup {
   readonly fromS: number;
   readonly toS: number;
   readonly label: string;
+  /** The same cup with the next smaller hole, for what runs through this one too fast. */
+  readonly smaller?: string;
 }
 
 const iso = (mm: number, a: number, b: number): DrainCup => ({
@@ -15,6 +17,7 @@ const iso = (mm: number, a: number, b: number): DrainCup => ({
   fromS: 30,
   toS: 100,
   label: `ISO 2431, ${mm} mm`,
+  ...(mm > 3 && { smaller: `ISO 2431, ${mm - 1} mm` }),
 });
 
 /** nu = slope (t - offset), the form of the older cups. */
@@ -24,6 +27,7 @@ export interface LinearCup {
   readonly fromS: number;
   readonly toS: number;
   readonly label: string;
+  readonly smaller?: string;
 }
 
 const zahn = (number: number, slope: number, offset: number): LinearCup => ({
@@ -32,6 +36,7 @@ const zahn = (number: number, slope: number, offset: number): LinearCup => ({
   fromS: 20,
   toS: 80,
   label: `Zahn ${number}`,
+  ...(number > 2 && { smaller: `Zahn ${number - 1}` }),
 });
 
 /**
@@ -65,7 +70,7 @@ export interface Drained {
  * @param cup a standard cup, or the formula of one's own
  * @param seconds time to the break of the stream
  * @param densityGPerMl of the liquid
- * @throws InputError naming "seconds" when the time is shorter than the cup's formula can be
+ * @throws InputError naming "seconds", with what to do instead, when the time is shorter than the cup's formula can be
  * @example drained(DRAIN_CUPS['iso-4'], 60, 1.1).kinematicMm2S // 78.87
  */
 export function drained(cup: DrainCup | LinearCup, seconds: number, densityGPerMl: number): Drained {
@@ -74,10 +79,8 @@ export function drained(cup: DrainCup | LinearCup, seconds: number, densityGPerM
   const kinematicMm2S =
     'slope' in cup ? cup.slope * (seconds - cup.offset) : cup.a * seconds - cup.b / seconds;
   if (kinematicMm2S <= 0) {
-    throw new InputError(
-      'seconds',
-      'That is too fast for this cup: take one with a smaller hole, or check the time.',
-    );
+    const instead = cup.smaller ? `drain it from the ${cup.smaller} cup` : 'race it on a card';
+    throw new InputError('seconds', `That is too fast for this cup: check the time, or ${instead}.`);
   }
   return {
     kinematicMm2S,

@@ -1,3 +1,4 @@
+import { InputError } from '../error/index.ts';
 import { stageCenter, type StageName } from '../thickness/index.ts';
 import { DRAIN_CUPS, drained, type DrainCupName } from './drainCup.ts';
 import { moundViscosity, MOUND_CONSTANT_SD_LN, MOUND_TIMING_SD_LN, USUAL_MOUND_CONSTANT } from './mound.ts';
@@ -82,6 +83,17 @@ export function readOff(measure: Measure): {
         sdLn: RACE_SD_LN / Math.SQRT2,
         constant: { of: 'race', prior: measure.card },
       };
+  }
+}
+
+/** Why a measure says nothing of thickness, undefined when it does: what was timed lies outside of what can be read off. */
+export function unreadable(measure: Measure): string | undefined {
+  try {
+    readOff(measure);
+    return undefined;
+  } catch (error) {
+    if (error instanceof InputError) return error.message;
+    throw error;
   }
 }
 

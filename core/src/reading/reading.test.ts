@@ -84,8 +84,9 @@ describe('cups with a hole', () => {
     expect(drained(DRAIN_CUPS['zahn-2'], 20, 1).inRange).toBe(true);
   });
 
-  it('a time too short for the formula asks for a smaller hole', () => {
-    expect(() => drained(DRAIN_CUPS['iso-3'], 15, 1)).toThrow(/smaller hole/);
+  it('a time too short for the formula asks for a smaller hole, or for a race where there is none', () => {
+    expect(() => drained(DRAIN_CUPS['iso-6'], 8, 1)).toThrow(/drain it from the ISO 2431, 5 mm cup/);
+    expect(() => drained(DRAIN_CUPS['iso-3'], 15, 1)).toThrow(/race it on a card/);
     expect(() => drained(DRAIN_CUPS['zahn-2'], 14, 1)).toThrow(expect.objectContaining({ field: 'seconds' }));
     expect(() => drained(DRAIN_CUPS['iso-4'], 60, 0)).toThrow(
       expect.objectContaining({ field: 'densityGPerMl' }),
