@@ -2,11 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { Calibration, CalibrationCreate } from '@icy-ribbon/contract';
 import { calibrateConstant, calibrateDrainCup } from '@icy-ribbon/core/reading';
 import type { Selectable } from 'kysely';
+import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { CalibrationTable } from '../db/schema.ts';
 
 const toCalibration = ({ points, ...row }: Selectable<CalibrationTable>): Calibration =>
-  ({ ...row, points: JSON.parse(points) as unknown }) as Calibration;
+  ({ ...row, points: fromJson(points) as unknown }) as Calibration;
 
 /** The newest first. */
 export async function listCalibrations(db: Reader): Promise<Calibration[]> {

@@ -11,6 +11,7 @@ import { readings } from './migrations/0003-readings.ts';
 import { plan } from './migrations/0004-plan.ts';
 import { results } from './migrations/0005-results.ts';
 import { corrections } from './migrations/0006-corrections.ts';
+import { safe } from './migrations/0007-safe.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -25,7 +26,8 @@ const later = {
   '0004-plan': plan,
   '0005-results': results,
   '0006-corrections': corrections,
-  '0006-later': {
+  '0007-safe': safe,
+  '0008-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),
   },
@@ -51,7 +53,7 @@ it('before a migration changes a database that is in use, a backup file is writt
   await (await openDatabase(folder, STAMP)).db.destroy();
   const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
   const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
-  const backup = await migrate(db, file, STAMP, later);
+  const backup = await migrate(db, file, STAMP, { migrations: later });
   expect(backup && existsSync(backup)).toBe(true);
   const columns = (path: string) =>
     new SqliteFile(path)
@@ -60,7 +62,7 @@ it('before a migration changes a database that is in use, a backup file is writt
       .map((row) => (row as { name: string }).name);
   expect(columns(backup!)).not.toContain('mood');
   expect(columns(file.name)).toContain('mood');
-  expect(await migrate(db, file, STAMP, later)).toBeUndefined();
+  expect(await migrate(db, file, STAMP, { migrations: later })).toBeUndefined();
   await db.destroy();
 });
 
@@ -68,8 +70,8 @@ it('a migration that fails leaves the database as it was and keeps the backup', 
   await (await openDatabase(folder, STAMP)).db.destroy();
   const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
   const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
-  const broken = { ...later, '0007-broken': { up: () => Promise.reject(new Error('no')) } };
-  await expect(migrate(db, file, STAMP, broken)).rejects.toThrow('no');
+  const broken = { ...later, '0009-broken': { up: () => Promise.reject(new Error('no')) } };
+  await expect(migrate(db, file, STAMP, { migrations: broken })).rejects.toThrow('no');
   const names = file
     .prepare(`SELECT name FROM pragma_table_info('piece')`)
     .all()

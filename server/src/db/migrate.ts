@@ -1,11 +1,13 @@
 import type { Database as SqliteFile } from 'better-sqlite3';
 import { Migrator, type Kysely, type Migration } from 'kysely';
+import { VERSION } from '../version.ts';
 import { first } from './migrations/0001-first.ts';
 import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
 import { readings } from './migrations/0003-readings.ts';
 import { plan } from './migrations/0004-plan.ts';
 import { results } from './migrations/0005-results.ts';
 import { corrections } from './migrations/0006-corrections.ts';
+import { safe } from './migrations/0007-safe.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -14,19 +16,52 @@ const MIGRATIONS: Record<string, Migration> = {
   '0004-plan': plan,
   '0005-results': results,
   '0006-corrections': corrections,
+  '0007-safe': safe,
 };
+
+/** The database was written by a newer program than this one. */
+export class NewerDatabase extends Error {
+  constructor(neededVersion: string | undefined) {
+    const needed = neededVersion ? `version ${neededVersion}` : 'a newer version';
+    super(
+      `This studio was written by ${needed} of Icy Ribbon, and this is ${VERSION}: update, then start again. Nothing was changed.`,
+    );
+    this.name = 'NewerDatabase';
+  }
+}
+
+/**
+ * Looks, without changing anything, whether this program knows every change of schema that the database has seen.
+ *
+ * @throws NewerDatabase with the version that is needed
+ */
+export function requireKnown(file: SqliteFile, known: readonly string[] = Object.keys(MIGRATIONS)): void {
+  if (!hasTable(file, 'kysely_migration')) return;
+  const seen = file.prepare('SELECT name FROM kysely_migration').all() as { name: string }[];
+  if (seen.every(({ name }) => known.includes(name))) return;
+  const row = hasTable(file, 'studio')
+    ? (file.prepare(`SELECT value FROM studio WHERE key = 'version'`).get() as { value: string } | undefined)
+    : undefined;
+  throw new NewerDatabase(row?.value);
+}
 
 /**
  * Brings the database to the newest schema, forward only. Before the first change to a database that
- * holds something, a backup file is written beside it.
+ * holds something, a copy is made.
  *
- * @returns the backup file's path when one was made
+ * @returns the copy's path when one was made
  */
 export async function migrate(
   db: Kysely<never> | Kysely<unknown>,
   file: SqliteFile,
   stamp: string,
-  migrations: Record<string, Migration> = MIGRATIONS,
+  {
+    migrations = MIGRATIONS,
+    beforeMigration = (of) => backUp(of, stamp),
+  }: {
+    readonly migrations?: Record<string, Migration>;
+    readonly beforeMigration?: ((file: SqliteFile) => Promise<string>) | undefined;
+  } = {},
 ): Promise<string | undefined> {
   const migrator = new Migrator({
     db: db as Kysely<unknown>,
@@ -34,17 +69,19 @@ export async function migrate(
   });
   const waiting = (await migrator.getMigrations()).filter((each) => !each.executedAt);
   if (waiting.length === 0) return undefined;
-  const backup = isEmpty(file) ? undefined : await backUp(file, stamp);
+  const backup = hasTable(file, 'piece') ? await beforeMigration(file) : undefined;
   const { error } = await migrator.migrateToLatest();
   if (error) throw error;
+  if (hasTable(file, 'studio')) {
+    file.prepare(`INSERT OR REPLACE INTO studio VALUES ('version', ?)`).run(VERSION);
+  }
   return backup;
 }
 
-function isEmpty(file: SqliteFile): boolean {
-  const row = file
-    .prepare(`SELECT count(*) AS tables FROM sqlite_master WHERE type = 'table' AND name = 'piece'`)
-    .get() as { tables: number };
-  return row.tables === 0;
+function hasTable(file: SqliteFile, name: string): boolean {
+  return (
+    file.prepare(`SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = ?`).get(name) !== undefined
+  );
 }
 
 async function backUp(file: SqliteFile, stamp: string): Promise<string> {

@@ -1,5 +1,5 @@
 import { notFound, stale } from '../http/problem.ts';
-import { timestamp, type Writer } from './record.ts';
+import { timestamp, type Reader, type Writer } from './record.ts';
 
 /** A record of which a piece has one: version 0 stands for none yet. */
 interface OneOfPiece {
@@ -9,7 +9,7 @@ interface OneOfPiece {
 }
 
 /** @throws HttpProblem 404 when the piece is not there or deleted */
-export async function requirePiece(trx: Writer, pieceId: string): Promise<void> {
+export async function requirePiece(trx: Reader, pieceId: string): Promise<void> {
   const piece = await trx
     .selectFrom('piece')
     .select('id')

@@ -1,30 +1,82 @@
 import { mkdirSync } from 'node:fs';
-import { join } from 'node:path';
-import SqliteFile from 'better-sqlite3';
-import { Kysely } from 'kysely';
+import SqliteFile, { type Database as SqliteConnection } from 'better-sqlite3';
+import { Kysely, SqliteDialect } from 'kysely';
+import { folderOf } from '../folder/folder.ts';
 import { TransactionalSqliteDialect } from './dialect.ts';
-import { migrate } from './migrate.ts';
+import { migrate, requireKnown } from './migrate.ts';
 import type { Database } from './schema.ts';
 
 export type Db = Kysely<Database>;
+
+export interface OpenDatabase {
+  readonly db: Db;
+  /** The connection beneath, for what Kysely has no word for: the online backup. */
+  readonly file: SqliteConnection;
+  readonly backup: string | undefined;
+}
 
 /**
  * Opens (and, the first time, makes) the database in a data folder and brings its schema up to date.
  *
  * Every commit is flushed to disk before it is answered, so that neither a killed server nor a flat
  * battery loses a step.
+ *
+ * @param beforeMigration makes a copy before the schema of a database that is in use is changed, and names it
+ * @throws NewerDatabase when a newer program wrote it: nothing is changed then
  */
 export async function openDatabase(
   dataFolder: string,
   stamp: string,
-): Promise<{ db: Db; backup: string | undefined }> {
+  beforeMigration?: (file: SqliteConnection) => Promise<string>,
+): Promise<OpenDatabase> {
   mkdirSync(dataFolder, { recursive: true });
-  const file = new SqliteFile(join(dataFolder, 'icy-ribbon.sqlite'));
-  file.pragma('journal_mode = WAL');
-  file.pragma('synchronous = FULL');
-  file.pragma('foreign_keys = ON');
-  file.pragma('busy_timeout = 5000');
-  const db = new Kysely<Database>({ dialect: new TransactionalSqliteDialect(file) });
-  const backup = await migrate(db as unknown as Kysely<unknown>, file, stamp);
-  return { db, backup };
+  const path = folderOf(dataFolder).database;
+  const file = new SqliteFile(path);
+  try {
+    requireKnown(file);
+    prepare(file, 'FULL');
+    const db = kyselyOf(file);
+    const backup = await migrate(db as unknown as Kysely<unknown>, file, stamp, { beforeMigration });
+    return { db, file, backup };
+  } catch (error) {
+    file.close();
+    throw error;
+  }
 }
+
+/** A second connection to a database that is open already, which may write. */
+export function openWriter(dataFolder: string): Db {
+  const file = new SqliteFile(folderOf(dataFolder).database, { fileMustExist: true });
+  prepare(file, 'FULL');
+  // On a thread of its own it may wait.
+  file.pragma('busy_timeout = 10000');
+  return kyselyOf(file);
+}
+
+/** A connection that only reads. */
+export function openReader(dataFolder: string): Db {
+  const file = new SqliteFile(folderOf(dataFolder).database, { readonly: true, fileMustExist: true });
+  file.pragma('busy_timeout = 5000');
+  file.pragma('cache_size = -32000');
+  return new Kysely<Database>({ dialect: new SqliteDialect({ database: file }) });
+}
+
+/** A new database at a path, which need not outlive a power cut. */
+export async function openFresh(path: string): Promise<Db> {
+  const file = new SqliteFile(path);
+  prepare(file, 'OFF');
+  const db = kyselyOf(file);
+  await migrate(db as unknown as Kysely<unknown>, file, '');
+  return db;
+}
+
+function prepare(file: SqliteConnection, synchronous: 'FULL' | 'OFF'): void {
+  file.pragma('journal_mode = WAL');
+  file.pragma(`synchronous = ${synchronous}`);
+  file.pragma('foreign_keys = ON');
+  // Waiting for another writer is done without holding the thread up: see `write`.
+  file.pragma('busy_timeout = 0');
+}
+
+const kyselyOf = (file: SqliteConnection): Db =>
+  new Kysely<Database>({ dialect: new TransactionalSqliteDialect(file) });

@@ -2,6 +2,7 @@ import type { Transaction } from 'kysely';
 import { notFound, stale } from '../http/problem.ts';
 import type { Db } from './open.ts';
 import type { Database, RecordColumns } from './schema.ts';
+import { write } from './write.ts';
 
 /** Reading works on the database and inside a transaction alike. */
 export type Reader = Db | Transaction<Database>;
@@ -63,7 +64,7 @@ export function setDeleted<Shown>(
   deletedAt: string | null,
   read: (trx: Writer) => Promise<Shown | undefined>,
 ): Promise<Shown> {
-  return db.transaction().execute(async (trx) => {
+  return write(db, async (trx) => {
     await updateVersioned(trx, table, key, { deletedAt }, () => read(trx));
     return found(await read(trx), table);
   });

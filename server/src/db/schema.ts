@@ -19,6 +19,10 @@ export interface Database {
   plan: PlanTable;
   savedView: SavedViewTable;
   pourFacts: PourFactsTable;
+  touched: TouchedTable;
+  revision: RevisionTable;
+  studio: StudioTable;
+  setAside: SetAsideTable;
 }
 
 export interface RecordColumns {
@@ -45,6 +49,8 @@ export interface MaterialTable extends RecordColumns {
   packMg: number | null;
   stockMg: number | null;
   stockCountedAt: string | null;
+  /** The last addition before it was counted, where that was here. */
+  countedAfterSeq: number | null;
   openedOn: string | null;
   /** 0 or 1. */
   canBuy: number;
@@ -117,6 +123,10 @@ export interface MixAdditionTable {
   voidedAt: string | null;
   /** The draw from another cup that brought it, which is also that cup's movement. */
   drawId: string | null;
+  /** Counts what came into the cup and what left it, in the order it happened; 0: by its time. */
+  place: number;
+  /** 1 when it came in by a file. */
+  imported: Generated<number>;
 }
 
 export interface MixMovementTable {
@@ -126,6 +136,7 @@ export interface MixMovementTable {
   mg: number;
   at: string;
   voidedAt: string | null;
+  place: number;
 }
 
 export interface ReadingTable {
@@ -222,4 +233,42 @@ export interface PourFactsTable {
   rating: number | null;
   photoId: string | null;
   numbers: string;
+  /** The piece in short, as the API shows it. */
+  summary: string;
+  /** Why it could not be worked out. */
+  trouble: string | null;
+  /** The version of the code that worked it out. */
+  code: number;
+}
+
+/** Pieces that the running transaction has changed; empty in between. */
+export interface TouchedTable {
+  pieceId: string;
+  /** 1 when it was put in. */
+  isNew: number;
+  /** What was known of it before; null: nothing. */
+  code: number | null;
+  trouble: string | null;
+}
+
+/** How often something changed that a cache is worked out from. */
+export interface RevisionTable {
+  topic: 'learned' | 'dried';
+  n: number;
+}
+
+/** What is known of the studio as a whole. */
+export interface StudioTable {
+  key: string;
+  value: string;
+}
+
+/** Records that could not be read, as they were. */
+export interface SetAsideTable {
+  seq: Generated<number>;
+  at: string;
+  what: string;
+  id: string;
+  reason: string;
+  content: string;
 }

@@ -2,11 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { Equipment, EquipmentCreate, EquipmentUpdate } from '@icy-ribbon/contract';
 import { AIR_TOOLS } from '@icy-ribbon/core/air';
 import type { Selectable } from 'kysely';
+import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { EquipmentTable } from '../db/schema.ts';
 
 const toEquipment = ({ body, ...row }: Selectable<EquipmentTable>): Equipment =>
-  ({ ...row, ...(JSON.parse(body) as object) }) as Equipment;
+  ({ ...row, ...(fromJson(body) as object) }) as Equipment;
 
 export async function listEquipment(db: Reader): Promise<Equipment[]> {
   const rows = await db

@@ -1,17 +1,19 @@
-import { api } from '@icy-ribbon/contract';
+import { api, equipmentSchema } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
+import { readable } from '../db/readable.ts';
 import { found, setDeleted, timestamp } from '../db/record.ts';
+import { write } from '../db/write.ts';
 import { route } from '../http/route.ts';
 import { createEquipment, findEquipment, listEquipment, updateEquipment } from './equipment.queries.ts';
 
 export function equipmentRoutes(router: Router, db: Db): void {
-  route(router, api.equipment.list, async () => ({ items: await listEquipment(db) }));
-  route(router, api.equipment.create, ({ body }) =>
-    db.transaction().execute((trx) => createEquipment(trx, body)),
-  );
+  route(router, api.equipment.list, async () => ({
+    items: readable(equipmentSchema, await listEquipment(db)),
+  }));
+  route(router, api.equipment.create, ({ body }) => write(db, (trx) => createEquipment(trx, body)));
   route(router, api.equipment.update, ({ params: { id }, body }) =>
-    db.transaction().execute(async (trx) => {
+    write(db, async (trx) => {
       await updateEquipment(trx, id, body);
       return found(await findEquipment(trx, id), 'cup or blower');
     }),

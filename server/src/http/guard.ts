@@ -20,8 +20,13 @@ export function originGuard(config: Config): RequestHandler {
         'This server does not answer under that host name. ICY_RIBBON_HOSTS can add one.',
       );
     }
+    const isApi = request.path.startsWith('/api/');
     if (!READING.has(request.method) && !isSameOrigin(request.headers, host)) {
       throw new HttpProblem(403, 'Not from here', 'Only Icy Ribbon’s own pages may write.');
+    }
+    // An image tag elsewhere cannot see an answer, but it could have a large one made again and again.
+    if (isApi && isElsewhere(request.headers)) {
+      throw new HttpProblem(403, 'Not from here', 'Only Icy Ribbon’s own pages may ask for this.');
     }
     next();
   };
@@ -42,9 +47,15 @@ function hostName(host: string): string {
   return host.toLowerCase().replace(/:\d+$/, '');
 }
 
-function isSameOrigin(headers: Record<string, string | string[] | undefined>, host: string): boolean {
+type Headers = Record<string, string | string[] | undefined>;
+
+function isElsewhere(headers: Headers): boolean {
   const site = headers['sec-fetch-site'];
-  if (site !== undefined && site !== 'same-origin' && site !== 'none') return false;
+  return site !== undefined && site !== 'same-origin' && site !== 'none';
+}
+
+function isSameOrigin(headers: Headers, host: string): boolean {
+  if (isElsewhere(headers)) return false;
   const origin = headers.origin;
   if (origin === undefined) return true;
   return origin === `http://${host}` || origin === `https://${host}`;

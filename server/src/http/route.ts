@@ -1,7 +1,8 @@
-import { hasPart, type Endpoint } from '@icy-ribbon/contract';
+import { hasPart, overfull, type Endpoint } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { z } from 'zod';
-import { invalid } from './problem.ts';
+import { found } from '../db/record.ts';
+import { invalid, unfit } from './problem.ts';
 
 interface Input<Params, Query, Body> {
   readonly params: Params;
@@ -29,8 +30,35 @@ export function route<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodT
   });
 }
 
-function check<Schema extends z.ZodType>(schema: Schema, value: unknown): z.output<Schema> {
+/**
+ * Serves an endpoint that is only read, whose answer comes as JSON text that was checked where it was worked out.
+ *
+ * @param read gives the text, undefined when there is nothing
+ */
+export function textRoute<P extends z.ZodType, Q extends z.ZodType, R extends z.ZodType>(
+  router: Router,
+  endpoint: Endpoint<P, Q, z.ZodUndefined, R>,
+  what: string,
+  read: (input: { readonly params: z.output<P>; readonly query: z.output<Q> }) => Promise<string | undefined>,
+): void {
+  router.get(endpoint.path, async (request, response) => {
+    const text = await read({
+      params: check(endpoint.params, request.params),
+      query: check(endpoint.query, request.query),
+    });
+    response.type('json').send(found(text, what));
+  });
+}
+
+/**
+ * Checks what came in against its schema; lists that are too long are refused before they are looked at.
+ *
+ * @throws HttpProblem 422 with the fields to change
+ */
+export function check<Schema extends z.ZodType>(schema: Schema, value: unknown): z.output<Schema> {
   if (!hasPart(schema)) return undefined as z.output<Schema>;
+  const tooMuch = overfull(schema, value);
+  if (tooMuch) throw unfit(tooMuch.path, tooMuch.message);
   const checked = schema.safeParse(value);
   if (!checked.success) throw invalid(checked.error);
   return checked.data;

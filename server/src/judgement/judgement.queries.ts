@@ -1,4 +1,5 @@
 import type { Judgement, JudgementPut } from '@icy-ribbon/contract';
+import { fromJson } from '../db/fromJson.ts';
 import { nextOfPiece } from '../db/ofPiece.ts';
 import type { Reader, Writer } from '../db/record.ts';
 
@@ -7,7 +8,7 @@ export async function judgementsOf(db: Reader, pieceIds: readonly string[]): Pro
   return new Map(
     rows.map(({ pieceId, faults, ...judgement }) => [
       pieceId,
-      { ...judgement, faults: JSON.parse(faults) as unknown } as Judgement,
+      { ...judgement, faults: fromJson(faults) as unknown } as Judgement,
     ]),
   );
 }

@@ -1,9 +1,16 @@
 import type { MaterialSnapshot, ShelvedMaterial } from '@icy-ribbon/contract';
 import { colorShift, cupColor, meanShift, type ColorShift } from '@icy-ribbon/core/color';
 import { isPaint } from '@icy-ribbon/core/material';
+import { fromJson } from '../db/fromJson.ts';
+import { cached } from '../db/cached.ts';
+import type { Db } from '../db/open.ts';
 import type { Reader } from '../db/record.ts';
 
 type DryShift = NonNullable<ShelvedMaterial['dryShift']>;
+
+/** The same, worked out anew only after a mix has changed. */
+export const dryShiftsCached = (db: Db): Promise<Map<string, DryShift>> =>
+  cached(db, 'dried', '', () => dryShifts(db));
 
 /** How each paint's mixes moved while they dried, from the mixes whose dry color was seen. */
 export async function dryShifts(db: Reader): Promise<Map<string, DryShift>> {
@@ -19,7 +26,7 @@ export async function dryShifts(db: Reader): Promise<Map<string, DryShift>> {
     const cup = cups.get(row.id) ?? { dry: row.dryColorHex ?? '', parts: [] };
     cup.parts.push({
       targetMg: row.targetMg,
-      material: JSON.parse(row.materialSnapshot) as MaterialSnapshot,
+      material: fromJson(row.materialSnapshot) as MaterialSnapshot,
     });
     cups.set(row.id, cup);
   }

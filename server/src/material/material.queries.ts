@@ -1,24 +1,29 @@
 import { randomUUID } from 'node:crypto';
-import type { Material, MaterialCreate, MaterialUpdate, ShelvedMaterial } from '@icy-ribbon/contract';
+import type { Material, MaterialCreate, MaterialUpdate } from '@icy-ribbon/contract';
 import { isPaint, materialKind, pigmentDensity, type MaterialKind } from '@icy-ribbon/core/material';
-import type { Selectable } from 'kysely';
+import { sql, type Selectable } from 'kysely';
 import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { MaterialTable } from '../db/schema.ts';
-import { learnedFromReadings } from '../reading/learned.queries.ts';
-import { dryShifts } from './dryShift.queries.ts';
 
 /** The columns are those of the contract; its schema checks the unions on the way out. */
-export const toMaterial = (row: Selectable<MaterialTable>): Material =>
-  ({ ...row, canBuy: row.canBuy === 1 }) as Material;
+export const toMaterial = ({ countedAfterSeq, ...row }: Selectable<MaterialTable>): Material => {
+  void countedAfterSeq;
+  return { ...row, canBuy: row.canBuy === 1 } as Material;
+};
 
-export async function listMaterials(
+export interface ShelfQuery {
+  readonly page: number;
+  readonly pageSize: number;
+  readonly q?: string | undefined;
+  readonly archived: 'yes' | 'no';
+}
+
+export async function pageOfMaterials(
   db: Reader,
-  options: { page: number; pageSize: number; q?: string | undefined; archived: 'yes' | 'no' },
-): Promise<{ items: ShelvedMaterial[]; total: number; page: number; pageSize: number }> {
-  let matching = db
-    .selectFrom('material')
-    .where('deletedAt', options.archived === 'yes' ? 'is not' : 'is', null);
-  if (options.q) matching = matching.where('name', 'like', `%${options.q}%`);
+  { page, pageSize, q, archived }: ShelfQuery,
+): Promise<{ items: Material[]; total: number; page: number; pageSize: number }> {
+  let matching = db.selectFrom('material').where('deletedAt', archived === 'yes' ? 'is not' : 'is', null);
+  if (q) matching = matching.where('name', 'like', `%${q}%`);
   const { total } = await matching
     .select(({ fn }) => fn.countAll<number>().as('total'))
     .executeTakeFirstOrThrow();
@@ -26,35 +31,31 @@ export async function listMaterials(
     .selectAll()
     .orderBy('kind')
     .orderBy('name')
-    .limit(options.pageSize)
-    .offset((options.page - 1) * options.pageSize)
+    .limit(pageSize)
+    .offset((page - 1) * pageSize)
     .execute();
-  const used = await usedSinceCount(db);
-  const shifts = await dryShifts(db);
-  const learned = await learnedFromReadings(db);
-  const items = rows.map((row) => ({
-    ...toMaterial(row),
-    usedMg: used.get(row.id) ?? 0,
-    learned: learned.get(row.id) ?? null,
-    dryShift: shifts.get(row.id) ?? null,
-  }));
-  return { items, total, page: options.page, pageSize: options.pageSize };
+  return { items: rows.map(toMaterial), total, page, pageSize };
 }
 
-/** Milligrams weighed in of each material since its stock was counted. */
-async function usedSinceCount(db: Reader): Promise<Map<string, number>> {
-  const rows = await db
-    .selectFrom('mixAddition')
-    .innerJoin('mixIngredient', 'mixIngredient.id', 'mixAddition.ingredientId')
-    .innerJoin('material', 'material.id', 'mixIngredient.materialId')
-    .innerJoin('mix', 'mix.id', 'mixAddition.mixId')
-    .select(({ fn }) => ['material.id', fn.sum<number>('mixAddition.mg').as('usedMg')])
-    .where('mixAddition.voidedAt', 'is', null)
-    .where('mix.deletedAt', 'is', null)
-    .where('mixAddition.source', '!=', 'poured')
-    .whereRef('mixAddition.at', '>', 'material.stockCountedAt')
-    .groupBy('material.id')
-    .execute();
+/**
+ * Milligrams weighed in of each material since its stock was counted.
+ *
+ * SQL: from the few materials that were counted to their ingredients to what was weighed in, in this order. What was
+ * weighed in here goes by its number: a clock that was set back must not lose any.
+ */
+export async function usedSinceCount(db: Reader): Promise<Map<string, number>> {
+  const { rows } = await sql<{ id: string; usedMg: number }>`
+    SELECT material.id, sum(mixAddition.mg) AS usedMg
+    FROM material
+    CROSS JOIN mixIngredient ON mixIngredient.materialId = material.id
+    CROSS JOIN mix ON mix.id = mixIngredient.mixId AND mix.deletedAt IS NULL
+    CROSS JOIN mixAddition ON mixAddition.mixId = mix.id AND mixAddition.ingredientId = mixIngredient.id
+    WHERE material.stockCountedAt IS NOT NULL
+      AND mixAddition.voidedAt IS NULL AND mixAddition.source != 'poured'
+      AND CASE WHEN material.countedAfterSeq IS NULL OR mixAddition.imported = 1
+        THEN mixAddition.at > material.stockCountedAt
+        ELSE mixAddition.seq > material.countedAfterSeq END
+    GROUP BY material.id`.execute(db);
   return new Map(rows.map((row) => [row.id, row.usedMg]));
 }
 
@@ -77,18 +78,19 @@ export interface ShelfByKind {
 }
 
 export async function shelfByKind(db: Reader): Promise<ShelfByKind> {
-  const rows = await db
-    .selectFrom('material')
+  const onShelf = db.selectFrom('material').where('deletedAt', 'is', null);
+  const oldest = await onShelf
     .selectAll()
-    .where('deletedAt', 'is', null)
-    .orderBy('createdAt')
-    .orderBy('name')
+    .where(sql<boolean>`rowid IN (SELECT min(rowid) FROM material WHERE deletedAt IS NULL GROUP BY kind)`)
     .execute();
-  const materials = rows.map(toMaterial);
-  return {
-    ofKind: (kind) => materials.find((each) => each.kind === kind),
-    white: () => materials.find((each) => each.pigment === 'titanium-white' && each.kind.endsWith('-tube')),
-  };
+  const white = await onShelf
+    .selectAll()
+    .where('pigment', '=', 'titanium-white')
+    .where('kind', 'like', '%-tube')
+    .orderBy(sql`rowid`)
+    .executeTakeFirst();
+  const byKind = new Map(oldest.map((row) => [row.kind, toMaterial(row)]));
+  return { ofKind: (kind) => byKind.get(kind), white: () => white && toMaterial(white) };
 }
 
 /** Puts a material on the shelf; what was not given starts from the kind's typical value. */
@@ -96,11 +98,40 @@ export async function createMaterial(trx: Writer, input: MaterialCreate): Promis
   const id = input.id ?? randomUUID();
   const existing = await findMaterial(trx, id);
   if (existing) return existing;
+  const material = materialOf({ ...input, id }, timestamp());
+  await insertMaterial(trx, material, input.stockMg === null ? null : await lastAddition(trx));
+  return material;
+}
+
+const AT_ONCE = 500;
+
+/** Many at once; those whose ids are there already are left as they are. @returns how many came in */
+export async function insertMaterials(trx: Writer, inputs: readonly MaterialCreate[]): Promise<number> {
+  const at = timestamp();
+  const last = await lastAddition(trx);
+  let added = 0;
+  for (let from = 0; from < inputs.length; from += AT_ONCE) {
+    const rows = inputs.slice(from, from + AT_ONCE).map((input) => {
+      const material = materialOf({ ...input, id: input.id ?? randomUUID() }, at);
+      const countedAfterSeq = material.stockMg === null ? null : last;
+      return { ...material, canBuy: Number(material.canBuy), countedAfterSeq };
+    });
+    const result = await trx
+      .insertInto('material')
+      .values(rows)
+      .onConflict((conflict) => conflict.column('id').doNothing())
+      .executeTakeFirst();
+    added += Number(result.numInsertedOrUpdatedRows ?? 0n);
+  }
+  return added;
+}
+
+function materialOf(input: MaterialCreate & { readonly id: string }, at: string): Material {
   const kind = materialKind(input.kind);
   const typicalDensity =
     (isPaint(input.kind) ? pigmentDensity(input.pigment) : undefined) ?? kind.densityGPerMl;
-  const material: Material = {
-    ...newRecord(id, timestamp()),
+  return {
+    ...newRecord(input.id, at),
     name: input.name,
     kind: input.kind,
     colorHex: input.colorHex,
@@ -115,22 +146,33 @@ export async function createMaterial(trx: Writer, input: MaterialCreate): Promis
     priceCents: input.priceCents,
     packMg: input.packMg,
     stockMg: input.stockMg,
-    stockCountedAt: input.stockMg === null ? null : timestamp(),
+    stockCountedAt: input.stockMg === null ? null : at,
     openedOn: input.openedOn,
     canBuy: input.canBuy,
     solids: input.solids,
     waterLimit: input.waterLimit,
     note: input.note,
   };
-  await insertMaterial(trx, material);
-  return material;
 }
 
-export async function insertMaterial(trx: Writer, material: Material): Promise<void> {
+/** @param countedAfterSeq the last addition before its stock was counted here */
+export async function insertMaterial(
+  trx: Writer,
+  material: Material,
+  countedAfterSeq: number | null = null,
+): Promise<void> {
   await trx
     .insertInto('material')
-    .values({ ...material, canBuy: Number(material.canBuy) })
+    .values({ ...material, canBuy: Number(material.canBuy), countedAfterSeq })
     .execute();
+}
+
+async function lastAddition(trx: Writer): Promise<number> {
+  const { last } = await trx
+    .selectFrom('mixAddition')
+    .select(({ fn }) => fn.max('seq').as('last'))
+    .executeTakeFirstOrThrow();
+  return Number(last ?? 0);
 }
 
 export async function updateMaterial(
@@ -139,7 +181,11 @@ export async function updateMaterial(
   { version, canBuy, ...changes }: MaterialUpdate,
 ): Promise<void> {
   const counted =
-    changes.stockMg === undefined ? {} : { stockCountedAt: changes.stockMg === null ? null : timestamp() };
+    changes.stockMg === undefined
+      ? {}
+      : changes.stockMg === null
+        ? { stockCountedAt: null, countedAfterSeq: null }
+        : { stockCountedAt: timestamp(), countedAfterSeq: await lastAddition(trx) };
   await updateVersioned(
     trx,
     'material',

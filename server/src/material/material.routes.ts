@@ -2,22 +2,16 @@ import { api } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
 import { found, setDeleted, timestamp } from '../db/record.ts';
-import { route } from '../http/route.ts';
-import { createMaterial, findMaterial, listMaterials, updateMaterial } from './material.queries.ts';
+import { write } from '../db/write.ts';
+import { route, textRoute } from '../http/route.ts';
+import type { Tasks } from '../task/threads.ts';
+import { createMaterial, findMaterial, updateMaterial } from './material.queries.ts';
 
-export function materialRoutes(router: Router, db: Db): void {
-  route(router, api.materials.list, ({ query }) => listMaterials(db, query));
-  route(router, api.materials.create, ({ body }) =>
-    db.transaction().execute((trx) => createMaterial(trx, body)),
-  );
-  route(router, api.materials.importAll, ({ body }) =>
-    db.transaction().execute(async (trx) => {
-      for (const material of body.materials) await createMaterial(trx, material);
-      return { added: body.materials.length };
-    }),
-  );
+export function materialRoutes(router: Router, db: Db, tasks: Tasks): void {
+  textRoute(router, api.materials.list, 'shelf', ({ query }) => tasks.run('shelf', query));
+  route(router, api.materials.create, ({ body }) => write(db, (trx) => createMaterial(trx, body)));
   route(router, api.materials.bulk, ({ body }) =>
-    db.transaction().execute(async (trx) => {
+    write(db, async (trx) => {
       for (const { id, version } of body.materials) {
         await updateMaterial(trx, id, { ...body.changes, version });
       }
@@ -25,7 +19,7 @@ export function materialRoutes(router: Router, db: Db): void {
     }),
   );
   route(router, api.materials.update, ({ params: { id }, body }) =>
-    db.transaction().execute(async (trx) => {
+    write(db, async (trx) => {
       await updateMaterial(trx, id, body);
       return found(await findMaterial(trx, id), 'material');
     }),

@@ -1,6 +1,7 @@
 import type { MaterialCreate, SupportCreate } from '@icy-ribbon/contract';
 import type { Finish, MaterialKind, Pigment } from '@icy-ribbon/core/material';
 import type { Db } from '../db/open.ts';
+import { write } from '../db/write.ts';
 import { stockEquipment } from '../equipment/equipment.queries.ts';
 import { createSupport } from '../support/support.queries.ts';
 import { createMaterial } from './material.queries.ts';
@@ -64,7 +65,7 @@ const paint = ([name, colorHex, kind, pigment, finish = 'plain']: PaintLine): Ma
 export async function stockStarterShelf(db: Db): Promise<void> {
   const used = await db.selectFrom('material').select('id').limit(1).executeTakeFirst();
   if (used) return;
-  await db.transaction().execute(async (trx) => {
+  await write(db, async (trx) => {
     for (const line of PAINTS) await createMaterial(trx, paint(line));
     for (const [name, colorHex, kind] of MEDIA) {
       await createMaterial(trx, {

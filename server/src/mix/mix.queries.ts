@@ -1,17 +1,19 @@
 import { randomUUID } from 'node:crypto';
-import type {
-  ActualUpdate,
-  Addition,
-  AdditionCreate,
-  Ingredient,
-  IngredientCreate,
-  Material,
-  MaterialSnapshot,
-  Mix,
-  MixCreate,
-  MixUpdate,
-  RecipeSnapshot,
+import {
+  MOST_CUP_MG,
+  type ActualUpdate,
+  type Addition,
+  type AdditionCreate,
+  type Ingredient,
+  type IngredientCreate,
+  type Material,
+  type MaterialSnapshot,
+  type Mix,
+  type MixCreate,
+  type MixUpdate,
+  type RecipeSnapshot,
 } from '@icy-ribbon/contract';
+import type { LearnedThickness } from '@icy-ribbon/core/learn';
 import { isPaint, materialKind, roleOf } from '@icy-ribbon/core/material';
 import { partsFor, recipesFor, type Recipe } from '@icy-ribbon/core/recipe';
 import { splitMg } from '@icy-ribbon/core/unit';
@@ -25,11 +27,13 @@ import {
   type Reader,
   type Writer,
 } from '../db/record.ts';
-import { unfit } from '../http/problem.ts';
+import { notFound, taken, unfit } from '../http/problem.ts';
 import { findMaterial, shelfByKind } from '../material/material.queries.ts';
 import { learnedFromReadings } from '../reading/learned.queries.ts';
 import { recipeFinder } from '../recipe/recipe.queries.ts';
 import { planIngredients, snapshotOf } from './plan.ts';
+import { fromJson } from '../db/fromJson.ts';
+import { requirePiece } from '../db/ofPiece.ts';
 
 /** The mixes of some pieces with their ingredients and what was weighed in, in the order they were planned. */
 export async function mixesOf(db: Reader, pieceIds: readonly string[]): Promise<Mix[]> {
@@ -39,7 +43,7 @@ export async function mixesOf(db: Reader, pieceIds: readonly string[]): Promise<
     .where('pieceId', 'in', pieceIds)
     .where('deletedAt', 'is', null)
     .orderBy('position')
-    .orderBy('createdAt')
+    .orderBy('mix.rowid' as never)
     .execute();
   return assemble(db, rows);
 }
@@ -48,6 +52,18 @@ export async function mixesOf(db: Reader, pieceIds: readonly string[]): Promise<
 export async function findMix(db: Reader, id: string): Promise<Mix | undefined> {
   const row = await db.selectFrom('mix').selectAll().where('id', '=', id).executeTakeFirst();
   return row && (await assemble(db, [row]))[0];
+}
+
+/**
+ * A cup that can be worked with, on a piece that is there.
+ *
+ * @throws HttpProblem 404 when it, or its piece, was deleted
+ */
+export async function liveMix(db: Reader, id: string): Promise<Mix> {
+  const mix = found(await findMix(db, id), 'cup');
+  if (mix.deletedAt !== null) throw notFound('cup');
+  await requirePiece(db, mix.pieceId);
+  return mix;
 }
 
 async function assemble(
@@ -74,13 +90,14 @@ async function assemble(
     .selectAll()
     .where('mixId', 'in', ids)
     .where('voidedAt', 'is', null)
+    .orderBy('place')
     .orderBy('at')
     .execute();
   return rows.map(
     (row) =>
       ({
         ...row,
-        recipe: JSON.parse(row.recipe) as RecipeSnapshot,
+        recipe: fromJson(row.recipe) as RecipeSnapshot,
         lid: row.lid === 1,
         ingredients: ingredients
           .filter((each) => each.mixId === row.id)
@@ -89,29 +106,36 @@ async function assemble(
             role,
             share,
             targetMg,
-            material: JSON.parse(materialSnapshot) as MaterialSnapshot,
+            material: fromJson(materialSnapshot) as MaterialSnapshot,
           })),
         additions: additions
           .filter((each) => each.mixId === row.id)
-          .map(({ id, ingredientId, mg, source, at, drawId }) => ({
+          .map(({ id, ingredientId, mg, source, at, drawId, place }) => ({
             id,
             ingredientId,
             mg,
             source,
             at,
             drawId,
+            place,
           })),
         movements: movements
           .filter((each) => each.mixId === row.id)
-          .map(({ id, kind, mg, at }) => ({ id, kind, mg, at })),
+          .map(({ id, kind, mg, at, place }) => ({ id, kind, mg, at, place })),
       }) as Mix,
   );
 }
 
 /** Plans a cup: the recipe's parts, filled with what is on the shelf and weighed out to the milligram. */
-export async function createMix(trx: Writer, pieceId: string, input: MixCreate): Promise<Mix> {
+export async function createMix(
+  trx: Writer,
+  pieceId: string,
+  input: MixCreate,
+  learned?: ReadonlyMap<string, LearnedThickness>,
+): Promise<Mix> {
   const id = input.id ?? randomUUID();
   const existing = await findMix(trx, id);
+  if (existing && existing.pieceId !== pieceId) throw taken('cup');
   if (existing) return existing;
   const piece = found(
     await trx
@@ -134,7 +158,7 @@ export async function createMix(trx: Writer, pieceId: string, input: MixCreate):
   }
   const paint = await paintFor(trx, recipe, input);
   const shelf = await shelfByKind(trx);
-  const learned = await learnedFromReadings(trx, pieceId);
+  const taught = learned ?? (await learnedFromReadings(trx, pieceId));
   const variant = input.variant ?? null;
   const ingredients = planIngredients({
     recipe,
@@ -144,7 +168,7 @@ export async function createMix(trx: Writer, pieceId: string, input: MixCreate):
     white: () => shelf.white(),
     findRecipe,
     totalMg: input.totalMg,
-    learned: (materialId) => learned.get(materialId),
+    learned: (materialId) => taught.get(materialId),
     makeId: randomUUID,
   });
   const mix: Mix = {
@@ -194,7 +218,7 @@ export async function nextPosition(trx: Writer, pieceId: string): Promise<number
   return last === null ? 0 : Number(last) + 1;
 }
 
-export async function insertMix(trx: Writer, mix: Mix): Promise<void> {
+export async function insertMix(trx: Writer, mix: Mix, imported: 0 | 1 = 0): Promise<void> {
   const { ingredients, additions, movements, recipe, lid, ...row } = mix;
   await trx
     .insertInto('mix')
@@ -203,7 +227,7 @@ export async function insertMix(trx: Writer, mix: Mix): Promise<void> {
   for (const [position, each] of ingredients.entries()) {
     await insertIngredient(trx, mix.id, position, each);
   }
-  for (const addition of additions) await insertAddition(trx, mix.id, addition);
+  for (const addition of additions) await insertAddition(trx, mix.id, addition, imported);
   for (const movement of movements) {
     await trx
       .insertInto('mixMovement')
@@ -212,16 +236,44 @@ export async function insertMix(trx: Writer, mix: Mix): Promise<void> {
   }
 }
 
-export async function insertAddition(trx: Writer, mixId: string, addition: Addition): Promise<void> {
+/** Where the next of what comes into a cup or leaves it stands in its order. */
+export async function nextPlace(trx: Writer, mixId: string): Promise<number> {
+  const lastOf = (table: 'mixAddition' | 'mixMovement') =>
+    trx
+      .selectFrom(table)
+      .select(({ fn }) => fn.max('place').as('last'))
+      .where('mixId', '=', mixId)
+      .executeTakeFirst();
+  const places = [await lastOf('mixAddition'), await lastOf('mixMovement')];
+  return 1 + Math.max(...places.map((each) => Number(each?.last ?? 0)));
+}
+
+/** @throws HttpProblem 422 when a cup would hold more than a cup can */
+export async function requireFits(trx: Writer, mixId: string): Promise<void> {
+  const { held } = await trx
+    .selectFrom('mixAddition')
+    .select(({ fn }) => fn.sum<number>('mg').as('held'))
+    .where('mixId', '=', mixId)
+    .where('voidedAt', 'is', null)
+    .executeTakeFirstOrThrow();
+  if (Number(held ?? 0) > MOST_CUP_MG) throw unfit('mg', 'More than a ton does not fit a cup.');
+}
+
+export async function insertAddition(
+  trx: Writer,
+  mixId: string,
+  addition: Addition,
+  imported: 0 | 1 = 0,
+): Promise<void> {
   await trx
     .insertInto('mixAddition')
-    .values({ ...addition, mixId, voidedAt: null })
+    .values({ ...addition, mixId, imported, voidedAt: null })
     .execute();
 }
 
 /** Renames a cup or changes its amount; the amount is fixed once something has been weighed in. */
 export async function updateMix(trx: Writer, id: string, input: MixUpdate): Promise<Mix> {
-  const mix = found(await findMix(trx, id), 'cup');
+  const mix = await liveMix(trx, id);
   await updateVersioned(
     trx,
     'mix',
@@ -255,12 +307,17 @@ async function resize(trx: Writer, mix: Mix, totalMg: number): Promise<void> {
 }
 
 /** Makes room for a material the recipe does not have; one that is there already is left as it is. */
-export async function addIngredient(trx: Writer, id: string, input: IngredientCreate): Promise<Mix> {
-  const mix = found(await findMix(trx, id), 'cup');
+export async function addIngredient(
+  trx: Writer,
+  id: string,
+  input: IngredientCreate,
+  taught?: ReadonlyMap<string, LearnedThickness>,
+): Promise<Mix> {
+  const mix = await liveMix(trx, id);
   const material = await findMaterial(trx, input.materialId);
   if (!material || material.deletedAt !== null) throw unfit('materialId', 'Choose it from the shelf.');
   if (mix.ingredients.some((each) => each.material.materialId === material.id)) return mix;
-  const learned = (await learnedFromReadings(trx, mix.pieceId)).get(material.id);
+  const learned = (taught ?? (await learnedFromReadings(trx, mix.pieceId))).get(material.id);
   await insertIngredient(trx, id, mix.ingredients.length, {
     id: input.id,
     role: roleOf(material.kind),
@@ -292,16 +349,23 @@ async function insertIngredient(
 
 /** Logs something weighed in. The same addition sent again changes nothing. */
 export async function addToMix(trx: Writer, id: string, input: AdditionCreate): Promise<Mix> {
-  const mix = found(await findMix(trx, id), 'cup');
+  const mix = await liveMix(trx, id);
   requireIngredient(mix, input.ingredientId);
   const known = await trx
     .selectFrom('mixAddition')
     .select('mixId')
     .where('id', '=', input.id)
     .executeTakeFirst();
+  if (known && known.mixId !== id) throw taken('cup');
   if (!known) {
-    await insertAddition(trx, id, { ...input, at: timestamp(), drawId: null });
+    await insertAddition(trx, id, {
+      ...input,
+      at: timestamp(),
+      drawId: null,
+      place: await nextPlace(trx, id),
+    });
     await touch(trx, mix);
+    await requireFits(trx, id);
   }
   return found(await findMix(trx, id), 'cup');
 }
@@ -311,7 +375,7 @@ export async function addToMix(trx: Writer, id: string, input: AdditionCreate): 
  * back to it, with all that the same draw brought along.
  */
 export async function takeBack(trx: Writer, id: string, additionId: string): Promise<Mix> {
-  const mix = found(await findMix(trx, id), 'cup');
+  const mix = await liveMix(trx, id);
   const addition = mix.additions.find((each) => each.id === additionId);
   if (!addition) return mix;
   const voidedAt = timestamp();
@@ -337,7 +401,7 @@ export async function setActual(
   ingredientId: string,
   input: ActualUpdate,
 ): Promise<Mix> {
-  const mix = found(await findMix(trx, id), 'cup');
+  const mix = await liveMix(trx, id);
   requireIngredient(mix, ingredientId);
   await updateVersioned(trx, 'mix', { id, version: input.version }, {}, () => Promise.resolve(mix));
   await trx
@@ -354,7 +418,9 @@ export async function setActual(
       source: input.source,
       at: timestamp(),
       drawId: null,
+      place: await nextPlace(trx, id),
     });
+    await requireFits(trx, id);
   }
   return found(await findMix(trx, id), 'cup');
 }

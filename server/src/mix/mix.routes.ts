@@ -2,7 +2,8 @@ import { api } from '@icy-ribbon/contract';
 import { laidMgOf } from '@icy-ribbon/core/pour';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
-import { found, setDeleted, timestamp } from '../db/record.ts';
+import { setDeleted, timestamp } from '../db/record.ts';
+import { write } from '../db/write.ts';
 import { unfit } from '../http/problem.ts';
 import { route } from '../http/route.ts';
 import {
@@ -10,46 +11,42 @@ import {
   addToMix,
   createMix,
   findMix,
+  liveMix,
   setActual,
   takeBack,
   updateMix,
 } from './mix.queries.ts';
 import { combine, draw, moveOut, retarget } from './movement.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
+import type { Tasks } from '../task/threads.ts';
 
-export function mixRoutes(router: Router, db: Db): void {
-  route(router, api.mixes.create, ({ params, body }) =>
-    db.transaction().execute((trx) => createMix(trx, params.pieceId, body)),
-  );
-  route(router, api.mixes.update, ({ params, body }) =>
-    db.transaction().execute((trx) => updateMix(trx, params.id, body)),
-  );
-  route(router, api.mixes.add, ({ params, body }) =>
-    db.transaction().execute((trx) => addToMix(trx, params.id, body)),
-  );
+export function mixRoutes(router: Router, db: Db, tasks: Tasks): void {
+  route(router, api.mixes.create, async ({ params: { pieceId }, body }) => {
+    // What other pieces taught is worked out beside, before the cup is planned by it.
+    const learned = await tasks.run('learned', pieceId);
+    return write(db, (trx) => createMix(trx, pieceId, body, learned));
+  });
+  route(router, api.mixes.update, ({ params, body }) => write(db, (trx) => updateMix(trx, params.id, body)));
+  route(router, api.mixes.add, ({ params, body }) => write(db, (trx) => addToMix(trx, params.id, body)));
   route(router, api.mixes.takeBack, ({ params }) =>
-    db.transaction().execute((trx) => takeBack(trx, params.id, params.additionId)),
+    write(db, (trx) => takeBack(trx, params.id, params.additionId)),
   );
   route(router, api.mixes.setActual, ({ params, body }) =>
-    db.transaction().execute((trx) => setActual(trx, params.id, params.ingredientId, body)),
+    write(db, (trx) => setActual(trx, params.id, params.ingredientId, body)),
   );
-  route(router, api.mixes.retarget, ({ params, body }) =>
-    db.transaction().execute((trx) => retarget(trx, params.id, body)),
-  );
-  route(router, api.mixes.move, ({ params, body }) =>
-    db.transaction().execute((trx) => moveOut(trx, params.id, body)),
-  );
-  route(router, api.mixes.addIngredient, ({ params, body }) =>
-    db.transaction().execute((trx) => addIngredient(trx, params.id, body)),
-  );
-  route(router, api.mixes.draw, ({ params, body }) =>
-    db.transaction().execute((trx) => draw(trx, params.id, body)),
-  );
+  route(router, api.mixes.retarget, ({ params, body }) => write(db, (trx) => retarget(trx, params.id, body)));
+  route(router, api.mixes.move, ({ params, body }) => write(db, (trx) => moveOut(trx, params.id, body)));
+  route(router, api.mixes.addIngredient, async ({ params, body }) => {
+    const { pieceId } = await liveMix(db, params.id);
+    const learned = await tasks.run('learned', pieceId);
+    return write(db, (trx) => addIngredient(trx, params.id, body, learned));
+  });
+  route(router, api.mixes.draw, ({ params, body }) => write(db, (trx) => draw(trx, params.id, body)));
   route(router, api.mixes.combine, ({ params, body }) =>
-    db.transaction().execute((trx) => combine(trx, params.pieceId, body)),
+    write(db, (trx) => combine(trx, params.pieceId, body)),
   );
   route(router, api.mixes.remove, async ({ params: { id }, query: { version } }) => {
-    const mix = found(await findMix(db, id), 'cup');
+    const mix = await liveMix(db, id);
     if (laidMgOf(await eventsOf(db, [mix.pieceId]), id) > 0) {
       throw unfit('id', 'This cup was poured: the record of the pour keeps it.');
     }

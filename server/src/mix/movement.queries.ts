@@ -4,9 +4,18 @@ import { cupState } from '@icy-ribbon/core/mix';
 import { laidMgOf } from '@icy-ribbon/core/pour';
 import { splitMg, toG } from '@icy-ribbon/core/unit';
 import { found, newRecord, timestamp, updateVersioned, type Writer } from '../db/record.ts';
-import { unfit } from '../http/problem.ts';
+import { requirePiece } from '../db/ofPiece.ts';
+import { taken, unfit } from '../http/problem.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
-import { findMix, insertAddition, insertMix, nextPosition } from './mix.queries.ts';
+import {
+  findMix,
+  insertAddition,
+  insertMix,
+  liveMix,
+  nextPlace,
+  nextPosition,
+  requireFits,
+} from './mix.queries.ts';
 
 /** What is left in a cup now, whole milligrams. */
 async function leftMg(trx: Writer, mix: Mix): Promise<number> {
@@ -15,23 +24,29 @@ async function leftMg(trx: Writer, mix: Mix): Promise<number> {
 
 /** Logs what left a cup. The same movement sent again changes nothing. */
 export async function moveOut(trx: Writer, id: string, input: MovementCreate): Promise<Mix> {
-  const mix = found(await findMix(trx, id), 'cup');
+  const mix = await liveMix(trx, id);
   if (mix.movements.some((each) => each.id === input.id)) return mix;
+  await requireFreshMovement(trx, input.id);
   const left = await leftMg(trx, mix);
   if (input.mg > left) {
     throw unfit('mg', `"${mix.name}" holds ${toG(left).toFixed(1)} g: give that much or less.`);
   }
   await trx
     .insertInto('mixMovement')
-    .values({ ...input, mixId: id, at: timestamp(), voidedAt: null })
+    .values({ ...input, mixId: id, at: timestamp(), voidedAt: null, place: await nextPlace(trx, id) })
     .execute();
   await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
   return found(await findMix(trx, id), 'cup');
 }
 
+async function requireFreshMovement(trx: Writer, id: string): Promise<void> {
+  const known = await trx.selectFrom('mixMovement').select('id').where('id', '=', id).executeTakeFirst();
+  if (known) throw taken('cup');
+}
+
 /** New targets for an over-poured cup; nothing can be taken out, so none may lie below what is in. */
 export async function retarget(trx: Writer, id: string, input: Retarget): Promise<Mix> {
-  const mix = found(await findMix(trx, id), 'cup');
+  const mix = await liveMix(trx, id);
   await updateVersioned(trx, 'mix', { id, version: input.version }, {}, () => Promise.resolve(mix));
   const { actualIngredientMg } = cupState(mix);
   for (const [index, target] of input.targets.entries()) {
@@ -54,12 +69,14 @@ export async function retarget(trx: Writer, id: string, input: Retarget): Promis
 /** Pours what is left of cups, of any piece, into a new one; the old ones are empty afterwards. */
 export async function combine(trx: Writer, pieceId: string, input: Combine): Promise<Mix> {
   const existing = await findMix(trx, input.id);
+  if (existing && existing.pieceId !== pieceId) throw taken('cup');
   if (existing) return existing;
+  await requirePiece(trx, pieceId);
   const at = timestamp();
   const poured: { ingredient: Ingredient; mg: number }[] = [];
   const mixes: Mix[] = [];
   for (const [index, mixId] of input.mixIds.entries()) {
-    const mix = found(await findMix(trx, mixId), 'cup');
+    const mix = await liveMix(trx, mixId);
     const left = await leftMg(trx, mix);
     if (left === 0) {
       throw unfit(`mixIds.${index}`, `Nothing of "${mix.name}" is left.`);
@@ -72,7 +89,10 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
     mixes.push(mix);
     await trx
       .insertInto('mixMovement')
-      .values({ id: randomUUID(), mixId, kind: 'poured-over', mg: left, at, voidedAt: null })
+      .values({
+        ...{ id: randomUUID(), mixId, kind: 'poured-over', mg: left, at, voidedAt: null },
+        place: await nextPlace(trx, mixId),
+      })
       .execute();
     await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
   }
@@ -101,19 +121,21 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
           },
     position: await nextPosition(trx, pieceId),
     ingredients,
-    additions: ingredients.map((each) => ({
+    additions: ingredients.map((each, index) => ({
       id: randomUUID(),
       ingredientId: each.id,
       mg: each.targetMg,
       source: 'poured',
       at,
       drawId: null,
+      place: index + 1,
     })),
     movements: [],
     lid: true,
     dryColorHex: null,
   };
   await insertMix(trx, mix);
+  await requireFits(trx, mix.id);
   return mix;
 }
 
@@ -124,9 +146,11 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
  * @throws HttpProblem 422 when the cup holds less, or holds something the other has no place for
  */
 export async function draw(trx: Writer, id: string, input: DrawCreate): Promise<{ mix: Mix; from: Mix }> {
-  const mix = found(await findMix(trx, id), 'cup');
+  const mix = await liveMix(trx, id);
   const from = found(await findMix(trx, input.fromMixId), 'cup');
   if (mix.additions.some((each) => each.drawId === input.id)) return { mix, from };
+  await liveMix(trx, from.id);
+  await requireFreshMovement(trx, input.id);
   const left = await leftMg(trx, from);
   if (from.id === mix.id) throw unfit('fromMixId', 'A cup cannot be poured into itself.');
   if (input.mg > left) {
@@ -149,14 +173,19 @@ export async function draw(trx: Writer, id: string, input: DrawCreate): Promise<
       source: 'poured',
       at,
       drawId: input.id,
+      place: await nextPlace(trx, id),
     });
   }
   await trx
     .insertInto('mixMovement')
-    .values({ id: input.id, mixId: from.id, kind: 'drawn', mg: input.mg, at, voidedAt: null })
+    .values({
+      ...{ id: input.id, mixId: from.id, kind: 'drawn', mg: input.mg, at, voidedAt: null },
+      place: await nextPlace(trx, from.id),
+    })
     .execute();
   await updateVersioned(trx, 'mix', from, {}, () => Promise.resolve(from));
   await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
+  await requireFits(trx, id);
   return { mix: found(await findMix(trx, id), 'cup'), from: found(await findMix(trx, from.id), 'cup') };
 }
 

@@ -8,6 +8,7 @@ import {
   startPiece,
   weighInFully,
   type Studio,
+  importedBy,
 } from '../testing/studio.ts';
 
 let studio: Studio;
@@ -74,7 +75,8 @@ it('the whole cup survives going out and in again, movements and recipe included
   const { body } = await studio.http.get(`/api/pieces/${piece.id}/export`).expect(200);
   const elsewhere = await openStudio();
   try {
-    await elsewhere.http.post('/api/pieces/import').send(body).expect(201);
+    const job = await importedBy(elsewhere, elsewhere.http.post('/api/pieces/import').send(body));
+    expect(job.state).toBe('done');
     const again = await elsewhere.http.get(`/api/pieces/${piece.id}/export`).expect(200);
     expect(again.body).toEqual(body);
   } finally {
@@ -103,20 +105,21 @@ describe('many materials at once', () => {
       { name: 'Moss', kind: 'fluid' },
       { name: '', kind: 'fluid' },
     ];
-    const answer = await studio.http.post('/api/materials/import').send({ materials: rows }).expect(422);
-    expect(answer.body.errors[0].path).toBe('materials.1.name');
+    const send = (materials: object[]) =>
+      importedBy(studio, studio.http.post('/api/materials/import').send({ materials }));
+    expect((await send(rows)).problem?.errors?.[0]?.path).toBe('materials.1.name');
     expect((await studio.http.get('/api/materials').query({ q: 'Moss' })).body.total).toBe(0);
-    await studio.http
-      .post('/api/materials/import')
-      .send({ materials: rows.slice(0, 1) })
-      .expect(201);
+    expect(await send(rows.slice(0, 1))).toMatchObject({
+      state: 'done',
+      result: { materials: { added: 1 } },
+    });
     expect((await studio.http.get('/api/materials').query({ q: 'Moss' })).body.total).toBe(1);
   });
 
   it('10,000 rows come in', async () => {
     const materials = Array.from({ length: 10_000 }, (_, index) => ({ name: `Row ${index}`, kind: 'fluid' }));
-    const answer = await studio.http.post('/api/materials/import').send({ materials }).expect(201);
-    expect(answer.body).toEqual({ added: 10_000 });
+    const job = await importedBy(studio, studio.http.post('/api/materials/import').send({ materials }));
+    expect(job.result?.materials).toEqual({ added: 10_000 });
   }, 60_000);
 
   it('are changed all or none, and listed when taken off', async () => {

@@ -1,35 +1,23 @@
-import { pieceListQuery, type PieceSummary } from '@icy-ribbon/contract';
+import type { PieceListQuery, PieceSummary } from '@icy-ribbon/contract';
 import { stageOf } from '@icy-ribbon/core/thickness';
 import { toG } from '@icy-ribbon/core/unit';
-import type { Router } from 'express';
 import Papa from 'papaparse';
 import type { Db } from '../db/open.ts';
-import { invalid } from '../http/problem.ts';
-import { listPieces } from './piece.queries.ts';
+import { listPieces } from './list.ts';
 
 const PAGE_SIZE = 200;
 
-/** GET /api/pieces.csv, mixes.csv and passes.csv: RFC 4180 text, filtered and sorted like the list itself. */
-export function csvRoute(router: Router, db: Db): void {
-  const tables = {
-    '/api/pieces.csv': ['icy-ribbon-results.csv', toCsv],
-    '/api/mixes.csv': ['icy-ribbon-mixes.csv', mixesCsv],
-    '/api/passes.csv': ['icy-ribbon-passes.csv', passesCsv],
-  } as const;
-  for (const [path, [name, write]] of Object.entries(tables)) {
-    router.get(path, async (request, response) => {
-      const query = pieceListQuery.omit({ page: true, pageSize: true }).safeParse(request.query);
-      if (!query.success) throw invalid(query.error);
-      const rows: PieceSummary[] = [];
-      for (let page = 1; ; page += 1) {
-        const part = await listPieces(db, { ...query.data, page, pageSize: PAGE_SIZE });
-        rows.push(...part.items);
-        if (part.items.length < PAGE_SIZE) break;
-      }
-      response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
-      response.type('text/csv; charset=utf-8').send(write(rows));
-    });
+export type CsvTable = 'pieces' | 'mixes' | 'passes';
+
+/** RFC 4180 text of all pieces that match, of their mixes or of their passes, filtered and sorted like the list. */
+export async function csvText(db: Db, table: CsvTable, query: PieceListQuery): Promise<string> {
+  const rows: PieceSummary[] = [];
+  for (let page = 1; ; page += 1) {
+    const part = await listPieces(db, { ...query, page, pageSize: PAGE_SIZE });
+    rows.push(...part.items.map((text) => JSON.parse(text) as PieceSummary));
+    if (part.items.length < PAGE_SIZE) break;
   }
+  return WRITERS[table](rows);
 }
 
 const FORMAT = { newline: '\r\n', escapeFormulae: true } as const;
@@ -148,3 +136,9 @@ function toRow(piece: PieceSummary): Record<(typeof COLUMNS)[number], string | n
     try_next: piece.judgement?.tryNext ?? '',
   };
 }
+
+const WRITERS: Readonly<Record<CsvTable, (pieces: readonly PieceSummary[]) => string>> = {
+  pieces: toCsv,
+  mixes: mixesCsv,
+  passes: passesCsv,
+};

@@ -1,14 +1,14 @@
 import { randomUUID } from 'node:crypto';
-import type {
-  Piece,
-  PieceCreate,
-  PieceListQuery,
-  PieceSummary,
-  PieceUpdate,
-  SupportSnapshot,
+import {
+  supportSnapshotSchema,
+  type Piece,
+  type PieceCreate,
+  type PieceUpdate,
+  type Support,
+  type SupportSnapshot,
 } from '@icy-ribbon/contract';
-import { sql, type Selectable } from 'kysely';
-import type { Db } from '../db/open.ts';
+import type { Selectable } from 'kysely';
+import { fromJson } from '../db/fromJson.ts';
 import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { PieceTable } from '../db/schema.ts';
 import { unfit } from '../http/problem.ts';
@@ -18,9 +18,7 @@ import { photosOf } from '../photo/photo.queries.ts';
 import { plansOf } from '../plan/plan.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 import { readingsOf } from '../reading/reading.queries.ts';
-import { refreshFacts } from '../result/facts.ts';
-import { findSupport } from '../support/support.queries.ts';
-import { summarize } from './summary.ts';
+import { findSupport, supportsById } from '../support/support.queries.ts';
 
 type PieceRow = Selectable<PieceTable>;
 
@@ -34,12 +32,19 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
   const plans = await plansOf(db, ids);
   const photos = await photosOf(db, ids);
   const judgements = await judgementsOf(db, ids);
-  return rows.map(({ supportId, supportSnapshot, ...row }) => {
-    void supportId;
+  const snapshots = rows.map((row) => supportSnapshotSchema.safeParse(fromJson(row.supportSnapshot)));
+  const shelved = snapshots.every((each) => each.success)
+    ? new Map<string, Support>()
+    : await supportsById(
+        db,
+        rows.map((row) => row.supportId),
+      );
+  return rows.map(({ supportId, supportSnapshot, ...row }, index) => {
+    void supportSnapshot;
     return {
       ...row,
       technique: row.technique as Piece['technique'],
-      support: JSON.parse(supportSnapshot) as SupportSnapshot,
+      support: snapshots[index]?.data ?? snapshotOf(shelved.get(supportId)!),
       mixes: mixes.filter((mix) => mix.pieceId === row.id),
       readings: readings.filter((reading) => reading.pieceId === row.id),
       plan: plans.get(row.id) ?? null,
@@ -49,6 +54,15 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
     };
   });
 }
+
+const snapshotOf = ({ id, name, shape, widthMm, heightMm, sideDepthMm }: Support): SupportSnapshot => ({
+  supportId: id,
+  name,
+  shape,
+  widthMm,
+  heightMm,
+  sideDepthMm,
+});
 
 /** One piece, deleted or not. */
 export async function findPiece(db: Reader, id: string): Promise<Piece | undefined> {
@@ -62,82 +76,6 @@ export async function readPieces(db: Reader, ids: readonly string[]): Promise<Pi
   return assemble(db, rows);
 }
 
-/** One page of pieces in short, filtered, searched and sorted in SQL; unrated pieces come last. */
-export async function listPieces(
-  db: Db,
-  query: PieceListQuery,
-): Promise<{ items: PieceSummary[]; total: number; page: number; pageSize: number }> {
-  if (query.tool ?? query.stage ?? query.from ?? query.to) await refreshFacts(db, readPieces);
-  const matching = filtered(db, query);
-  const { total } = await matching
-    .select(({ fn }) => fn.countAll<number>().as('total'))
-    .executeTakeFirstOrThrow();
-  const rows = await matching
-    .selectAll('piece')
-    .orderBy(ORDER[query.sort])
-    .orderBy('piece.createdAt', 'desc')
-    .limit(query.pageSize)
-    .offset((query.page - 1) * query.pageSize)
-    .execute();
-  const pieces = await assemble(db, rows);
-  return {
-    items: pieces.map(summarize),
-    total,
-    page: query.page,
-    pageSize: query.pageSize,
-  };
-}
-
-/** SQL: pieces with their judgement and numbers, WHERE each filter that is set. */
-function filtered(db: Db, query: PieceListQuery) {
-  let matching = db
-    .selectFrom('piece')
-    .leftJoin('judgement', 'judgement.pieceId', 'piece.id')
-    .leftJoin('pourFacts', 'pourFacts.pieceId', 'piece.id')
-    .where('piece.deletedAt', 'is', null);
-  const { technique, tool, materialId, stage, ratingFrom, from, to } = query;
-  if (technique) matching = matching.where('piece.technique', '=', technique);
-  if (tool) {
-    matching = matching.where(
-      sql<boolean>`EXISTS (SELECT 1 FROM json_each(pourFacts.tools) WHERE value = ${tool})`,
-    );
-  }
-  if (materialId) {
-    matching = matching.where(
-      sql<boolean>`piece.id IN (SELECT mix.pieceId FROM mix JOIN mixIngredient ON mixIngredient.mixId = mix.id
-        WHERE mixIngredient.materialId = ${materialId} AND mix.deletedAt IS NULL)`,
-    );
-  }
-  if (stage) matching = matching.where('pourFacts.stage', '=', stage);
-  if (ratingFrom) matching = matching.where('judgement.rating', '>=', ratingFrom);
-  if (from) matching = matching.where('pourFacts.pouredAt', '>=', from);
-  if (to) matching = matching.where('pourFacts.pouredAt', '<', `${to}T24`);
-  const words = searchWords(query.q);
-  if (words) {
-    matching = matching.where(
-      sql<boolean>`piece.rowid IN (SELECT rowid FROM pieceWords WHERE pieceWords MATCH ${words})`,
-    );
-  }
-  return matching;
-}
-
-/** Every word that was typed must begin a word of the piece; signs that mean something to FTS5 are quoted away. */
-function searchWords(q: string | undefined): string | undefined {
-  const words = q?.match(/[\p{L}\p{N}]+/gu) ?? [];
-  return words.length > 0 ? words.map((word) => `"${word}"*`).join(' ') : undefined;
-}
-
-const ORDER = {
-  newest: sql`piece.createdAt DESC`,
-  oldest: sql`piece.createdAt ASC`,
-  name: sql`piece.name COLLATE NOCASE ASC`,
-  rating: sql`judgement.rating DESC NULLS LAST`,
-  cells: sql`judgement.cells DESC NULLS LAST`,
-  lacing: sql`judgement.lacing DESC NULLS LAST`,
-  petals: sql`judgement.petals DESC NULLS LAST`,
-  mud: sql`judgement.mud ASC NULLS LAST`,
-};
-
 /** Starts a piece; it keeps the support as it is now. */
 export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piece> {
   const id = input.id ?? randomUUID();
@@ -147,13 +85,12 @@ export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piec
   if (!support || support.deletedAt !== null) {
     throw unfit('supportId', 'Choose a support from the shelf.');
   }
-  const { name, shape, widthMm, heightMm, sideDepthMm } = support;
   const piece: Piece = {
     ...newRecord(id, timestamp()),
     name: input.name,
     technique: input.technique,
     note: input.note,
-    support: { supportId: support.id, name, shape, widthMm, heightMm, sideDepthMm },
+    support: snapshotOf(support),
     mixes: [],
     readings: [],
     plan: null,

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Piece, PieceDocument, PieceSummary } from '@icy-ribbon/contract';
 import { pieceDocumentSchema } from '@icy-ribbon/contract';
 import sharp from 'sharp';
-import { openStudio, planCup, startPiece, weighInFully, type Studio } from '../testing/studio.ts';
+import { openStudio, planCup, startPiece, weighInFully, type Studio, importedBy } from '../testing/studio.ts';
 
 let studio: Studio;
 beforeEach(async () => (studio = await openStudio()));
@@ -142,8 +142,8 @@ describe('out and in again', () => {
     expect(document.piece.events.some((event) => event.kind === 'void')).toBe(true);
     const elsewhere = await openStudio();
     try {
-      const answer = await elsewhere.http.post('/api/pieces/import').send(document).expect(201);
-      expect(answer.body).toEqual({ pieceId: document.piece.id, copied: false });
+      const job = await importedBy(elsewhere, elsewhere.http.post('/api/pieces/import').send(document));
+      expect(job.result?.piece).toEqual({ pieceId: document.piece.id, copied: false });
       const again = await elsewhere.http.get(`/api/pieces/${document.piece.id}/export`).expect(200);
       expect(again.body).toEqual(document);
       const photo = document.piece.photos[0]!;
@@ -156,9 +156,9 @@ describe('out and in again', () => {
 
   it('a piece that is here already comes in as a copy with ids of its own', async () => {
     const document = await exported((await finishedPiece()).id);
-    const answer = await studio.http.post('/api/pieces/import').send(document).expect(201);
-    expect(answer.body.copied).toBe(true);
-    const copy = await exported(answer.body.pieceId as string);
+    const job = await importedBy(studio, studio.http.post('/api/pieces/import').send(document));
+    expect(job.result?.piece?.copied).toBe(true);
+    const copy = await exported(job.result!.piece!.pieceId);
     expect(copy.piece.id).not.toBe(document.piece.id);
     expect(copy.piece.mixes.map((mix) => mix.name)).toEqual(document.piece.mixes.map((mix) => mix.name));
     expect(copy.piece.events.map((event) => event.kind)).toEqual(
@@ -171,7 +171,11 @@ describe('out and in again', () => {
   it.each([
     ['another program’s file', (document: PieceDocument) => ({ ...document, format: 'else' }), 'format'],
     ['a newer form', (document: PieceDocument) => ({ ...document, formatVersion: 2 }), 'formatVersion'],
-    ['a missing material', (document: PieceDocument) => ({ ...document, materials: [] }), 'piece.mixes.0'],
+    [
+      'a missing material',
+      (document: PieceDocument) => ({ ...document, materials: [] }),
+      'piece.mixes.0.ingredients.0',
+    ],
     ['a missing photo', (document: PieceDocument) => ({ ...document, photoFiles: [] }), 'piece.photos.0'],
     [
       'a damaged photo',
@@ -185,8 +189,12 @@ describe('out and in again', () => {
     const document = await exported((await finishedPiece()).id);
     const elsewhere = await openStudio();
     try {
-      const answer = await elsewhere.http.post('/api/pieces/import').send(spoil(document)).expect(422);
-      expect(answer.body.errors[0].path).toBe(path);
+      const job = await importedBy(
+        elsewhere,
+        elsewhere.http.post('/api/pieces/import').send(spoil(document)),
+      );
+      expect(job).toMatchObject({ state: 'refused', result: null, problem: { status: 422 } });
+      expect(job.problem?.errors?.[0]?.path).toBe(path);
       expect((await elsewhere.http.get('/api/pieces')).body.total).toBe(0);
     } finally {
       await elsewhere.close();

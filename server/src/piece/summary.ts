@@ -72,5 +72,6 @@ export function summarize(piece: Piece): PieceSummary {
     photoId: piece.photos.at(-1)?.id ?? null,
     outcome: outcomeOf(piece),
     judgement: piece.judgement,
+    trouble: null,
   };
 }

@@ -1,4 +1,5 @@
 import type { PiecePlan, PiecePlanPut } from '@icy-ribbon/contract';
+import { fromJson } from '../db/fromJson.ts';
 import { nextOfPiece } from '../db/ofPiece.ts';
 import type { Reader, Writer } from '../db/record.ts';
 import { unfit } from '../http/problem.ts';
@@ -8,7 +9,7 @@ export async function plansOf(db: Reader, pieceIds: readonly string[]): Promise<
   return new Map(
     rows.map(({ pieceId, body, ...envelope }) => [
       pieceId,
-      { ...(JSON.parse(body) as Omit<PiecePlan, keyof typeof envelope>), ...envelope },
+      { ...(fromJson(body) as Omit<PiecePlan, keyof typeof envelope>), ...envelope },
     ]),
   );
 }

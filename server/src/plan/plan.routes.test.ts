@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Mix, Piece, PiecePlan, PieceDocument } from '@icy-ribbon/contract';
 import { EMPTY_PLAN } from '@icy-ribbon/core/plan';
-import { openStudio, planCup, startPiece, type Studio } from '../testing/studio.ts';
+import { openStudio, planCup, startPiece, type Studio, importedBy } from '../testing/studio.ts';
 
 let studio: Studio;
 let piece: Piece;
@@ -74,11 +74,11 @@ it.each([
 it('goes out with its piece and comes in again as a copy that pours the copy’s cups', async () => {
   await put(plan()).expect(200);
   const out = await studio.http.get(`/api/pieces/${piece.id}/export`).expect(200);
-  const { body } = await studio.http
-    .post('/api/pieces/import')
-    .send(out.body as PieceDocument)
-    .expect(201);
-  const copy = (await studio.http.get(`/api/pieces/${body.pieceId}`).expect(200)).body as Piece;
+  const { result } = await importedBy(
+    studio,
+    studio.http.post('/api/pieces/import').send(out.body as PieceDocument),
+  );
+  const copy = (await studio.http.get(`/api/pieces/${result!.piece!.pieceId}`).expect(200)).body as Piece;
   expect(copy.plan!.stacks[0]!.layers[0]!.paintId).toBe(copy.mixes[0]!.id);
   expect(copy.mixes[0]!.id).not.toBe(mix.id);
 });

@@ -1,9 +1,11 @@
-import type { LayerEvent, PourEvent } from '@icy-ribbon/contract';
+import { pourEventSchema, type LayerEvent, type PourEvent } from '@icy-ribbon/contract';
 import { cupState } from '@icy-ribbon/core/mix';
 import { laidMgOf, layProblem, standing, without } from '@icy-ribbon/core/pour';
+import { fromJson } from '../db/fromJson.ts';
 import { found, type Reader, type Writer } from '../db/record.ts';
 import { requirePiece } from '../db/ofPiece.ts';
-import { unfit } from '../http/problem.ts';
+import { readable } from '../db/readable.ts';
+import { taken, unfit } from '../http/problem.ts';
 import { findMix } from '../mix/mix.queries.ts';
 
 /** The whole logs of some pieces, in the order they were written, struck-out events included. */
@@ -24,7 +26,7 @@ export async function eventsOf(
         pieceId,
         kind,
         at,
-        data: JSON.parse(data) as unknown,
+        data: fromJson(data) as unknown,
         ...(insteadOf !== null && { insteadOf }),
       }) as PourEvent & { pieceId: string },
   );
@@ -43,10 +45,16 @@ export async function appendEvent(
   await requirePiece(trx, pieceId);
   const log = await eventsOf(trx, [pieceId]);
   if (!log.some((each) => each.id === event.id)) {
+    await requireFresh(trx, event.id);
     await requirePossible(trx, pieceId, event, log);
     await insertEvent(trx, pieceId, event);
   }
-  return { events: await eventsOf(trx, [pieceId]) };
+  return { events: readable(pourEventSchema, await eventsOf(trx, [pieceId])) };
+}
+
+async function requireFresh(trx: Writer, id: string): Promise<void> {
+  const known = await trx.selectFrom('pourEvent').select('id').where('id', '=', id).executeTakeFirst();
+  if (known) throw taken('piece');
 }
 
 export async function insertEvent(trx: Writer, pieceId: string, event: PourEvent): Promise<void> {

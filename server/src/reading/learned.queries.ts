@@ -1,7 +1,13 @@
 import type { MaterialSnapshot } from '@icy-ribbon/contract';
 import { learnedMaterials, type LearnCup, type LearnedThickness } from '@icy-ribbon/core/learn';
+import { cached } from '../db/cached.ts';
+import type { Db } from '../db/open.ts';
 import type { Reader } from '../db/record.ts';
 import { readingsOf } from './reading.queries.ts';
+
+/** The same, worked out anew only after a reading or a material has changed. */
+export const learnedCached = (db: Db, exceptPieceId: string | null): Promise<Map<string, LearnedThickness>> =>
+  cached(db, 'learned', exceptPieceId ?? '', () => learnedFromReadings(db, exceptPieceId));
 
 /**
  * What readings of all pieces but one taught about each material. Each is learned anew from its entry on

@@ -1,9 +1,13 @@
-import type { Reading, ReadingsCreate } from '@icy-ribbon/contract';
+import { readingSchema, type Reading, type ReadingsCreate } from '@icy-ribbon/contract';
 import { cupState } from '@icy-ribbon/core/mix';
+import { unreadable } from '@icy-ribbon/core/reading';
 import type { Selectable } from 'kysely';
+import { fromJson } from '../db/fromJson.ts';
+import { requirePiece } from '../db/ofPiece.ts';
+import { readable } from '../db/readable.ts';
 import { found, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { ReadingTable } from '../db/schema.ts';
-import { unfit } from '../http/problem.ts';
+import { taken, unfit } from '../http/problem.ts';
 import { findMix } from '../mix/mix.queries.ts';
 
 const toReading = ({
@@ -21,8 +25,8 @@ const toReading = ({
   raceId,
   at,
   temperatureC,
-  contents: JSON.parse(row.contents) as Reading['contents'],
-  measure: JSON.parse(row.measure) as Reading['measure'],
+  contents: fromJson(row.contents) as Reading['contents'],
+  measure: fromJson(row.measure) as Reading['measure'],
   struck: row.struckAt !== null,
 });
 
@@ -51,22 +55,15 @@ export async function addReadings(
   pieceId: string,
   { readings }: ReadingsCreate,
 ): Promise<Reading[]> {
-  found(
-    await trx
-      .selectFrom('piece')
-      .select('id')
-      .where('id', '=', pieceId)
-      .where('deletedAt', 'is', null)
-      .executeTakeFirst(),
-    'piece',
-  );
+  await requirePiece(trx, pieceId);
   const at = timestamp();
   for (const [index, reading] of readings.entries()) {
     const known = await trx
       .selectFrom('reading')
-      .select('id')
+      .select('pieceId')
       .where('id', '=', reading.id)
       .executeTakeFirst();
+    if (known && known.pieceId !== pieceId) throw taken('piece');
     if (known) continue;
     requireFitting(reading, index);
     const contents = reading.mixId === null ? [] : await contentsNow(trx, pieceId, reading.mixId, index);
@@ -86,6 +83,8 @@ function requireFitting({ mixId, raceId, measure }: ReadingsCreate['readings'][n
   if (measure.kind === 'drain-cup' && (measure.cup === 'own') !== (measure.own !== null)) {
     throw unfit(`readings.${index}.measure.cup`, 'Choose the cup, or calibrate your own first.');
   }
+  const because = unreadable(measure);
+  if (because !== undefined) throw unfit(`readings.${index}.measure.seconds`, because);
 }
 
 /** What a cup holds now; a cup that was never weighed in is taken as planned. */
@@ -126,6 +125,7 @@ export async function strikeReading(trx: Writer, id: string, struck: boolean): P
     await trx.selectFrom('reading').select(['pieceId', 'struckAt']).where('id', '=', id).executeTakeFirst(),
     'reading',
   );
+  await requirePiece(trx, row.pieceId);
   if ((row.struckAt !== null) !== struck) {
     await trx
       .updateTable('reading')
@@ -136,8 +136,4 @@ export async function strikeReading(trx: Writer, id: string, struck: boolean): P
   return strip(await readingsOf(trx, [row.pieceId]));
 }
 
-const strip = (readings: (Reading & { pieceId: string })[]): Reading[] =>
-  readings.map(({ pieceId, ...reading }) => {
-    void pieceId;
-    return reading;
-  });
+const strip = (readings: (Reading & { pieceId: string })[]): Reading[] => readable(readingSchema, readings);

@@ -1,14 +1,15 @@
 import { api } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
+import { write } from '../db/write.ts';
 import { route } from '../http/route.ts';
 import { addReadings, strikeReading } from './reading.queries.ts';
 
 export function readingRoutes(router: Router, db: Db): void {
   route(router, api.readings.add, ({ params, body }) =>
-    db.transaction().execute(async (trx) => ({ readings: await addReadings(trx, params.pieceId, body) })),
+    write(db, async (trx) => ({ readings: await addReadings(trx, params.pieceId, body) })),
   );
   route(router, api.readings.strike, ({ params, body }) =>
-    db.transaction().execute(async (trx) => ({ readings: await strikeReading(trx, params.id, body.struck) })),
+    write(db, async (trx) => ({ readings: await strikeReading(trx, params.id, body.struck) })),
   );
 }

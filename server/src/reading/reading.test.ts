@@ -7,6 +7,7 @@ import {
   startPiece,
   weighInFully,
   type Studio,
+  importedBy,
 } from '../testing/studio.ts';
 
 let studio: Studio;
@@ -148,11 +149,8 @@ it('readings travel with the piece’s document and come back equal', async () =
   await add([drain(60), drain(61)]).expect(201);
   const { body: document } = await studio.http.get(`/api/pieces/${piece.id}/export`).expect(200);
   const other = await openStudio();
-  const { body } = await other.http
-    .post('/api/pieces/import')
-    .send(document as object)
-    .expect(201);
-  const there = await other.http.get(`/api/pieces/${(body as { pieceId: string }).pieceId}`).expect(200);
+  const { result } = await importedBy(other, other.http.post('/api/pieces/import').send(document as object));
+  const there = await other.http.get(`/api/pieces/${result!.piece!.pieceId}`).expect(200);
   const here = await studio.http.get(`/api/pieces/${piece.id}`).expect(200);
   expect((there.body as Piece).readings).toEqual((here.body as Piece).readings);
   await other.close();
@@ -165,12 +163,12 @@ it('a piece that is here already comes in as a copy, its readings and movements 
     .send({ id: randomUUID(), kind: 'loss', mg: 500 })
     .expect(201);
   const { body: document } = await studio.http.get(`/api/pieces/${piece.id}/export`).expect(200);
-  const { body } = await studio.http
-    .post('/api/pieces/import')
-    .send(document as object)
-    .expect(201);
-  expect(body).toMatchObject({ copied: true });
-  const there = await studio.http.get(`/api/pieces/${(body as { pieceId: string }).pieceId}`).expect(200);
+  const { result } = await importedBy(
+    studio,
+    studio.http.post('/api/pieces/import').send(document as object),
+  );
+  expect(result!.piece).toMatchObject({ copied: true });
+  const there = await studio.http.get(`/api/pieces/${result!.piece!.pieceId}`).expect(200);
   const copy = there.body as Piece;
   expect(copy.readings).toHaveLength(1);
   expect(copy.readings[0]!.mixId).toBe(copy.mixes[0]!.id);

@@ -2,13 +2,14 @@ import { randomUUID } from 'node:crypto';
 import type { OwnRecipe, OwnRecipeCreate, OwnRecipeUpdate } from '@icy-ribbon/contract';
 import { expand, findSchool, type Recipe } from '@icy-ribbon/core/recipe';
 import type { Selectable } from 'kysely';
+import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { RecipeTable } from '../db/schema.ts';
 
 const toRecipe = ({ body, ...row }: Selectable<RecipeTable>): OwnRecipe => ({
   ...row,
   ...{ waterLimit: null, never: null },
-  ...(JSON.parse(body) as Omit<OwnRecipe, keyof RecipeTable>),
+  ...(fromJson(body) as Omit<OwnRecipe, keyof RecipeTable>),
 });
 
 export async function listRecipes(db: Reader): Promise<OwnRecipe[]> {

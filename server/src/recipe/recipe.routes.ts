@@ -1,15 +1,17 @@
-import { api } from '@icy-ribbon/contract';
+import { api, ownRecipeSchema } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
+import { readable } from '../db/readable.ts';
 import { found, setDeleted, timestamp } from '../db/record.ts';
+import { write } from '../db/write.ts';
 import { route } from '../http/route.ts';
 import { createRecipe, findOwnRecipe, listRecipes, updateRecipe } from './recipe.queries.ts';
 
 export function recipeRoutes(router: Router, db: Db): void {
-  route(router, api.recipes.list, async () => ({ items: await listRecipes(db) }));
-  route(router, api.recipes.create, ({ body }) => db.transaction().execute((trx) => createRecipe(trx, body)));
+  route(router, api.recipes.list, async () => ({ items: readable(ownRecipeSchema, await listRecipes(db)) }));
+  route(router, api.recipes.create, ({ body }) => write(db, (trx) => createRecipe(trx, body)));
   route(router, api.recipes.update, ({ params: { id }, body }) =>
-    db.transaction().execute(async (trx) => {
+    write(db, async (trx) => {
       await updateRecipe(trx, id, body);
       return found(await findOwnRecipe(trx, id), 'recipe');
     }),

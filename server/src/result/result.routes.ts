@@ -1,19 +1,17 @@
-import { api } from '@icy-ribbon/contract';
+import { api, savedViewSchema } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
+import { readable } from '../db/readable.ts';
 import { setDeleted, timestamp } from '../db/record.ts';
-import { route } from '../http/route.ts';
-import { readPieces } from '../piece/piece.queries.ts';
-import { listNumbers, refreshFacts } from './facts.ts';
+import { write } from '../db/write.ts';
+import { route, textRoute } from '../http/route.ts';
+import type { Tasks } from '../task/threads.ts';
 import { findView, listViews, saveView } from './views.queries.ts';
 
-export function resultRoutes(router: Router, db: Db): void {
-  route(router, api.results.numbers, async ({ query }) => {
-    await refreshFacts(db, readPieces);
-    return { items: await listNumbers(db, query.technique) };
-  });
-  route(router, api.results.views, async () => ({ items: await listViews(db) }));
-  route(router, api.results.saveView, ({ body }) => db.transaction().execute((trx) => saveView(trx, body)));
+export function resultRoutes(router: Router, db: Db, tasks: Tasks): void {
+  textRoute(router, api.results.numbers, 'list', ({ query }) => tasks.run('numbers', query.technique));
+  route(router, api.results.views, async () => ({ items: readable(savedViewSchema, await listViews(db)) }));
+  route(router, api.results.saveView, ({ body }) => write(db, (trx) => saveView(trx, body)));
   route(router, api.results.removeView, ({ params, query }) =>
     setDeleted(db, 'savedView', { id: params.id, version: query.version }, timestamp(), (trx) =>
       findView(trx, params.id),

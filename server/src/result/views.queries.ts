@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { SavedView, SavedViewCreate } from '@icy-ribbon/contract';
 import type { Selectable } from 'kysely';
+import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { SavedViewTable } from '../db/schema.ts';
 
 const toView = ({ filter, ...row }: Selectable<SavedViewTable>): SavedView =>
-  ({ ...row, filter: JSON.parse(filter) as unknown }) as SavedView;
+  ({ ...row, filter: fromJson(filter) as unknown }) as SavedView;
 
 export async function listViews(db: Reader): Promise<SavedView[]> {
   const rows = await db

@@ -34,6 +34,12 @@ export async function findSupport(db: Reader, id: string): Promise<Support | und
   return row as Support | undefined;
 }
 
+/** Some supports by their ids, deleted or not. */
+export async function supportsById(db: Reader, ids: readonly string[]): Promise<Map<string, Support>> {
+  const rows = (await db.selectFrom('support').selectAll().where('id', 'in', ids).execute()) as Support[];
+  return new Map(rows.map((row) => [row.id, row]));
+}
+
 export async function createSupport(trx: Writer, input: SupportCreate): Promise<Support> {
   const { id = randomUUID(), ...sizing } = input;
   const existing = await findSupport(trx, id);

@@ -1,17 +1,20 @@
-import { api } from '@icy-ribbon/contract';
+import { api, supportSchema } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
+import { readable } from '../db/readable.ts';
 import { found, setDeleted, timestamp } from '../db/record.ts';
+import { write } from '../db/write.ts';
 import { route } from '../http/route.ts';
 import { createSupport, findSupport, listSupports, updateSupport } from './support.queries.ts';
 
 export function supportRoutes(router: Router, db: Db): void {
-  route(router, api.supports.list, ({ query }) => listSupports(db, query));
-  route(router, api.supports.create, ({ body }) =>
-    db.transaction().execute((trx) => createSupport(trx, body)),
-  );
+  route(router, api.supports.list, async ({ query }) => {
+    const page = await listSupports(db, query);
+    return { ...page, items: readable(supportSchema, page.items) };
+  });
+  route(router, api.supports.create, ({ body }) => write(db, (trx) => createSupport(trx, body)));
   route(router, api.supports.update, ({ params: { id }, body }) =>
-    db.transaction().execute(async (trx) => {
+    write(db, async (trx) => {
       await updateSupport(trx, id, body);
       return found(await findSupport(trx, id), 'support');
     }),

@@ -1,0 +1,105 @@
+import type { PieceListQuery } from '@icy-ribbon/contract';
+import { sql } from 'kysely';
+import type { Db } from '../db/open.ts';
+import { factsOfAny } from './evaluate.ts';
+import { FACTS_CODE } from './facts.ts';
+import { readPieces } from './piece.queries.ts';
+
+/** A page of pieces in short; each is the JSON text that was checked when it was worked out. */
+export interface PiecePageText {
+  readonly items: readonly string[];
+  readonly total: number;
+  readonly page: number;
+  readonly pageSize: number;
+}
+
+/**
+ * One page of pieces in short, filtered, searched and sorted in SQL; unrated pieces come last. What is not worked out
+ * yet is worked out for the page, and kept by whoever may write.
+ */
+export async function listPieces(db: Db, query: PieceListQuery): Promise<PiecePageText> {
+  const matching = filtered(db, query);
+  const { total } = await matching
+    .select(({ fn }) => fn.countAll<number>().as('total'))
+    .executeTakeFirstOrThrow();
+  // Sorting first and fetching afterwards: what is worked out is long, and need not be carried through the sort.
+  const rows = await matching
+    .select(['piece.id', 'pourFacts.code'])
+    .orderBy(ORDER[query.sort])
+    .orderBy('piece.createdAt', 'desc')
+    .orderBy('piece.id')
+    .limit(query.pageSize)
+    .offset((query.page - 1) * query.pageSize)
+    .execute();
+  const missing = rows.filter(({ code }) => code !== FACTS_CODE).map(({ id }) => id);
+  const pieces = missing.length === 0 ? [] : await readPieces(db, missing);
+  const kept = await db
+    .selectFrom('pourFacts')
+    .select(['pieceId', 'summary'])
+    .where(
+      'pieceId',
+      'in',
+      rows.map(({ id }) => id),
+    )
+    .execute();
+  const texts = new Map([
+    ...kept.map(({ pieceId, summary }) => [pieceId, summary] as const),
+    ...pieces.map((piece) => [piece.id, factsOfAny(piece).summary ?? ''] as const),
+  ]);
+  return {
+    items: rows.flatMap(({ id }) => texts.get(id) ?? []),
+    total,
+    page: query.page,
+    pageSize: query.pageSize,
+  };
+}
+
+/** SQL: pieces with their judgement and numbers, WHERE each filter that is set. */
+function filtered(db: Db, query: PieceListQuery) {
+  let matching = db
+    .selectFrom('piece')
+    .leftJoin('judgement', 'judgement.pieceId', 'piece.id')
+    .leftJoin('pourFacts', 'pourFacts.pieceId', 'piece.id')
+    .where('piece.deletedAt', 'is', null);
+  const { technique, tool, materialId, stage, ratingFrom, from, to } = query;
+  if (technique) matching = matching.where('piece.technique', '=', technique);
+  if (tool) {
+    matching = matching.where(
+      sql<boolean>`EXISTS (SELECT 1 FROM json_each(pourFacts.tools) WHERE value = ${tool})`,
+    );
+  }
+  if (materialId) {
+    matching = matching.where(
+      sql<boolean>`piece.id IN (SELECT mix.pieceId FROM mix JOIN mixIngredient ON mixIngredient.mixId = mix.id
+        WHERE mixIngredient.materialId = ${materialId} AND mix.deletedAt IS NULL)`,
+    );
+  }
+  if (stage) matching = matching.where('pourFacts.stage', '=', stage);
+  if (ratingFrom) matching = matching.where('judgement.rating', '>=', ratingFrom);
+  if (from) matching = matching.where('pourFacts.pouredAt', '>=', from);
+  if (to) matching = matching.where('pourFacts.pouredAt', '<', `${to}T24`);
+  const words = searchWords(query.q);
+  if (words) {
+    matching = matching.where(
+      sql<boolean>`piece.rowid IN (SELECT rowid FROM pieceWords WHERE pieceWords MATCH ${words})`,
+    );
+  }
+  return matching;
+}
+
+/** Every word that was typed must begin a word of the piece; signs that mean something to FTS5 are quoted away. */
+function searchWords(q: string | undefined): string | undefined {
+  const words = q?.match(/[\p{L}\p{N}]+/gu) ?? [];
+  return words.length > 0 ? words.map((word) => `"${word}"*`).join(' ') : undefined;
+}
+
+const ORDER = {
+  newest: sql`piece.createdAt DESC`,
+  oldest: sql`piece.createdAt ASC`,
+  name: sql`piece.name COLLATE NOCASE ASC`,
+  rating: sql`judgement.rating DESC NULLS LAST`,
+  cells: sql`judgement.cells DESC NULLS LAST`,
+  lacing: sql`judgement.lacing DESC NULLS LAST`,
+  petals: sql`judgement.petals DESC NULLS LAST`,
+  mud: sql`judgement.mud ASC NULLS LAST`,
+};

@@ -1,0 +1,18 @@
+import type { Reader } from '../db/record.ts';
+
+/** The numbers of all pours, the newest first, as the JSON text of a list; writes keep them up to date. */
+export async function listNumbers(db: Reader, technique: string | undefined): Promise<string> {
+  let wanted = db
+    .selectFrom('pourFacts')
+    .innerJoin('piece', 'piece.id', 'pourFacts.pieceId')
+    .where('piece.deletedAt', 'is', null)
+    .where('pourFacts.pouredAt', 'is not', null);
+  if (technique) wanted = wanted.where('piece.technique', '=', technique);
+  const rows = await wanted
+    .select(['pieceId', 'name', 'technique', 'tool', 'pouredAt', 'photoId', 'numbers'])
+    .orderBy('pouredAt', 'desc')
+    .orderBy('pieceId')
+    .execute();
+  // The numbers were checked when they were worked out; they are passed on as they were written.
+  return `[${rows.map(({ numbers, ...row }) => `${JSON.stringify(row).slice(0, -1)},"numbers":${numbers}}`).join(',')}]`;
+}
