@@ -21,7 +21,6 @@ import { paintedArea } from '@icy-ribbon/core/support';
 import type { CupRole } from '@icy-ribbon/core/thickness';
 import { recipeSnapshot } from '../mix/mix.queries.ts';
 import { planIngredients } from '../mix/plan.ts';
-import { cleanPhoto } from '../photo/clean.ts';
 import { decodePhoto } from '../photo/decode.ts';
 import { hashOf } from '../photo/files.ts';
 import { measureCups } from '../photo/measureCups.ts';
@@ -173,7 +172,7 @@ function weighIn(
   random: Random,
 ): Mix {
   const steps = weighingSteps(mix.ingredients);
-  const additions = steps.slice(0, unfinished ? 2 : undefined).map((step): Addition => {
+  const additions = steps.slice(0, unfinished ? 2 : undefined).map((step, index): Addition => {
     const ingredient = mix.ingredients.find((each) => each.id === step.ingredientId);
     const thinner =
       mix.role === 'activator' && ingredient?.role !== 'paint' ? (told.activatorThinner ?? 1) : 1;
@@ -186,6 +185,7 @@ function weighIn(
       source: 'scale',
       at: clock(0.5),
       drawId: null,
+      place: index + 1,
     };
   });
   return { ...mix, additions, version: 1 + additions.length };
@@ -262,12 +262,13 @@ async function takePhotos(
   const pictures: Picture[] = [];
   for (const [index, state] of states.entries()) {
     const { jpeg, ...frame } = await photographPour(record, { seed, megapixels, moment: state });
-    const { image, widthPx, heightPx } = await cleanPhoto(jpeg);
+    const pixels = await decodePhoto(jpeg);
+    const { widthPx, heightPx } = pixels;
     const createdAt = clock(20);
-    const { measurement, detail } = measureCups(await decodePhoto(image), piece, frame, createdAt);
+    const { measurement, detail } = measureCups(pixels, piece, frame, createdAt);
     const id = index === 0 ? firstId : seededUuid(further);
-    const photo = { id, pieceId: piece.id, version: 1, state, hash: hashOf(image), widthPx, heightPx };
-    pictures.push({ photo: { ...photo, measurement, createdAt, deletedAt: null }, image, detail });
+    const photo = { id, pieceId: piece.id, version: 1, state, hash: hashOf(jpeg), widthPx, heightPx };
+    pictures.push({ photo: { ...photo, measurement, createdAt, deletedAt: null }, image: jpeg, detail });
   }
   return pictures;
 }

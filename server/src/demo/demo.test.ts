@@ -1,6 +1,7 @@
 import { pieceDocumentSchema, type PieceSummary } from '@icy-ribbon/contract';
 import { photoFiles } from '../photo/files.ts';
 import { openStudio, type Studio } from '../testing/studio.ts';
+import { inPlaceTasks } from '../task/threads.ts';
 import { fillDemo } from './fill.ts';
 import { SCENARIO } from './scenario.ts';
 
@@ -10,8 +11,9 @@ beforeAll(async () => {
   studio = await openStudio();
   const files = photoFiles(studio.folder);
   const options = { wanted: true, now: new Date(), say: () => undefined, megapixels: 0.25 };
-  await fillDemo(studio.db, files, options);
-  await fillDemo(studio.db, files, options);
+  const tasks = inPlaceTasks(studio.db, studio.folder);
+  await fillDemo(studio.db, files, tasks, options);
+  await fillDemo(studio.db, files, tasks, options);
   pieces = (await studio.http.get('/api/pieces').query({ pageSize: 100 }).expect(200)).body
     .items as PieceSummary[];
 }, 400_000);

@@ -1,13 +1,19 @@
+import { randomUUID } from 'node:crypto';
+import { existsSync } from 'node:fs';
+import { mkdir, rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import type { Material } from '@icy-ribbon/contract';
 import type { MaterialKind } from '@icy-ribbon/core/material';
 import { seededRandom, seededUuid } from '@icy-ribbon/core/random';
+import SqliteFile from 'better-sqlite3';
 import type { Db } from '../db/open.ts';
 import type { Writer } from '../db/record.ts';
+import { folderOf } from '../folder/folder.ts';
 import { createMaterial, shelfByKind } from '../material/material.queries.ts';
 import { stockStarterShelf, UNCOUNTED } from '../material/starter.ts';
 import type { PhotoFiles } from '../photo/files.ts';
-import { importPiece } from '../piece/document.ts';
 import { createSupport, listSupports } from '../support/support.queries.ts';
+import type { Tasks } from '../task/threads.ts';
 import { buildDemoPiece } from './build.ts';
 import { SCENARIO } from './scenario.ts';
 import {
@@ -35,12 +41,14 @@ const MEDIA: readonly MaterialKind[] = [
 export async function fillDemo(
   db: Db,
   files: PhotoFiles,
+  tasks: Tasks,
   options: { wanted: boolean; now: Date; say: (line: string) => void; megapixels?: number },
 ): Promise<void> {
   await stockStarterShelf(db);
   if (!options.wanted) return;
   const used = await db.selectFrom('piece').select('id').limit(1).executeTakeFirst();
   if (used) return;
+  await markDemo(db, 'filling');
   options.say('Making the demo studio (one to three minutes) ...');
   const random = seededRandom(SEED);
   const megapixels = options.megapixels ?? PHOTO_MEGAPIXELS;
@@ -53,7 +61,43 @@ export async function fillDemo(
       { ...stock, support },
       { now: options.now, random, megapixels },
     );
-    await importPiece(db, files, document);
+    await mkdir(files.incoming, { recursive: true });
+    const path = join(files.incoming, `${randomUUID()}.part`);
+    await writeFile(path, JSON.stringify(document));
+    await tasks.run('readDocument', { path });
+    await rm(path, { force: true });
+  }
+  await markDemo(db, 'whole');
+}
+
+const DEMO_KEY = 'demo';
+
+async function markDemo(db: Db, value: 'filling' | 'whole'): Promise<void> {
+  await db
+    .insertInto('studio')
+    .values({ key: DEMO_KEY, value })
+    .onConflict((conflict) => conflict.column('key').doUpdateSet({ value }))
+    .execute();
+}
+
+/** A demo that was stopped while it was made is made anew from the start; nothing in it is anybody's. */
+export async function discardHalfDemo(dataFolder: string): Promise<void> {
+  const { database, photos } = folderOf(dataFolder);
+  if (!existsSync(database) || !isHalf(database)) return;
+  for (const end of ['', '-wal', '-shm']) await rm(`${database}${end}`, { force: true });
+  await rm(photos, { recursive: true, force: true });
+}
+
+function isHalf(path: string): boolean {
+  const file = new SqliteFile(path);
+  try {
+    const row = file.prepare(`SELECT value FROM studio WHERE key = ?`).get(DEMO_KEY);
+    return (row as { value: string } | undefined)?.value === 'filling';
+  } catch {
+    // Of another form, or damaged: that is said when it is opened.
+    return false;
+  } finally {
+    file.close();
   }
 }
 

@@ -1,5 +1,8 @@
+import { open, readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { unfit } from '../http/problem.ts';
+import { withMemoryFor } from './memory.ts';
+import { isPlainJpeg } from './plainJpeg.ts';
 
 /** Largest picture that is taken in: above it a small file could fill the memory. */
 export const MAX_PIXELS = 60_000_000;
@@ -7,55 +10,94 @@ export const MAX_UPLOAD_BYTES = 40 * 1024 * 1024;
 const THUMBNAIL_PX = 480;
 const JPEG_QUALITY = 92;
 
+// Photos come one by one: what was decoded is not asked for again.
+sharp.cache(false);
+
 export interface CleanPhoto {
   readonly image: Buffer;
+  readonly thumbnail: Buffer;
   readonly widthPx: number;
   readonly heightPx: number;
 }
 
+type Kind = 'jpeg' | 'png' | 'heif';
+
 /**
- * A photo as it is kept: turned upright as the camera meant it, everything else it said (place, device,
- * time) stripped, as a JPEG in sRGB.
+ * The one way in for every photo, from wherever it comes: turned upright as the camera meant it, everything else it
+ * said (place, device, time) stripped, as a JPEG in sRGB. One that is just that already is kept to the byte, so that
+ * what goes out and comes in again stays the same.
  *
- * @throws HttpProblem 422 with what to do when it is no JPEG or PNG, is broken, or is too large
+ * @param path of a file that nobody has looked at yet
+ * @throws HttpProblem 422 with what to do when it is no photo, is broken, or is too large
  */
-export async function cleanPhoto(upload: Buffer): Promise<CleanPhoto> {
-  const kind = await describeImage(upload);
-  if (!kind || (kind.format !== 'jpeg' && kind.format !== 'png')) {
-    throw unfit('photo', 'This is no JPEG or PNG picture: save the photo as one of them.');
-  }
-  if (kind.widthPx * kind.heightPx > MAX_PIXELS) {
+export async function cleanPhoto(path: string): Promise<CleanPhoto> {
+  const kind = await kindOf(path);
+  const { width, height } = await sizeOf(path, kind);
+  if (width * height > MAX_PIXELS) {
     throw unfit('photo', 'The picture has more than 60 million pixels: save it smaller.');
   }
+  return withMemoryFor(width * height, async () => {
+    try {
+      const image = await readFile(path);
+      if (isPlainJpeg(image)) {
+        return { image, thumbnail: await makeThumbnail(image), widthPx: width, heightPx: height };
+      }
+      const { data, info } = await sharp(path, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
+        .rotate()
+        .flatten({ background: '#ffffff' })
+        .toColorspace('srgb')
+        .jpeg({ quality: JPEG_QUALITY, chromaSubsampling: '4:4:4' })
+        .toBuffer({ resolveWithObject: true });
+      return {
+        image: data,
+        thumbnail: await makeThumbnail(data),
+        widthPx: info.width,
+        heightPx: info.height,
+      };
+    } catch {
+      throw kind === 'heif' ? noCodec() : damaged();
+    }
+  });
+}
+
+const damaged = () => unfit('photo', 'The picture is damaged or incomplete: copy it from the camera again.');
+
+const noCodec = () =>
+  unfit(
+    'photo',
+    'This is a HEIC photo, and this computer has nothing that reads it: let the camera save JPEG, or save the photo as JPEG.',
+  );
+
+const HEIF_BRANDS = new Set(['heic', 'heix', 'hevc', 'heim', 'heis', 'mif1', 'msf1', 'avif']);
+
+/** By its first bytes; nothing that only claims to be a picture reaches the decoder. */
+async function kindOf(path: string): Promise<Kind> {
+  const file = await open(path);
   try {
-    const { data, info } = await sharp(upload, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
-      .rotate()
-      .flatten({ background: '#ffffff' })
-      .toColorspace('srgb')
-      .jpeg({ quality: JPEG_QUALITY, chromaSubsampling: '4:4:4' })
-      .toBuffer({ resolveWithObject: true });
-    return { image: data, widthPx: info.width, heightPx: info.height };
+    const head = Buffer.alloc(12);
+    await file.read(head, 0, 12, 0);
+    if (head.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff]))) return 'jpeg';
+    if (head.subarray(0, 4).equals(Buffer.from([0x89, 0x50, 0x4e, 0x47]))) return 'png';
+    const isHeif =
+      head.toString('latin1', 4, 8) === 'ftyp' && HEIF_BRANDS.has(head.toString('latin1', 8, 12));
+    if (isHeif) return 'heif';
+  } finally {
+    await file.close();
+  }
+  throw unfit('photo', 'This is no JPEG, PNG or HEIC picture: save the photo as one of them.');
+}
+
+async function sizeOf(path: string, kind: Kind): Promise<{ width: number; height: number }> {
+  try {
+    const { width, height } = await sharp(path, { limitInputPixels: false }).metadata();
+    return { width, height };
   } catch {
-    throw unfit('photo', 'The picture is damaged or incomplete: copy it from the camera again.');
+    throw kind === 'heif' ? noCodec() : damaged();
   }
 }
 
-/** Format and size of an image, or `undefined` when it is none. */
-export async function describeImage(
-  image: Buffer,
-): Promise<{ format: string; widthPx: number; heightPx: number } | undefined> {
-  try {
-    const { format, width, height } = await sharp(image, {
-      limitInputPixels: false,
-    }).metadata();
-    return { format, widthPx: width, heightPx: height };
-  } catch {
-    return undefined;
-  }
-}
-
-export function makeThumbnail(image: Buffer): Promise<Buffer> {
-  return sharp(image)
+function makeThumbnail(image: Buffer): Promise<Buffer> {
+  return sharp(image, { failOn: 'error', limitInputPixels: MAX_PIXELS })
     .resize({ width: THUMBNAIL_PX, height: THUMBNAIL_PX, fit: 'inside', withoutEnlargement: true })
     .jpeg({ quality: 82 })
     .toBuffer();

@@ -1,48 +1,67 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { mkdir, open, readFile, rename } from 'node:fs/promises';
+import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import { makeThumbnail } from './clean.ts';
+import { folderOf } from '../folder/folder.ts';
+import { writeWhole } from '../folder/writeWhole.ts';
+import { cleanPhoto } from './clean.ts';
+
+/** A photo that has been cleaned and filed. */
+export interface FiledPhoto {
+  readonly hash: string;
+  readonly widthPx: number;
+  readonly heightPx: number;
+}
 
 /** Photos beside the database, named by the SHA-256 of their content. */
 export interface PhotoFiles {
-  write(image: Buffer): Promise<string>;
+  /**
+   * Cleans a photo and files it.
+   *
+   * @param given its bytes, or the path of a file that nobody has looked at yet
+   * @throws HttpProblem 422 when it cannot be taken
+   */
+  takeIn(given: Uint8Array | string): Promise<FiledPhoto>;
   read(hash: string): Promise<Buffer>;
+  has(hash: string): boolean;
   imagePath(hash: string): string;
   thumbnailPath(hash: string): string;
+  /** Where files lie while they are looked at. */
+  readonly incoming: string;
 }
 
-export const hashOf = (image: Buffer): string => createHash('sha256').update(image).digest('hex');
+export const hashOf = (image: Uint8Array): string => createHash('sha256').update(image).digest('hex');
 
 export function photoFiles(dataFolder: string): PhotoFiles {
-  const folder = join(dataFolder, 'photos');
-  const imagePath = (hash: string) => join(folder, `${hash}.jpg`);
-  const thumbnailPath = (hash: string) => join(folder, `${hash}.thumbnail.jpg`);
+  const { photos, incoming } = folderOf(dataFolder);
+  const imagePath = (hash: string) => join(photos, `${hash}.jpg`);
+  const thumbnailPath = (hash: string) => join(photos, `${hash}.thumbnail.jpg`);
+
+  async function file(path: string): Promise<FiledPhoto> {
+    const { image, thumbnail, widthPx, heightPx } = await cleanPhoto(path);
+    const hash = hashOf(image);
+    await mkdir(photos, { recursive: true });
+    if (!existsSync(thumbnailPath(hash))) await writeWhole(thumbnailPath(hash), thumbnail);
+    if (!existsSync(imagePath(hash))) await writeWhole(imagePath(hash), image);
+    return { hash, widthPx, heightPx };
+  }
+
   return {
     imagePath,
     thumbnailPath,
+    incoming,
+    has: (hash) => existsSync(imagePath(hash)),
     read: (hash) => readFile(imagePath(hash)),
-    async write(image) {
-      const hash = hashOf(image);
-      await mkdir(folder, { recursive: true });
-      if (!existsSync(thumbnailPath(hash))) {
-        await writeWhole(thumbnailPath(hash), await makeThumbnail(image));
+    async takeIn(given) {
+      if (typeof given === 'string') return file(given);
+      await mkdir(incoming, { recursive: true });
+      const path = join(incoming, `${randomUUID()}.part`);
+      try {
+        await writeFile(path, given);
+        return await file(path);
+      } finally {
+        await rm(path, { force: true });
       }
-      if (!existsSync(imagePath(hash))) await writeWhole(imagePath(hash), image);
-      return hash;
     },
   };
-}
-
-/** Under a temporary name first and flushed, so that a file is there whole or not at all. */
-async function writeWhole(path: string, content: Buffer): Promise<void> {
-  const temporary = `${path}.${randomUUID()}.part`;
-  const file = await open(temporary, 'w');
-  try {
-    await file.writeFile(content);
-    await file.sync();
-  } finally {
-    await file.close();
-  }
-  await rename(temporary, path);
 }

@@ -1,5 +1,6 @@
 import type { Measurement, Photo, PhotoDetail } from '@icy-ribbon/contract';
 import type { Selectable } from 'kysely';
+import { fromJson } from '../db/fromJson.ts';
 import { found, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { PhotoTable } from '../db/schema.ts';
 import { notFound, stale } from '../http/problem.ts';
@@ -18,7 +19,7 @@ const COLUMNS = [
 ] as const;
 
 const toPhoto = ({ measurement, ...row }: Omit<Selectable<PhotoTable>, 'detail'>): Photo =>
-  ({ ...row, measurement: measurement === null ? null : (JSON.parse(measurement) as Measurement) }) as Photo;
+  ({ ...row, measurement: measurement === null ? null : (fromJson(measurement) as Measurement) }) as Photo;
 
 export async function photosOf(db: Reader, pieceIds: readonly string[]): Promise<Photo[]> {
   const rows = await db
@@ -26,7 +27,7 @@ export async function photosOf(db: Reader, pieceIds: readonly string[]): Promise
     .select(COLUMNS)
     .where('pieceId', 'in', pieceIds)
     .where('deletedAt', 'is', null)
-    .orderBy('createdAt')
+    .orderBy('photo.rowid' as never)
     .execute();
   return rows.map(toPhoto);
 }
@@ -39,7 +40,7 @@ export async function findPhoto(db: Reader, id: string): Promise<Photo | undefin
 /** What the overlay of a photo draws; undefined when it was not measured. */
 export async function findDetail(db: Reader, id: string): Promise<PhotoDetail | undefined> {
   const row = await db.selectFrom('photo').select('detail').where('id', '=', id).executeTakeFirst();
-  return row?.detail ? (JSON.parse(row.detail) as PhotoDetail) : undefined;
+  return row?.detail ? (fromJson(row.detail) as PhotoDetail) : undefined;
 }
 
 export async function insertPhoto(

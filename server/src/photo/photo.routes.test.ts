@@ -58,8 +58,8 @@ it('a PNG is taken, and a thumbnail made', async () => {
 });
 
 it.each([
-  ['a text file', () => Promise.resolve(Buffer.from('not a picture')), /no JPEG or PNG/],
-  ['an unknown picture format', () => solid(20, 20).webp().toBuffer(), /no JPEG or PNG/],
+  ['a text file', () => Promise.resolve(Buffer.from('not a picture')), /no JPEG, PNG or HEIC/],
+  ['an unknown picture format', () => solid(20, 20).webp().toBuffer(), /no JPEG, PNG or HEIC/],
   [
     'a JPEG that was cut short',
     async () =>

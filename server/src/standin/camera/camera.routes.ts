@@ -1,29 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { api } from '@icy-ribbon/contract';
-import { pourRecordOf } from '@icy-ribbon/core/compare';
 import type { Router } from 'express';
+import { requirePiece } from '../../db/ofPiece.ts';
 import type { Db } from '../../db/open.ts';
-import { found } from '../../db/record.ts';
 import { route } from '../../http/route.ts';
 import type { PhotoFiles } from '../../photo/files.ts';
 import { takeIn } from '../../photo/photo.routes.ts';
-import { findPiece } from '../../piece/piece.queries.ts';
-import { photographPour, seedOfPiece } from './camera.ts';
+import type { Tasks } from '../../task/threads.ts';
 
 /** The camera stand-in: stands over the table and photographs the piece as the invented world has it. */
-export function cameraRoutes(router: Router, db: Db, files: PhotoFiles): void {
-  route(router, api.photos.shutter, async ({ params, body }) => {
-    const piece = found(await findPiece(db, params.pieceId), 'piece');
-    const { jpeg } = await photographPour(pourRecordOf(piece), {
-      seed: seedOfPiece(piece),
-      megapixels: body.megapixels,
-      moment: body.state,
-    });
-    return takeIn(db, files, {
-      id: body.id ?? randomUUID(),
-      pieceId: piece.id,
-      state: body.state,
-      upload: jpeg,
-    });
+export function cameraRoutes(router: Router, db: Db, files: PhotoFiles, tasks: Tasks): void {
+  route(router, api.photos.shutter, async ({ params: { pieceId }, body }) => {
+    await requirePiece(db, pieceId);
+    const { state, megapixels, id = randomUUID() } = body;
+    const photo = await tasks.run('photograph', { pieceId, state, megapixels });
+    return takeIn(db, files, { id, pieceId, state, photo });
   });
 }

@@ -1,0 +1,29 @@
+import { join } from 'node:path';
+
+/** What lies in a data folder. */
+export interface DataFolder {
+  readonly database: string;
+  readonly photos: string;
+  /** Uploads while they are looked at; swept at every start. */
+  readonly incoming: string;
+  readonly backups: string;
+  /** Databases that a restore took out of the way. */
+  readonly setAside: string;
+  readonly lock: string;
+  /** Where the server that holds the lock can be reached. */
+  readonly running: string;
+  readonly settings: string;
+}
+
+export function folderOf(path: string): DataFolder {
+  return {
+    database: join(path, 'icy-ribbon.sqlite'),
+    photos: join(path, 'photos'),
+    incoming: join(path, 'incoming'),
+    backups: join(path, 'backups'),
+    setAside: join(path, 'set-aside'),
+    lock: join(path, 'lock.sqlite'),
+    running: join(path, 'running.json'),
+    settings: join(path, 'settings.json'),
+  };
+}

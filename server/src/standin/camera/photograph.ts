@@ -1,0 +1,26 @@
+import type { Photo } from '@icy-ribbon/contract';
+import { pourRecordOf } from '@icy-ribbon/core/compare';
+import type { Reader } from '../../db/record.ts';
+import { found } from '../../db/record.ts';
+import { findPiece } from '../../piece/piece.queries.ts';
+import { photographPour, seedOfPiece } from './camera.ts';
+
+export interface Shutter {
+  readonly pieceId: string;
+  readonly state: Photo['state'];
+  readonly megapixels: number;
+}
+
+/** A JPEG of a piece as the camera stand-in sees it. */
+export async function photographPiece(
+  db: Reader,
+  { pieceId, state, megapixels }: Shutter,
+): Promise<Uint8Array> {
+  const piece = found(await findPiece(db, pieceId), 'piece');
+  const { jpeg } = await photographPour(pourRecordOf(piece), {
+    seed: seedOfPiece(piece),
+    megapixels,
+    moment: state,
+  });
+  return jpeg;
+}
