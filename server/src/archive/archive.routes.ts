@@ -1,90 +1,86 @@
 import { randomUUID } from 'node:crypto';
-import { createReadStream } from 'node:fs';
-import { rm } from 'node:fs/promises';
-import { tmpdir } from 'node:os';
-import { archiveResultSchema, archiveSchema, type Archive, type ArchiveResult } from '@icy-ribbon/contract';
+import { createReadStream, type ReadStream } from 'node:fs';
+import { mkdir, rm } from 'node:fs/promises';
+import { join } from 'node:path';
+import { PassThrough, Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { Semaphore } from 'async-mutex';
 import type { Router } from 'express';
-import multer from 'multer';
 import yazl from 'yazl';
-import type { Db } from '../db/open.ts';
-import { HttpProblem, invalid, unfit } from '../http/problem.ts';
-import { hashOf, type PhotoFiles } from '../photo/files.ts';
-import { describeImage } from '../photo/clean.ts';
-import { collectStudio } from './collect.ts';
-import { insertStudio } from './insert.ts';
-import { JSON_NAME, unzip } from './unzip.ts';
+import { folderOf } from '../folder/folder.ts';
+import { JSON_NAME, MANIFEST_NAME } from '../import/unzip.ts';
+import type { PhotoFiles } from '../photo/files.ts';
+import type { Tasks } from '../task/threads.ts';
 
-const MOST_BYTES = 4 * 1024 ** 3;
+const AT_ONCE = 2;
 
-/** GET /api/archive.zip and POST /api/archive: the whole studio out and in, photos included. */
-export function archiveRoutes(router: Router, db: Db, files: PhotoFiles): void {
-  router.get('/api/archive.zip', async (_request, response) => {
-    const archive = await collectStudio(db);
-    const zip = new yazl.ZipFile();
-    zip.addBuffer(Buffer.from(JSON.stringify(archive)), JSON_NAME);
-    for (const hash of photoHashes(archive)) {
-      zip.addReadStream(createReadStream(files.imagePath(hash)), `photos/${hash}.jpg`, { compress: false });
-    }
-    zip.end();
-    response.setHeader('Content-Disposition', 'attachment; filename="icy-ribbon-studio.zip"');
-    response.type('application/zip');
-    zip.outputStream.pipe(response);
-  });
+/** What the zip says of itself, as its last part. */
+interface Manifest {
+  readonly photos: number;
+  readonly missing: { readonly hash: string; readonly reason: string }[];
+  /** Records that could not be read and were left out. */
+  readonly damaged: readonly string[];
+}
 
-  const receive = multer({
-    storage: multer.diskStorage({
-      destination: tmpdir(),
-      filename: (_request, _file, done) => done(null, `icy-ribbon-${randomUUID()}.zip`),
-    }),
-    limits: { fileSize: MOST_BYTES, files: 1 },
-  }).single('archive');
-  router.post('/api/archive', (request, response, next) => {
-    receive(request, response, (error: unknown) =>
-      next(error ? unfit('archive', 'The upload broke off: send the zip again.') : undefined),
-    );
-  });
-  router.post('/api/archive', async (request, response) => {
-    if (!request.file) throw unfit('archive', 'Choose a zip that was written here.');
+/** GET /api/archive.zip: the whole studio, photos included, one file after the other. */
+export function archiveRoutes(router: Router, files: PhotoFiles, tasks: Tasks, dataFolder: string): void {
+  const turns = new Semaphore(AT_ONCE);
+  router.get('/api/archive.zip', async (request, response) => {
+    const [, release] = await turns.acquire();
+    const { incoming } = folderOf(dataFolder);
+    const path = join(incoming, `${randomUUID()}.part`);
     try {
-      response.status(201).json(archiveResultSchema.parse(await bringIn(db, files, request.file.path)));
+      if (request.destroyed) return;
+      await mkdir(incoming, { recursive: true });
+      const { hashes, damaged } = await tasks.run('collectStudio', path);
+      response.setHeader('Content-Disposition', 'attachment; filename="icy-ribbon-studio.zip"');
+      response.type('application/zip');
+      const zip = zipOf(path, files, hashes, { photos: hashes.length, missing: [], damaged });
+      try {
+        await pipeline(zip.output, response);
+      } catch {
+        // Whoever downloaded has gone: there is nobody to tell.
+        response.destroy();
+      } finally {
+        zip.close();
+      }
     } finally {
-      await rm(request.file.path, { force: true });
+      release();
+      await rm(path, { force: true });
     }
   });
 }
 
-const photoHashes = ({ pieces }: Archive): Set<string> =>
-  new Set(pieces.flatMap((piece) => piece.photos.map((photo) => photo.hash)));
-
 /**
- * Reads a studio from a zip: all or nothing, but for photo files, which do no harm when nothing refers to them.
- *
- * @throws HttpProblem 422 naming what does not fit
+ * The zip as a stream. Each photo is opened when its turn comes and closed before the next one; one that cannot be read
+ * ends there, and the manifest at the end says so, so that the zip can be read all the same.
  */
-export async function bringIn(db: Db, files: PhotoFiles, path: string): Promise<ArchiveResult> {
-  const zip = await unzip(path);
-  try {
-    const checked = archiveSchema.safeParse(zip.json);
-    if (!checked.success) throw invalid(checked.error);
-    const missing = [...photoHashes(checked.data)].find((hash) => !zip.hashes.has(hash));
-    if (missing) throw unfit('archive', 'A photo is missing from the zip: export it again.');
-    await zip.eachPhoto(async (hash, image) => {
-      if (hashOf(image) !== hash || !(await describeImage(image))) {
-        throw unfit('archive', 'A photo in the zip is damaged: export it again.');
-      }
-      await files.write(image);
+function zipOf(jsonPath: string, files: PhotoFiles, hashes: readonly string[], manifest: Manifest) {
+  const zip = new yazl.ZipFile();
+  let current: ReadStream | undefined;
+  let isClosed = false;
+  zip.addFile(jsonPath, JSON_NAME);
+  for (const hash of hashes) {
+    zip.addReadStreamLazy(`photos/${hash}.jpg`, { compress: false }, (done) => {
+      const content = new PassThrough();
+      if (isClosed) return done(null, content.end());
+      current = createReadStream(files.imagePath(hash));
+      current.once('error', (error: NodeJS.ErrnoException) => {
+        const reason = error.code === 'ENOENT' ? 'Its file is missing.' : 'Its file cannot be read.';
+        manifest.missing.push({ hash, reason });
+        content.end();
+      });
+      current.pipe(content);
+      done(null, content);
     });
-    return await db.transaction().execute((trx) => insertStudio(trx, checked.data));
-  } catch (error) {
-    if (
-      error instanceof Error &&
-      !(error instanceof HttpProblem) &&
-      /FOREIGN KEY|UNIQUE/.test(error.message)
-    ) {
-      throw unfit('archive', 'The zip refers to something that is not in it: export it again.');
-    }
-    throw error;
-  } finally {
-    zip.close();
   }
+  zip.addReadStreamLazy(MANIFEST_NAME, {}, (done) => done(null, Readable.from([JSON.stringify(manifest)])));
+  zip.end();
+  return {
+    output: zip.outputStream as Readable,
+    close() {
+      isClosed = true;
+      current?.destroy();
+    },
+  };
 }

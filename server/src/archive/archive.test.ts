@@ -2,8 +2,8 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Archive, Photo, Piece } from '@icy-ribbon/contract';
-import { openStudio, planCup, startPiece, weighInFully, type Studio } from '../testing/studio.ts';
-import { unzip } from './unzip.ts';
+import { openStudio, planCup, startPiece, weighInFully, type Studio, importedBy } from '../testing/studio.ts';
+import { unzip } from '../import/unzip.ts';
 
 jest.setTimeout(90_000);
 
@@ -94,8 +94,8 @@ async function fullPiece(): Promise<Piece> {
 it('everything goes out and into an empty studio, and out again equal', async () => {
   await fullPiece();
   const zip = await exported(studio);
-  const { body } = await other.http.post('/api/archive').attach('archive', zip, 'studio.zip').expect(201);
-  expect(body.pieces).toEqual({ added: 1, kept: 0 });
+  const job = await importedBy(other, other.http.post('/api/archive').attach('archive', zip, 'studio.zip'));
+  expect(job.result?.studio?.pieces).toEqual({ added: 1, kept: 0 });
   expect(await contents(await exported(other))).toEqual(await contents(zip));
   const [photo] = (await contents(zip)).pieces[0]!.photos as [Photo];
   await other.http.get(`/api/photos/${photo.id}/image`).expect(200);
@@ -104,8 +104,8 @@ it('everything goes out and into an empty studio, and out again equal', async ()
 it('coming in twice changes nothing', async () => {
   await fullPiece();
   const zip = await exported(studio);
-  const { body } = await studio.http.post('/api/archive').attach('archive', zip, 'studio.zip').expect(201);
-  expect(body.pieces).toEqual({ added: 0, kept: 1 });
+  const job = await importedBy(studio, studio.http.post('/api/archive').attach('archive', zip, 'studio.zip'));
+  expect(job.result?.studio?.pieces).toEqual({ added: 0, kept: 1 });
   expect(await contents(await exported(studio))).toEqual(await contents(zip));
 });
 
@@ -113,17 +113,16 @@ it.each([
   ['no zip at all', Buffer.from('hello'), /no zip/],
   ['an empty zip', Buffer.from('504b0506000000000000000000000000000000000000', 'hex'), /no studio/],
 ])('%s is refused with what to do', async (_what, file, words) => {
-  const answer = await other.http.post('/api/archive').attach('archive', file, 'studio.zip').expect(422);
-  expect(answer.body.detail).toMatch(words);
+  const job = await importedBy(other, other.http.post('/api/archive').attach('archive', file, 'studio.zip'));
+  expect(job.problem?.detail).toMatch(words);
 });
 
 it('a zip that was cut short brings nothing in', async () => {
   await fullPiece();
   const zip = await exported(studio);
-  await other.http
-    .post('/api/archive')
-    .attach('archive', zip.subarray(0, zip.length - 400), 'studio.zip')
-    .expect(422);
+  const cut = zip.subarray(0, zip.length - 400);
+  const job = await importedBy(other, other.http.post('/api/archive').attach('archive', cut, 'studio.zip'));
+  expect(job.state).toBe('refused');
   expect((await other.http.get('/api/pieces').expect(200)).body.total).toBe(0);
 });
 

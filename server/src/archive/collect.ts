@@ -1,18 +1,88 @@
-import { ARCHIVE_FORMAT, ARCHIVE_VERSION, type Archive } from '@icy-ribbon/contract';
+import { createWriteStream } from 'node:fs';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import {
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  calibrationSchema,
+  equipmentSchema,
+  materialSchema,
+  ownRecipeSchema,
+  savedViewSchema,
+  supportSchema,
+  type Archive,
+  type Piece,
+} from '@icy-ribbon/contract';
 import { listCalibrations } from '../calibration/calibration.queries.ts';
 import type { Db } from '../db/open.ts';
+import { readable } from '../db/readable.ts';
+import type { Reader } from '../db/record.ts';
 import { listEquipment } from '../equipment/equipment.queries.ts';
 import { allMaterials } from '../material/material.queries.ts';
 import { findDetail } from '../photo/photo.queries.ts';
 import { readPieces } from '../piece/piece.queries.ts';
+import { withoutDamaged } from '../piece/whole.ts';
 import { listRecipes } from '../recipe/recipe.queries.ts';
 import { listViews } from '../result/views.queries.ts';
 import { allSupports } from '../support/support.queries.ts';
 
-const BATCH = 200;
+const BATCH = 50;
 
-/** Everything that is kept, photos' files aside: what was deleted stays out, but for materials and supports that pieces refer to. */
-export async function collectStudio(db: Db): Promise<Archive> {
+export interface CollectedStudio {
+  /** Every photo's hash, once. */
+  readonly hashes: readonly string[];
+  /** Records that cannot be read and were left out, as "kind id". */
+  readonly damaged: readonly string[];
+}
+
+/**
+ * Writes everything that is kept, photos' files aside, as one JSON file: what was deleted stays out, but for materials
+ * and supports that pieces refer to. It is written piece by piece, as it was at one moment.
+ */
+export function collectStudio(db: Db, path: string): Promise<CollectedStudio> {
+  return db.transaction().execute(async (trx) => {
+    const hashes = new Set<string>();
+    const damaged: string[] = [];
+    await pipeline(Readable.from(textOf(trx, hashes, damaged)), createWriteStream(path));
+    return { hashes: [...hashes], damaged };
+  });
+}
+
+type Shelves = Omit<Archive, 'format' | 'formatVersion' | 'pieces' | 'details'>;
+
+async function* textOf(db: Reader, hashes: Set<string>, damaged: string[]): AsyncGenerator<string> {
+  const shelves: Shelves = {
+    materials: readable(materialSchema, await allMaterials(db)),
+    supports: readable(supportSchema, await allSupports(db)),
+    equipment: readable(equipmentSchema, await listEquipment(db)),
+    recipes: readable(ownRecipeSchema, await listRecipes(db)),
+    calibrations: readable(calibrationSchema, await listCalibrations(db)),
+    views: readable(savedViewSchema, await listViews(db)),
+  };
+  const head = { format: ARCHIVE_FORMAT, formatVersion: ARCHIVE_VERSION, ...shelves };
+  yield `${JSON.stringify(head).slice(0, -1)},"pieces":[`;
+  const photoIds: string[] = [];
+  let comma = '';
+  for await (const piece of allPieces(db, damaged)) {
+    for (const { id, hash } of piece.photos) {
+      hashes.add(hash);
+      photoIds.push(id);
+    }
+    yield comma + JSON.stringify(piece);
+    comma = ',';
+  }
+  yield '],"details":[';
+  comma = '';
+  for (const photoId of photoIds) {
+    const detail = await findDetail(db, photoId);
+    if (!detail) continue;
+    yield comma + JSON.stringify({ photoId, detail });
+    comma = ',';
+  }
+  yield ']}';
+}
+
+async function* allPieces(db: Reader, damaged: string[]): AsyncGenerator<Piece> {
   const ids = await db
     .selectFrom('piece')
     .select('id')
@@ -20,27 +90,13 @@ export async function collectStudio(db: Db): Promise<Archive> {
     .orderBy('createdAt')
     .orderBy('id')
     .execute();
-  const pieces: Archive['pieces'] = [];
   for (let from = 0; from < ids.length; from += BATCH) {
     const batch = ids.slice(from, from + BATCH).map(({ id }) => id);
-    const read = await readPieces(db, batch);
-    pieces.push(...batch.map((id) => read.find((piece) => piece.id === id)!));
+    const read = new Map((await readPieces(db, batch)).map((piece) => [piece.id, piece]));
+    for (const id of batch) {
+      const { damaged: parts = [], ...piece } = withoutDamaged(read.get(id)!);
+      damaged.push(...parts.map((part) => `${part.what} ${part.id}`));
+      yield piece;
+    }
   }
-  const details: Archive['details'] = [];
-  for (const photo of pieces.flatMap((piece) => piece.photos)) {
-    const detail = await findDetail(db, photo.id);
-    if (detail) details.push({ photoId: photo.id, detail });
-  }
-  return {
-    format: ARCHIVE_FORMAT,
-    formatVersion: ARCHIVE_VERSION,
-    materials: await allMaterials(db),
-    supports: await allSupports(db),
-    equipment: await listEquipment(db),
-    recipes: await listRecipes(db),
-    calibrations: await listCalibrations(db),
-    views: await listViews(db),
-    pieces,
-    details,
-  };
 }

@@ -1,4 +1,5 @@
 import { createWriteStream, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { readFile } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
@@ -25,9 +26,8 @@ it('gives the studio, and the photos one by one', async () => {
   const found = await unzip(await zipOf({ [JSON_NAME]: '{"a":1}', [`photos/${HASH}.jpg`]: 'a photo' }));
   expect(found.json).toEqual({ a: 1 });
   expect([...found.hashes]).toEqual([HASH]);
-  const photos: string[] = [];
-  await found.eachPhoto((hash, image) => Promise.resolve(void photos.push(`${hash} ${image.toString()}`)));
-  expect(photos).toEqual([`${HASH} a photo`]);
+  const photo = await found.withPhoto(HASH, folder, (at) => readFile(at, 'utf8'));
+  expect(photo).toBe('a photo');
   found.close();
 });
 
@@ -73,7 +73,7 @@ it('a photo whose bytes were changed is refused as it is read', async () => {
   bytes.fill(0xff, from, from + 6);
   writeFileSync(path, bytes);
   const found = await unzip(path);
-  await expect(found.eachPhoto(() => Promise.resolve())).rejects.toMatchObject({
+  await expect(found.withPhoto(HASH, folder, () => Promise.resolve())).rejects.toMatchObject({
     errors: [{ message: expect.stringContaining('is damaged') }],
   });
   found.close();

@@ -1,43 +1,88 @@
-import { unfit } from '../http/problem.ts';
+import { randomUUID } from 'node:crypto';
+import { createWriteStream } from 'node:fs';
+import { mkdir, rm, stat } from 'node:fs/promises';
+import { join } from 'node:path';
+import { Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { crc32 } from 'node:zlib';
 import yauzl from 'yauzl';
+import { storageFault } from '../db/fault.ts';
+import { folderOf } from '../folder/folder.ts';
+import type { HttpProblem } from '../http/problem.ts';
+import { unfit } from '../http/problem.ts';
 
 export const JSON_NAME = 'studio.json';
+export const MANIFEST_NAME = 'manifest.json';
 const PHOTO_NAME = /^photos\/([0-9a-f]{64})\.jpg$/;
-const MOST_JSON_BYTES = 500 * 1024 * 1024;
-const MOST_PHOTO_BYTES = 60 * 1024 * 1024;
-const MOST_ENTRIES = 100_000;
+const MB = 1024 * 1024;
+const MOST_JSON_BYTES = 250 * MB;
+const MOST_MANIFEST_BYTES = 20 * MB;
+const MOST_PHOTO_BYTES = 60 * MB;
+const MOST_ENTRIES = 60_000;
+/** Text of this kind is packed to a twentieth or so, photos hardly at all. */
+const MOST_RATIO = 250;
 
 /** A zip whose parts are read one by one, so that its photos never lie in memory all at once. */
 export interface Unzipped {
   readonly json: unknown;
   /** Hashes of the photos that are in it. */
   readonly hashes: ReadonlySet<string>;
-  eachPhoto(work: (hash: string, image: Buffer) => Promise<void>): Promise<void>;
+  /** Hashes of photos that were missing already where it was written, by its manifest. */
+  readonly missing: ReadonlySet<string>;
+  /** A photo as a file of its own for as long as some work takes. */
+  withPhoto<Result>(
+    hash: string,
+    dataFolder: string,
+    work: (path: string) => Promise<Result>,
+  ): Promise<Result>;
   close(): void;
 }
 
-/** @throws HttpProblem 422 when it is no zip, holds no studio, or holds something larger than it may */
+/**
+ * Opens a studio's zip. What it would unpack to is bounded before anything is unpacked; checksums are held against
+ * what comes out.
+ *
+ * @throws HttpProblem 422 when it is no zip, holds no studio, is damaged, or holds more than it may
+ */
 export async function unzip(path: string): Promise<Unzipped> {
+  const { size } = await stat(path);
   const file = await open(path);
-  const entries = await list(file);
-  const json = entries.get(JSON_NAME);
-  if (!json) {
+  try {
+    const entries = await list(file, size);
+    const json = entries.get(JSON_NAME);
+    if (!json) throw unfit('archive', 'There is no studio in this zip: choose one that was written here.');
+    const parsed = parse(await readText(file, json, MOST_JSON_BYTES), JSON_NAME);
+    const manifest = entries.get(MANIFEST_NAME);
+    const missing = new Set(
+      manifest ? missingOf(parse(await readText(file, manifest, MOST_MANIFEST_BYTES), MANIFEST_NAME)) : [],
+    );
+    const photos = new Map(
+      [...entries].flatMap(([name, entry]) => {
+        const hash = PHOTO_NAME.exec(name)?.[1];
+        return hash && !missing.has(hash) ? [[hash, entry] as const] : [];
+      }),
+    );
+    return {
+      json: parsed,
+      hashes: new Set(photos.keys()),
+      missing,
+      async withPhoto(hash, dataFolder, work) {
+        const { incoming } = folderOf(dataFolder);
+        await mkdir(incoming, { recursive: true });
+        const to = join(incoming, `${randomUUID()}.part`);
+        try {
+          await unpack(file, photos.get(hash)!, MOST_PHOTO_BYTES, createWriteStream(to));
+          return await work(to);
+        } finally {
+          await rm(to, { force: true });
+        }
+      },
+      close: () => file.close(),
+    };
+  } catch (error) {
     file.close();
-    throw unfit('archive', 'There is no studio in this zip: choose one that was written here.');
+    throw error;
   }
-  const text = (await read(file, json, MOST_JSON_BYTES)).toString('utf8');
-  const photos = [...entries].flatMap(([name, entry]) => {
-    const hash = PHOTO_NAME.exec(name)?.[1];
-    return hash ? [[hash, entry] as const] : [];
-  });
-  return {
-    json: parse(text),
-    hashes: new Set(photos.map(([hash]) => hash)),
-    async eachPhoto(work) {
-      for (const [hash, entry] of photos) await work(hash, await read(file, entry, MOST_PHOTO_BYTES));
-    },
-    close: () => file.close(),
-  };
 }
 
 function open(path: string): Promise<yauzl.ZipFile> {
@@ -49,45 +94,86 @@ function open(path: string): Promise<yauzl.ZipFile> {
   });
 }
 
-function list(file: yauzl.ZipFile): Promise<Map<string, yauzl.Entry>> {
+/** The zip's parts by name; parts that lie over each other unpack to more than the zip could hold. */
+function list(file: yauzl.ZipFile, zipBytes: number): Promise<Map<string, yauzl.Entry>> {
   return new Promise((resolve, reject) => {
+    const refuse = (message: string) => reject(unfit('archive', message));
     const entries = new Map<string, yauzl.Entry>();
+    let packed = 0;
     file.on('entry', (entry: yauzl.Entry) => {
+      packed += entry.compressedSize;
+      if (entries.has(entry.fileName)) return refuse(`"${entry.fileName}" stands in this zip twice.`);
+      if (packed > zipBytes) return refuse('This zip is damaged: its parts lie over each other.');
+      if (entry.uncompressedSize > MOST_RATIO * Math.max(1000, entry.compressedSize)) {
+        return refuse(`"${entry.fileName}" in this zip unpacks to far more than it should.`);
+      }
       entries.set(entry.fileName, entry);
-      if (entries.size > MOST_ENTRIES) reject(unfit('archive', 'This zip holds too many files.'));
-      else file.readEntry();
+      if (entries.size > MOST_ENTRIES) return refuse('This zip holds too many files.');
+      file.readEntry();
     });
     file.once('end', () => resolve(entries));
-    file.once('error', () => reject(unfit('archive', 'This zip is damaged: export it again.')));
+    file.once('error', () => refuse('This zip is damaged: export it again.'));
     file.readEntry();
   });
 }
 
-function read(file: yauzl.ZipFile, entry: yauzl.Entry, most: number): Promise<Buffer> {
-  return new Promise((resolve, reject) => {
-    const broken = () =>
-      reject(unfit('archive', `"${entry.fileName}" in the zip is damaged: export it again.`));
-    if (entry.uncompressedSize > most) {
-      reject(unfit('archive', `"${entry.fileName}" in the zip is larger than it may be.`));
-      return;
-    }
-    file.openReadStream(entry, (error, stream) => {
-      if (error) {
-        broken();
-        return;
-      }
-      const parts: Buffer[] = [];
-      stream.on('data', (part: Buffer) => parts.push(part));
-      stream.once('end', () => resolve(Buffer.concat(parts)));
-      stream.once('error', broken);
-    });
+/** Unpacks one part, never more than it may be, and holds it against its checksum. */
+async function unpack(
+  file: yauzl.ZipFile,
+  entry: yauzl.Entry,
+  most: number,
+  to: NodeJS.WritableStream,
+): Promise<void> {
+  if (entry.uncompressedSize > most) {
+    throw unfit('archive', `"${entry.fileName}" in the zip is larger than it may be.`);
+  }
+  let [sum, bytes] = [0, 0];
+  const watch = new Transform({
+    transform(part: Buffer, _encoding, done) {
+      bytes += part.length;
+      sum = crc32(part, sum);
+      done(bytes > most ? new Error('too large') : null, part);
+    },
   });
+  try {
+    const stream = await new Promise<NodeJS.ReadableStream>((resolve, reject) =>
+      file.openReadStream(entry, (error, opened) => (error ? reject(error) : resolve(opened))),
+    );
+    await pipeline(stream, watch, to);
+  } catch (error) {
+    if (storageFault(error)) throw error;
+    throw broken(entry);
+  }
+  if (sum !== entry.crc32) throw broken(entry);
 }
 
-function parse(text: string): unknown {
+const broken = (entry: yauzl.Entry): HttpProblem =>
+  unfit('archive', `"${entry.fileName}" in the zip is damaged: export it again.`);
+
+async function readText(file: yauzl.ZipFile, entry: yauzl.Entry, most: number): Promise<string> {
+  const parts: Buffer[] = [];
+  const gather = new Transform({
+    transform(part: Buffer, _encoding, done) {
+      parts.push(part);
+      done();
+    },
+  });
+  await unpack(file, entry, most, gather.resume());
+  return Buffer.concat(parts).toString('utf8');
+}
+
+function parse(text: string, name: string): unknown {
   try {
     return JSON.parse(text);
   } catch {
-    throw unfit('archive', `${JSON_NAME} in the zip is damaged: export it again.`);
+    throw unfit('archive', `${name} in the zip is damaged: export it again.`);
   }
+}
+
+function missingOf(manifest: unknown): string[] {
+  const missing = (manifest as { missing?: unknown } | null)?.missing;
+  if (!Array.isArray(missing)) return [];
+  return missing.flatMap((each: { hash?: unknown } | null) =>
+    typeof each?.hash === 'string' ? [each.hash] : [],
+  );
 }

@@ -1,0 +1,167 @@
+import { createReadStream } from 'node:fs';
+import { readFile, stat } from 'node:fs/promises';
+import {
+  archiveSchema,
+  ARCHIVE_FORMAT,
+  ARCHIVE_VERSION,
+  materialImportSchema,
+  overfull,
+  pieceDocumentSchema,
+  type Archive,
+  type ArchiveResult,
+  type FieldError,
+  type ImportResult,
+  type Photo,
+} from '@icy-ribbon/contract';
+import type { z } from 'zod';
+import { write } from '../db/write.ts';
+import { HttpProblem, invalid, unfit } from '../http/problem.ts';
+import { insertMaterials } from '../material/material.queries.ts';
+import { hashOf, type FiledPhoto } from '../photo/files.ts';
+import { findPiece } from '../piece/piece.queries.ts';
+import type { Bench } from '../task/bench.ts';
+import { checkStudio } from './check.ts';
+import { withFreshIds } from './freshIds.ts';
+import { stageAndTakeOver } from './stage.ts';
+import { unzip } from './unzip.ts';
+
+/** The path of a file that arrived. */
+export interface ReadIn {
+  readonly path: string;
+}
+
+const MOST_JSON_BYTES = 250 * 1024 * 1024;
+
+/**
+ * A whole studio from a zip.
+ *
+ * @throws HttpProblem 422 naming what does not fit and where; nothing was kept then
+ */
+export async function readArchive(bench: Bench, { path }: ReadIn): Promise<ArchiveResult> {
+  bench.report({ phase: 'Reading', done: 0, total: 1 });
+  const zip = await unzip(path);
+  try {
+    const archive = fitting(archiveSchema, zip.json);
+    const { places, errors } = checkStudio(archive);
+    refuse(errors);
+    const wanted = new Map(
+      archive.pieces.flatMap(({ photos }) => photos.map((photo) => [photo.hash, photo] as const)),
+    );
+    const absent = [...wanted.keys()].filter((hash) => !zip.hashes.has(hash));
+    if (absent.some((hash) => !zip.missing.has(hash))) {
+      throw unfit('archive', 'A photo is missing from the zip: export it again.');
+    }
+    const filed = new Map<string, FiledPhoto>();
+    let done = 0;
+    for (const hash of wanted.keys()) {
+      bench.goOn();
+      bench.report({ phase: 'Photos', done, total: wanted.size });
+      done += 1;
+      if (zip.hashes.has(hash)) {
+        filed.set(hash, await zip.withPhoto(hash, bench.dataFolder, (file) => filePhoto(bench, file, hash)));
+      }
+    }
+    const result = await stageAndTakeOver(bench, withFiled(archive, filed), places);
+    return { ...result, photosMissing: absent.length };
+  } finally {
+    zip.close();
+  }
+}
+
+async function filePhoto(bench: Bench, path: string, hash: string): Promise<FiledPhoto> {
+  const damaged = () =>
+    unfit('archive', `The photo ${hash.slice(0, 12)}… in the zip is damaged: export it again.`);
+  if (hashOf(await readFile(path)) !== hash) throw damaged();
+  try {
+    return await bench.files.takeIn(path);
+  } catch (error) {
+    throw error instanceof HttpProblem ? unfit('archive', `A photo in the zip: ${error.message}`) : error;
+  }
+}
+
+/** Photos go by what was filed: one that had to be cleaned has another hash now. */
+function withFiled(archive: Archive, filed: ReadonlyMap<string, FiledPhoto>): Archive {
+  const renamed = (photo: Photo): Photo => ({ ...photo, ...filed.get(photo.hash) });
+  return {
+    ...archive,
+    pieces: archive.pieces.map((piece) => ({ ...piece, photos: piece.photos.map(renamed) })),
+  };
+}
+
+/**
+ * One piece from its JSON document. Materials and supports that are here already are left as they are; a piece that is
+ * here already comes in a second time as a copy with ids of its own.
+ *
+ * @throws HttpProblem 422 naming the part of the document that does not fit
+ */
+export async function readDocument(bench: Bench, { path }: ReadIn): Promise<ImportResult> {
+  bench.report({ phase: 'Reading', done: 0, total: 1 });
+  const given = fitting(pieceDocumentSchema, await readJson(path));
+  const copied = (await findPiece(bench.db, given.piece.id)) !== undefined;
+  const document = copied ? withFreshIds(given) : given;
+  const { piece, materials, support, photoFiles } = document;
+  const known = new Map(photoFiles.map((file, index) => [file.photoId, { ...file, index }]));
+  const archive: Archive = {
+    format: ARCHIVE_FORMAT,
+    formatVersion: ARCHIVE_VERSION,
+    ...{ materials, supports: [support], equipment: [], recipes: [], calibrations: [], views: [] },
+    pieces: [piece],
+    details: photoFiles.flatMap(({ photoId, detail }) => (detail ? [{ photoId, detail }] : [])),
+  };
+  const inDocument = (at: string) => at.replace(/^pieces\.0\b/, 'piece').replace(/^supports\.0\b/, 'support');
+  const { places, errors } = checkStudio(archive);
+  refuse(errors.map((error) => ({ ...error, path: inDocument(error.path) })));
+  const filed = new Map<string, FiledPhoto>();
+  for (const [index, photo] of piece.photos.entries()) {
+    bench.goOn();
+    bench.report({ phase: 'Photos', done: index, total: piece.photos.length });
+    const file = known.get(photo.id);
+    if (!file) throw unfit(`piece.photos.${index}`, 'A photo is missing from the file.');
+    const image = Buffer.from(file.base64, 'base64');
+    if (hashOf(image) !== photo.hash) {
+      throw unfit(`photoFiles.${file.index}`, 'This photo is damaged: export the piece again.');
+    }
+    try {
+      filed.set(photo.hash, await bench.files.takeIn(image));
+    } catch (error) {
+      throw error instanceof HttpProblem ? unfit(`photoFiles.${file.index}`, error.message) : error;
+    }
+  }
+  await stageAndTakeOver(bench, withFiled(archive, filed), places, inDocument);
+  return { pieceId: piece.id, copied };
+}
+
+/** Many materials onto the shelf, all or none; those whose ids are there already are left as they are. */
+export async function readMaterials(bench: Bench, { path }: ReadIn): Promise<{ added: number }> {
+  bench.report({ phase: 'Reading', done: 0, total: 1 });
+  const { materials } = fitting(materialImportSchema, await readJson(path));
+  bench.goOn();
+  bench.report({ phase: 'Writing', done: 0, total: 1 });
+  const added = await bench.withWriter((db) => write(db, (trx) => insertMaterials(trx, materials)));
+  return { added };
+}
+
+async function readJson(path: string): Promise<unknown> {
+  const { size } = await stat(path);
+  if (size > MOST_JSON_BYTES) throw unfit('file', 'The file is larger than 250 MB.');
+  const parts: Buffer[] = [];
+  for await (const part of createReadStream(path)) parts.push(part as Buffer);
+  try {
+    return JSON.parse(Buffer.concat(parts).toString('utf8'));
+  } catch {
+    throw new HttpProblem(400, 'Not readable', 'What was sent is not valid JSON.');
+  }
+}
+
+function fitting<Schema extends z.ZodType>(schema: Schema, value: unknown): z.output<Schema> {
+  const tooMuch = overfull(schema, value);
+  if (tooMuch) throw unfit(tooMuch.path, tooMuch.message);
+  const checked = schema.safeParse(value);
+  if (!checked.success) throw invalid(checked.error);
+  return checked.data;
+}
+
+function refuse(errors: readonly FieldError[]): void {
+  if (errors.length === 0) return;
+  throw new HttpProblem(422, 'The file does not fit together', errors[0]?.message ?? '', { errors });
+}
