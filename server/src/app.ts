@@ -1,10 +1,11 @@
 import { api, archiveSchema, openApiDocument, pieceDocumentSchema } from '@icy-ribbon/contract';
 import { seededRandom } from '@icy-ribbon/core/random';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { z } from 'zod';
 import { archiveRoutes } from './archive/archive.routes.ts';
+import { safekeepingRoutes, type Keeper } from './backup/safekeeping.routes.ts';
 import { calibrationRoutes } from './calibration/calibration.routes.ts';
 import { calculationRoutes } from './calculation/calculation.routes.ts';
 import type { Config } from './config.ts';
@@ -14,12 +15,15 @@ import { originGuard, passphraseGuard } from './http/guard.ts';
 import { securityHeaders, servePage } from './http/page.ts';
 import { problemHandler } from './http/problem.ts';
 import { route } from './http/route.ts';
+import { importRoutes } from './import/import.routes.ts';
+import type { ImportJobs } from './import/jobs.ts';
 import { judgementRoutes } from './judgement/judgement.routes.ts';
 import { materialRoutes } from './material/material.routes.ts';
 import { mixRoutes } from './mix/mix.routes.ts';
-import { photoFiles } from './photo/files.ts';
+import type { PhotoFiles } from './photo/files.ts';
 import { photoRoutes } from './photo/photo.routes.ts';
 import { planRoutes } from './plan/plan.routes.ts';
+import { csvRoutes } from './piece/csv.routes.ts';
 import { pieceRoutes } from './piece/piece.routes.ts';
 import { pourRoutes } from './pour/pour.routes.ts';
 import { readingRoutes } from './reading/reading.routes.ts';
@@ -30,21 +34,27 @@ import { climateRoutes } from './standin/climate/climate.routes.ts';
 import { standInScale } from './standin/scale/scale.ts';
 import { scaleRoutes } from './standin/scale/scale.routes.ts';
 import { supportRoutes } from './support/support.routes.ts';
+import type { Tasks } from './task/threads.ts';
+import { VERSION } from './version.ts';
 
-export const VERSION = '0.1.0';
-const IMPORT_LIMIT = '200mb';
+const SCALE_STREAM = '/api/scale/readings';
 
-export interface AppParts {
+export interface FrameParts {
   readonly config: Config;
-  readonly db: Db;
+  readonly keeper: Keeper;
   readonly log: (error: unknown) => void;
   readonly seed: number;
+  readonly status: () => 'ok' | 'damaged' | 'restoring';
+  /** The routes of the studio that is open now; a restore puts others in their place. */
+  readonly studio: () => Router;
 }
 
-/** The whole server, not yet listening. */
-export function makeApp({ config, db, log, seed }: AppParts): Express {
+/** The whole server, not yet listening: what stands around a studio, and the studio within. */
+export function makeApp({ config, keeper, log, seed, status, studio }: FrameParts): Express {
   const app = express();
   app.disable('x-powered-by');
+  // Answers of the API are never kept, and a hash over a large one holds everything else up.
+  app.disable('etag');
   app.use(securityHeaders());
   app.use(originGuard(config));
   if (config.passphrase !== null) {
@@ -59,43 +69,65 @@ export function makeApp({ config, db, log, seed }: AppParts): Express {
   }
   app.use(passphraseGuard(config.passphrase));
   app.use(compression({ filter: (request, response) => compressible(request, response) }));
-  app.use(api.pieces.importDocument.path, express.json({ limit: IMPORT_LIMIT }));
-  app.use(api.materials.importAll.path, express.json({ limit: '20mb' }));
-  app.use(api.photos.measure.path, express.json({ limit: '20mb' }));
-  app.use('/api', express.json({ limit: '1mb' }));
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
-
-  const files = photoFiles(config.dataFolder);
-  route(app, api.health, () => ({ status: 'ok' as const, version: VERSION, demo: config.demo }));
+  route(app, api.health, () => ({ status: status(), version: VERSION, demo: config.demo }));
   describingRoutes(app);
-  calculationRoutes(app);
-  materialRoutes(app, db);
-  equipmentRoutes(app, db);
-  recipeRoutes(app, db);
-  supportRoutes(app, db);
-  pieceRoutes(app, db, files);
-  mixRoutes(app, db);
-  readingRoutes(app, db);
-  calibrationRoutes(app, db);
-  planRoutes(app, db);
-  pourRoutes(app, db);
-  photoRoutes(app, db, files);
-  judgementRoutes(app, db);
-  archiveRoutes(app, db, files);
-  resultRoutes(app, db);
-  cameraRoutes(app, db, files);
   climateRoutes(app);
+  app.use(api.safekeeping.chooseSecond.path, express.json({ limit: '10kb' }));
+  safekeepingRoutes(app, keeper);
+  app.use('/api/scale', express.json({ limit: '10kb' }));
   scaleRoutes(app, standInScale(seededRandom(seed)));
+  app.use((request, response, next) => {
+    if (request.path.startsWith('/api/')) studio()(request, response, next);
+    else next();
+  });
   servePage(app, config.webFolder);
   app.use(problemHandler(log));
   return app;
 }
 
+export interface StudioParts {
+  readonly db: Db;
+  readonly files: PhotoFiles;
+  readonly tasks: Tasks;
+  readonly jobs: ImportJobs;
+  readonly dataFolder: string;
+  /** Comes before everything that is deleted. */
+  readonly beforeDeleting: express.RequestHandler;
+}
+
+/** The routes of an open studio. */
+export function studioRouter({ db, files, tasks, jobs, dataFolder, beforeDeleting }: StudioParts): Router {
+  const router = express.Router();
+  router.use(beforeDeleting);
+  importRoutes(router, jobs, dataFolder);
+  router.use(api.photos.measure.path, express.json({ limit: '20mb' }));
+  router.use('/api', express.json({ limit: '1mb' }));
+  calculationRoutes(router);
+  materialRoutes(router, db, tasks);
+  equipmentRoutes(router, db);
+  recipeRoutes(router, db);
+  supportRoutes(router, db);
+  csvRoutes(router, tasks);
+  pieceRoutes(router, db, tasks);
+  mixRoutes(router, db, tasks);
+  readingRoutes(router, db);
+  calibrationRoutes(router, db);
+  planRoutes(router, db);
+  pourRoutes(router, db);
+  photoRoutes(router, db, files, dataFolder);
+  judgementRoutes(router, db);
+  archiveRoutes(router, files, tasks, dataFolder);
+  resultRoutes(router, db, tasks);
+  cameraRoutes(router, db, files, tasks);
+  return router;
+}
+
 function compressible(request: express.Request, response: express.Response): boolean {
-  return request.path !== '/api/scale/readings' && compression.filter(request, response);
+  return request.path !== SCALE_STREAM && compression.filter(request, response);
 }
 
 /** What the API is and what its files look like, written from the contract. */

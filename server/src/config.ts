@@ -29,10 +29,13 @@ export function readConfig(env: Record<string, string | undefined>, packageFolde
     throw new Error(`ICY_RIBBON_PORT is "${env.ICY_RIBBON_PORT}": give a whole number up to 65535.`);
   }
   const passphrase = env.ICY_RIBBON_PASSPHRASE || null;
-  if (!LOOPBACK.has(host) && (passphrase === null || passphrase.length < 8)) {
+  if (!LOOPBACK.has(host) && passphrase === null) {
     throw new Error(
       'With ICY_RIBBON_HOST open to other devices, set ICY_RIBBON_PASSPHRASE to at least 8 characters.',
     );
+  }
+  if (passphrase !== null && passphrase.length < 8) {
+    throw new Error('ICY_RIBBON_PASSPHRASE is too short: give at least 8 characters.');
   }
   return {
     host,

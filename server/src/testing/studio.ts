@@ -1,26 +1,27 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Material, Mix, Piece, Support } from '@icy-ribbon/contract';
+import type { ImportJob, Material, Mix, Piece, Support } from '@icy-ribbon/contract';
 import request from 'supertest';
-import { makeApp } from '../app.ts';
 import type { Config } from '../config.ts';
-import { openDatabase, type Db } from '../db/open.ts';
+import type { Db } from '../db/open.ts';
 import { stockStarterShelf } from '../material/starter.ts';
+import { openStudio as openServed, type Studio as Served } from '../studio.ts';
 
-/** A server on an empty data folder of its own, with the starter shelf. */
+/** A server on an empty data folder of its own, with the starter shelf; everything is done in place. */
 export interface Studio {
   readonly db: Db;
+  readonly served: Served;
   readonly folder: string;
   readonly faults: unknown[];
   readonly http: ReturnType<typeof request>;
   close(): Promise<void>;
 }
 
-export async function openStudio(changes: Partial<Config> = {}): Promise<Studio> {
-  const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-'));
-  const { db } = await openDatabase(folder, new Date().toISOString());
-  await stockStarterShelf(db);
+export async function openStudio(
+  changes: Partial<Config> = {},
+  folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-')),
+): Promise<Studio> {
   const faults: unknown[] = [];
   const config: Config = {
     host: '127.0.0.1',
@@ -32,14 +33,22 @@ export async function openStudio(changes: Partial<Config> = {}): Promise<Studio>
     allowedHosts: [],
     ...changes,
   };
-  const app = makeApp({ config, db, log: (error) => faults.push(error), seed: 1 });
+  const served = await openServed({
+    config,
+    log: (error) => faults.push(error),
+    seed: 1,
+    fill: (db) => stockStarterShelf(db),
+  });
   return {
-    db,
+    served,
+    get db() {
+      return served.db;
+    },
     folder,
     faults,
-    http: request(app),
+    http: request(served.app),
     async close() {
-      await db.destroy();
+      await served.close();
       rmSync(folder, { recursive: true, force: true });
     },
   };
@@ -86,4 +95,12 @@ export async function weighInFully(studio: Studio, mix: Mix): Promise<Mix> {
     current = body as Mix;
   }
   return current;
+}
+
+/** What became of a file that was sent in: the job when it is over. */
+export async function importedBy(studio: Studio, sent: request.Test): Promise<ImportJob> {
+  const { body } = await sent.expect(202);
+  await studio.served.jobs.idle();
+  const { id } = body as ImportJob;
+  return (await studio.http.get(`/api/imports/${id}`).expect(200)).body as ImportJob;
 }
