@@ -1,7 +1,13 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { materialCreateSchema, pieceListQuery, type PieceListQuery } from '@icy-ribbon/contract';
+import {
+  materialCreateSchema,
+  pieceListQuery,
+  type PieceListQuery,
+  type PieceSummary,
+  type PourNumbers,
+} from '@icy-ribbon/contract';
 import { findQuantity, madeTheDifference, trendOf } from '@icy-ribbon/core/compare';
 import { matchColor } from '@icy-ribbon/core/color';
 import { materialKind } from '@icy-ribbon/core/material';
@@ -16,11 +22,12 @@ import { openDatabase } from '../db/open.ts';
 import { timestamp } from '../db/record.ts';
 import { createMaterial } from '../material/material.queries.ts';
 import { stockStarterShelf } from '../material/starter.ts';
-import { listPieces, readPieces } from '../piece/piece.queries.ts';
+import { refreshFacts } from '../piece/evaluate.ts';
+import { listPieces } from '../piece/list.ts';
 import { toCsv } from '../piece/csv.ts';
 import { paintScene } from '../standin/camera/paint.ts';
 import { freshPhoto, measureKnown, missesOf } from '../photo/acceptance.ts';
-import { listNumbers, refreshFacts } from '../result/facts.ts';
+import { listNumbers } from '../result/numbers.queries.ts';
 import { measure, table } from './measure.ts';
 import { freshLayers, workOut } from './plan.ts';
 import { fillWithPours } from './pours.ts';
@@ -61,13 +68,13 @@ try {
     (changes: Partial<PieceListQuery> = {}) =>
     () =>
       listPieces(db, { ...pieceListQuery.parse({}), ...changes });
-  const { items } = await list({ pageSize: 200 })();
+  const items = (await list({ pageSize: 200 })()).items.map((text) => JSON.parse(text) as PieceSummary);
   const startedAt = performance.now();
-  await refreshFacts(db, readPieces);
+  await refreshFacts(db);
   process.stdout.write(
     `The numbers of ${POURS} pours worked out for the first time: ${((performance.now() - startedAt) / 1000).toFixed(1)} s\n`,
   );
-  const numbers = (await listNumbers(db, undefined)).map((pour) => pour.numbers);
+  const numbers = (JSON.parse(await listNumbers(db, undefined)) as PourNumbers[]).map((pour) => pour.numbers);
   const importMany = (count: number) => () =>
     db.transaction().execute(async (trx) => {
       for (let row = 0; row < count; row += 1) {

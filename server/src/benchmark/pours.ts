@@ -3,6 +3,7 @@ import type { Judgement, Measurement, Mix, Piece, PourEvent } from '@icy-ribbon/
 import { AIR_TOOL_NAMES, airTool } from '@icy-ribbon/core/air';
 import { seededRandom } from '@icy-ribbon/core/random';
 import type { Db } from '../db/open.ts';
+import { write } from '../db/write.ts';
 import { createMix } from '../mix/mix.queries.ts';
 import { insertPiece } from '../piece/document.ts';
 import { createPiece, findPiece } from '../piece/piece.queries.ts';
@@ -20,7 +21,7 @@ export async function fillWithPours(db: Db, count: number): Promise<void> {
     .select('id')
     .where('kind', '=', 'artist-tube')
     .executeTakeFirstOrThrow();
-  const started = await db.transaction().execute(async (trx) => {
+  const started = await write(db, async (trx) => {
     const given = { name: 'Piece', technique: 'dutch', supportId: support.id, note: '' } as const;
     const { id } = await createPiece(trx, { id: randomUUID(), ...given });
     for (const role of ['base', 'color', 'color'] as const) {
@@ -29,7 +30,7 @@ export async function fillWithPours(db: Db, count: number): Promise<void> {
     return (await findPiece(trx, id))!;
   });
   for (let done = 0; done < count; done += BATCH) {
-    await db.transaction().execute(async (trx) => {
+    await write(db, async (trx) => {
       for (let index = done; index < Math.min(count, done + BATCH); index += 1) {
         await insertPiece(trx, pourLike(started, index), () => null);
       }
@@ -72,13 +73,14 @@ function pourLike(started: Piece, index: number): Piece {
 
 function weighed(mix: Mix, pieceId: string, at: string): Mix {
   const ingredients = mix.ingredients.map((each) => ({ ...each, id: randomUUID() }));
-  const additions = ingredients.map((each) => ({
+  const additions = ingredients.map((each, index) => ({
     id: randomUUID(),
     ingredientId: each.id,
     mg: Math.round(each.targetMg * between(0.8, 1.2)),
     source: 'typed' as const,
     at,
     drawId: null,
+    place: index + 1,
   }));
   return { ...mix, id: randomUUID(), pieceId, ingredients, additions };
 }

@@ -1,0 +1,42 @@
+import { workerData } from 'node:worker_threads';
+import { openReader, openWriter, type Db } from '../db/open.ts';
+import { photoFiles } from '../photo/files.ts';
+import { Cancelled, type Bench } from './bench.ts';
+import { asPlain } from './plainError.ts';
+import { TASKS, type Task } from './tasks.ts';
+import type { Answer, Order } from './threads.ts';
+
+const { dataFolder } = workerData as { dataFolder: string };
+const files = photoFiles(dataFolder);
+let reader: Db | undefined;
+
+async function withWriter<Result>(work: (db: Db) => Promise<Result>): Promise<Result> {
+  const db = openWriter(dataFolder);
+  try {
+    return await work(db);
+  } finally {
+    await db.destroy();
+  }
+}
+
+/** One task on this thread. */
+export default async function runOrder({ name, input, port, calledOff }: Order): Promise<Answer> {
+  reader ??= openReader(dataFolder);
+  const bench: Bench = {
+    db: reader,
+    files,
+    dataFolder,
+    withWriter,
+    report: (progress) => port?.postMessage(progress),
+    goOn: () => {
+      if (Atomics.load(calledOff, 0) !== 0) throw new Cancelled();
+    },
+  };
+  try {
+    return { output: await (TASKS[name] as Task<unknown, unknown>).run(bench, input) };
+  } catch (error) {
+    return { error: asPlain(error) };
+  } finally {
+    port?.close();
+  }
+}
