@@ -1,7 +1,7 @@
 import { PROBLEM_MEDIA_TYPE, hasPart, problemSchema, type Endpoint } from '@icy-ribbon/contract';
 import type { z } from 'zod';
 import { ApiProblem } from './problem.ts';
-import { reportAway, reportBack } from './connection.ts';
+import { reportAway, reportBack, reportStorage, storageTrouble } from './connection.ts';
 
 type Part<Name extends string, Schema extends z.ZodType> = Schema extends z.ZodUndefined
   ? unknown
@@ -11,6 +11,8 @@ type Arguments<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType> = 
   Part<'query', Q> &
   Part<'body', B>;
 
+/** The server has nowhere to write: said on every page until it can again. */
+const NO_STORAGE = 507;
 const RETRY_MS = [300, 600, 1000, 2000, 2000, 3000, 3000, 4000, 5000];
 
 /**
@@ -39,13 +41,15 @@ export async function call<
   return endpoint.response.parse(await readAnswer(response));
 }
 
-/** Uploads a form (a photo); the same rules as `call`. */
+/** Uploads a form (a photo), or a file as it is; the same rules as `call`. */
 export async function upload<R extends z.ZodType>(
   path: string,
-  form: FormData,
+  body: FormData | Blob,
   response: R,
 ): Promise<z.output<R>> {
-  return response.parse(await readAnswer(await fetchPatiently(path, { method: 'POST', body: form })));
+  const headers = body instanceof FormData ? undefined : { 'Content-Type': 'application/json' };
+  const sent = await fetchPatiently(path, { method: 'POST', body, ...(headers && { headers }) });
+  return response.parse(await readAnswer(sent));
 }
 
 function urlOf(path: string, params: object = {}, query: object = {}): string {
@@ -82,9 +86,13 @@ async function fetchPatiently(url: string, init: RequestInit): Promise<Response>
 
 async function readAnswer(response: Response): Promise<unknown> {
   const answer: unknown = await response.json().catch(() => undefined);
-  if (response.ok) return answer;
+  if (response.ok) {
+    if (storageTrouble.value !== null) reportStorage(null);
+    return answer;
+  }
   const isProblem = response.headers.get('Content-Type')?.startsWith(PROBLEM_MEDIA_TYPE);
   const problem = isProblem ? problemSchema.safeParse(answer).data : undefined;
+  if (response.status === NO_STORAGE) reportStorage(problem?.detail ?? 'The server cannot write.');
   throw new ApiProblem(
     problem ?? {
       type: 'about:blank',

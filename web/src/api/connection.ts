@@ -1,9 +1,13 @@
 import { readonly, ref } from 'vue';
 
 const away = ref(false);
+const storage = ref<string | null>(null);
 
 /** Whether the server could not be reached at the last try. */
 export const serverAway = readonly(away);
+
+/** What hinders the server from writing (a full disk, say), in words; null when nothing does. */
+export const storageTrouble = readonly(storage);
 
 export function reportAway(): void {
   away.value = true;
@@ -11,4 +15,8 @@ export function reportAway(): void {
 
 export function reportBack(): void {
   away.value = false;
+}
+
+export function reportStorage(trouble: string | null): void {
+  storage.value = trouble;
 }

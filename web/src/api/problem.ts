@@ -9,8 +9,9 @@ export class ApiProblem extends Error {
     this.problem = problem;
   }
 
+  /** Something newer is there; other conflicts carry no record. */
   get isStale(): boolean {
-    return this.problem.status === 409;
+    return this.problem.status === 409 && this.problem.current !== undefined;
   }
 
   get fieldErrors(): readonly FieldError[] {

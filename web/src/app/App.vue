@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { ConfigProvider } from 'ant-design-vue';
-import { computed, defineAsyncComponent, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { serverAway } from '../api/connection.ts';
+import { api } from '@icy-ribbon/contract';
+import { call } from '../api/client.ts';
+import { serverAway, storageTrouble } from '../api/connection.ts';
 import RibbonBand, { type RibbonCup } from '../drawing/RibbonBand.vue';
 import NoticeStack from '../notice/NoticeStack.vue';
 import { sayProblem } from '../notice/notices.ts';
@@ -11,11 +13,14 @@ import { useShortcuts } from '../shortcut/shortcuts.ts';
 import { conflict } from '../store/versioned.ts';
 import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece.ts';
+import { useImports } from '../store/imports.ts';
 import { useWaits } from '../store/waits.ts';
 import { windowFit } from '@icy-ribbon/core/thickness';
 import AppRail from './AppRail.vue';
 import AppTop from './AppTop.vue';
 import CupTray from './CupTray.vue';
+import DamagedNote from './DamagedNote.vue';
+import ImportProgress from './ImportProgress.vue';
 import { STATIONS } from './stations.ts';
 import { componentTheme } from './theme.ts';
 
@@ -25,6 +30,7 @@ const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue')
 
 const appearance = useAppearance();
 const store = usePiece();
+const imports = useImports();
 // Waits ring on every page.
 useWaits();
 const route = useRoute();
@@ -51,6 +57,12 @@ watch(
   },
   { immediate: true },
 );
+
+/** A database that cannot be read leaves one thing to do. */
+onMounted(async () => {
+  const { status } = await call(api.health).catch(() => ({ status: 'ok' as const }));
+  if (status === 'damaged') await router.replace({ name: 'safekeeping' });
+});
 
 /** Another tab or device may have gone on with the piece. */
 useEventListener(window, 'focus', () => {
@@ -94,9 +106,14 @@ useShortcuts('Everywhere', [
       <a class="skip" href="#bench">To the bench</a>
       <AppRail class="rail" />
       <AppTop class="top" @help="helpOpen = true" />
-      <p v-if="serverAway" class="away" role="alert">
-        The server does not answer. Trying again; what you enter is kept on this page.
-      </p>
+      <div class="away">
+        <p v-if="serverAway" class="alarm-bar" role="alert">
+          The server does not answer. Trying again; what you enter is kept on this page.
+        </p>
+        <p v-else-if="storageTrouble" class="alarm-bar" role="alert">{{ storageTrouble }}</p>
+        <ImportProgress v-if="imports.job" />
+        <DamagedNote v-if="ready && routePieceId" />
+      </div>
       <RibbonBand
         v-if="showsRibbon && store.piece"
         class="ribbon"
@@ -150,6 +167,9 @@ useShortcuts('Everywhere', [
 
 .away {
   grid-area: away;
+}
+
+.alarm-bar {
   padding: 8px 24px;
   color: var(--bench);
   background: var(--alarm);

@@ -68,7 +68,10 @@ function target(name: StationName, needsPiece: boolean) {
         <span v-else class="closed" title="Start or choose a piece first">{{ node.label }}</span>
       </li>
     </ol>
-    <RouterLink class="laws" to="/computation">How it computes</RouterLink>
+    <div class="foot">
+      <RouterLink to="/safekeeping">Safekeeping</RouterLink>
+      <RouterLink to="/computation">How it computes</RouterLink>
+    </div>
   </nav>
 </template>
 
@@ -132,10 +135,14 @@ a,
   text-decoration: none;
 }
 
-.laws {
+.foot {
   position: absolute;
   bottom: 0;
-  padding: 12px 8px 14px 14px;
+  padding-bottom: 8px;
+}
+
+.foot a {
+  padding: 7px 8px 7px 14px;
   font-size: 13px;
   color: var(--ink-soft);
 }

@@ -110,6 +110,12 @@ export const router = createRouter({
       meta: { station: 'results', title: 'Result' },
     },
     {
+      path: '/safekeeping',
+      name: 'safekeeping',
+      component: () => import('../station/safekeeping/SafekeepingStation.vue'),
+      meta: { title: 'Safekeeping' },
+    },
+    {
       path: '/:rest(.*)*',
       name: 'nowhere',
       component: () => import('./NoSuchPage.vue'),

@@ -2,6 +2,7 @@ import {
   api,
   photoSchema,
   type Addition,
+  type DamagedRecord,
   type JudgementPut,
   type Measurement,
   type LayerEvent,
@@ -348,6 +349,11 @@ export const usePiece = defineStore('piece', () => {
     else await reload();
   }
 
+  /** Takes a record that cannot be read out of the piece. */
+  async function setAside({ what, id }: Pick<DamagedRecord, 'what' | 'id'>): Promise<void> {
+    piece.value = await call(api.pieces.setAside, { params: { id: current().id }, body: { what, id } });
+  }
+
   async function rename(name: string): Promise<void> {
     const { id, version } = current();
     await sendVersioned(version, { name }, (now) =>
@@ -404,5 +410,6 @@ export const usePiece = defineStore('piece', () => {
     restorePhoto,
     judge,
     rename,
+    setAside,
   };
 });

@@ -1,15 +1,17 @@
 import {
   api,
+  importJobSchema,
+  type ArchiveResult,
   type ImportResult,
   type PieceCreate,
-  type PieceDocument,
   type PieceListQuery,
   type PieceSummary,
   type SavedView,
 } from '@icy-ribbon/contract';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
-import { call } from '../api/client.ts';
+import { call, upload } from '../api/client.ts';
+import { useImports } from './imports.ts';
 
 export type PieceFilter = { [Key in keyof PieceListQuery]?: PieceListQuery[Key] | undefined } & Pick<
   PieceListQuery,
@@ -20,6 +22,7 @@ const EVERYTHING: PieceFilter = { page: 1, pageSize: 50, q: '', sort: 'newest' }
 
 /** The list of pieces, a page at a time as the server filters and sorts it. */
 export const usePieces = defineStore('pieces', () => {
+  const imports = useImports();
   const items = ref<PieceSummary[]>([]);
   const total = ref(0);
   const filter = ref<PieceFilter>({ ...EVERYTHING });
@@ -91,11 +94,25 @@ export const usePieces = defineStore('pieces', () => {
     await load();
   }
 
-  /** The server checks the document; what does not fit comes back as a problem. */
-  async function importDocument(document: unknown): Promise<ImportResult> {
-    const result = await call(api.pieces.importDocument, { body: document as PieceDocument });
+  /**
+   * Sends a piece's document in as the file it is; the server checks it.
+   *
+   * @returns undefined when it was called off
+   */
+  async function importDocument(file: Blob): Promise<ImportResult | undefined> {
+    const { path, response } = api.pieces.importDocument;
+    const result = await imports.follow(upload(path, file, response));
     await load();
-    return result;
+    return result?.piece;
+  }
+
+  /** Sends a whole studio in as the zip it is. */
+  async function importStudio(file: Blob): Promise<ArchiveResult | undefined> {
+    const form = new FormData();
+    form.set('archive', file);
+    const result = await imports.follow(upload('/api/archive', form, importJobSchema));
+    await load();
+    return result?.studio;
   }
 
   return {
@@ -117,5 +134,6 @@ export const usePieces = defineStore('pieces', () => {
     remove,
     restore,
     importDocument,
+    importStudio,
   };
 });

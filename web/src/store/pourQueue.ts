@@ -54,6 +54,8 @@ export function usePourQueue(
   let sending = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
   let counter = 0;
+  /** The browser's clock may be set back in mid-pour: what is logged later never sorts earlier. */
+  let lastMs = 0;
 
   function show(written: readonly KeptEvent[]): void {
     const all = new Map([...written.map((each) => [each.event.id, each] as const), ...own]);
@@ -66,6 +68,7 @@ export function usePourQueue(
   async function look(): Promise<void> {
     const found = await keeper.all().catch(() => []);
     written.value = new Set([...written.value, ...found.map(({ event }) => event.id)]);
+    for (const { order } of found) lastMs = Math.max(lastMs, Number.parseInt(order, 10) || 0);
     show(found);
   }
 
@@ -88,7 +91,8 @@ export function usePourQueue(
 
   function add(piece: string, event: PourEvent): void {
     counter += 1;
-    const order = `${String(Date.now()).padStart(15, '0')}.${String(counter).padStart(5, '0')}`;
+    lastMs = Math.max(lastMs, Date.now());
+    const order = `${String(lastMs).padStart(15, '0')}.${String(counter).padStart(5, '0')}`;
     write({ event, pieceId: piece, order, refused: null });
     void send();
   }

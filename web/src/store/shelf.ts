@@ -10,6 +10,7 @@ import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import type { z } from 'zod';
 import { call } from '../api/client.ts';
+import { useImports } from './imports.ts';
 import { sendVersioned } from './versioned.ts';
 
 type MaterialInput = z.input<typeof api.materials.create.body>;
@@ -21,6 +22,7 @@ const SHELF_SIZE = 20_000;
 
 /** Materials and supports on the shelf. */
 export const useShelf = defineStore('shelf', () => {
+  const imports = useImports();
   const materials = ref<ShelvedMaterial[]>([]);
   const supports = ref<Support[]>([]);
   const loaded = ref(false);
@@ -46,12 +48,13 @@ export const useShelf = defineStore('shelf', () => {
     return material;
   }
 
-  /** Many at once, all or none; @returns how many came onto the shelf */
-  async function addAll(materials: readonly MaterialInput[]): Promise<number> {
+  /** Many at once, all or none; @returns how many came onto the shelf, undefined when it was called off */
+  async function addAll(materials: readonly MaterialInput[]): Promise<number | undefined> {
     const withIds = materials.map((material) => ({ id: crypto.randomUUID(), ...material }));
-    const { added } = await call(api.materials.importAll, { body: { materials: withIds } });
+    const sent = call(api.materials.importAll, { body: { materials: withIds } });
+    const result = await imports.follow(sent);
     await load();
-    return added;
+    return result?.materials?.added;
   }
 
   /** The same change to several materials, all or none. */

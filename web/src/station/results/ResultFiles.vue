@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { archiveResultSchema } from '@icy-ribbon/contract';
+import type { ArchiveResult } from '@icy-ribbon/contract';
 import { Button, Popover } from 'ant-design-vue';
 import { ref } from 'vue';
-import { upload } from '../../api/client.ts';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePieces } from '../../store/pieces.ts';
 
@@ -18,19 +17,20 @@ async function bringIn(event: Event): Promise<void> {
   if (!file) return;
   busy.value = true;
   try {
-    const form = new FormData();
-    form.set('archive', file);
-    const { pieces } = await upload('/api/archive', form, archiveResultSchema);
-    await store.load();
-    say(
-      `${pieces.added} pieces came in${pieces.kept > 0 ? `, ${pieces.kept} were here already and were left as they are` : ''}.`,
-    );
+    const result = await store.importStudio(file);
+    if (result) say(cameIn(result));
   } catch (error) {
     sayProblem(error);
   } finally {
     busy.value = false;
     input.value = '';
   }
+}
+
+function cameIn({ pieces, photosMissing }: ArchiveResult): string {
+  const kept = pieces.kept > 0 ? `, ${pieces.kept} were here already and were left as they are` : '';
+  const missing = photosMissing > 0 ? ` ${photosMissing} photos were missing where it was written.` : '';
+  return `${pieces.added} pieces came in${kept}.${missing}`;
 }
 </script>
 
@@ -52,6 +52,7 @@ async function bringIn(event: Event): Promise<void> {
           @change="bringIn"
         />
         <Button :loading="busy" @click="chooser?.click()">Bring in a zip</Button>
+        <RouterLink :to="{ name: 'safekeeping' }">Backups</RouterLink>
       </div>
     </template>
     <Button type="link">Files</Button>

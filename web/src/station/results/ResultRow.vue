@@ -44,6 +44,7 @@ const air = computed(() => {
         <span>
           <span class="name">{{ piece.name }}</span>
           <span class="soft small">{{ TECHNIQUE_LABELS[piece.technique] }}, {{ piece.support.name }}</span>
+          <span v-if="piece.trouble" class="alarm small">cannot be worked out: {{ piece.trouble }}</span>
           <span class="soft small">
             {{ dateWords(piece.createdAt)
             }}<template v-if="piece.judgement?.rating">, rated {{ piece.judgement.rating }} of 5</template>

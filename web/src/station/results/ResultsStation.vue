@@ -69,12 +69,12 @@ watch(() => store.filter, loadSoon, { deep: true });
 async function read(file: File | undefined): Promise<void> {
   if (!file) return;
   try {
-    const document: unknown = await file.text().then(JSON.parse);
-    const { pieceId, copied } = await store.importDocument(document);
-    say(copied ? 'This piece was here already: it came in as a copy.' : 'The piece is in.');
-    await router.push({ name: 'result', params: { pieceId } });
+    const result = await store.importDocument(file);
+    if (!result) return;
+    say(result.copied ? 'This piece was here already: it came in as a copy.' : 'The piece is in.');
+    await router.push({ name: 'result', params: { pieceId: result.pieceId } });
   } catch (error) {
-    if (error instanceof SyntaxError) {
+    if (error instanceof ApiProblem && error.problem.status === 400) {
       sayProblem(
         new ApiProblem(notReadable(`"${file.name}" is no JSON file: choose one that was exported here.`)),
       );

@@ -1,25 +1,54 @@
 <script setup lang="ts">
 import { Button, Modal } from 'ant-design-vue';
-import { computed, ref } from 'vue';
+import { proxy } from 'comlink';
+import { computed, onUnmounted, ref, shallowRef, watch } from 'vue';
 import BareSelect from '../../field/BareSelect.vue';
 import { sayProblem, say } from '../../notice/notices.ts';
 import { useShelf } from '../../store/shelf.ts';
-import { CSV_FIELDS, matchColumns, readMaterials, type ColumnMatch, type CsvFile } from './materialCsv.ts';
+import { csvWorker, stopCsvWorker } from '../../worker/csv.ts';
+import type { CsvGlance } from '../../worker/csv.worker.ts';
+import { CSV_FIELDS, matchColumns, type ColumnMatch, type ReadMaterials } from './materialCsv.ts';
 
-const props = defineProps<{ file: CsvFile; name: string }>();
+const props = defineProps<{ glance: CsvGlance; name: string }>();
 const emit = defineEmits<{ close: [] }>();
 
-const PREVIEWED = 6;
 const SHOWN_ERRORS = 30;
+const NOTHING: ReadMaterials = { materials: [], errors: [] };
 
 const shelf = useShelf();
-const match = ref<ColumnMatch>(matchColumns(props.file.header));
+const match = ref<ColumnMatch>(matchColumns(props.glance.header));
 const busy = ref(false);
+const read = shallowRef<ReadMaterials>(NOTHING);
+/** The share of the rows that are read; null when all are. */
+const reading = ref<number | null>(0);
 
-const read = computed(() => readMaterials(props.file, match.value));
+/** Rows are read away from the page, anew whenever a column is chosen; an older answer is dropped. */
+let asked = 0;
+watch(
+  match,
+  async (columns) => {
+    asked += 1;
+    const mine = asked;
+    reading.value = 0;
+    const onProgress = proxy((share: number) => {
+      if (mine === asked) reading.value = share;
+    });
+    try {
+      const answer = await csvWorker().read({ ...columns }, onProgress);
+      if (mine !== asked) return;
+      read.value = answer;
+      reading.value = null;
+    } catch (error) {
+      sayProblem(error);
+    }
+  },
+  { immediate: true },
+);
+onUnmounted(stopCsvWorker);
+
 const columnOptions = computed(() => [
   { value: -1, label: 'not in the file' },
-  ...props.file.header.map((label, value) => ({ value, label: label || `column ${value + 1}` })),
+  ...props.glance.header.map((label, value) => ({ value, label: label || `column ${value + 1}` })),
 ]);
 
 function choose(field: keyof ColumnMatch, column: number): void {
@@ -30,6 +59,7 @@ async function readIn(): Promise<void> {
   busy.value = true;
   try {
     const added = await shelf.addAll(read.value.materials);
+    if (added === undefined) return;
     say(`${added} materials are on the shelf.`);
     emit('close');
   } catch (error) {
@@ -59,18 +89,20 @@ async function readIn(): Promise<void> {
       <table>
         <thead>
           <tr>
-            <th v-for="(head, index) in file.header" :key="index" scope="col">{{ head }}</th>
+            <th v-for="(head, index) in glance.header" :key="index" scope="col">{{ head }}</th>
           </tr>
         </thead>
         <tbody>
-          <tr v-for="(row, index) in file.rows.slice(0, PREVIEWED)" :key="index">
+          <tr v-for="(row, index) in glance.first" :key="index">
             <td v-for="(cell, at) in row" :key="at">{{ cell }}</td>
           </tr>
         </tbody>
       </table>
     </div>
     <p>
-      {{ file.rows.length }} rows, {{ read.materials.length }} can be read.
+      <template v-if="reading !== null">Reading, {{ Math.round(100 * reading) }} % …</template>
+      <template v-else>{{ glance.rows }} rows, {{ read.materials.length }} can be read.</template>
+      <template v-if="glance.encoding !== 'UTF-8'"> The file was read as {{ glance.encoding }}.</template>
       <span v-if="read.errors.length > 0" class="alarm">
         Nothing is read in while {{ read.errors.length }} cells need a change:
       </span>
@@ -85,7 +117,7 @@ async function readIn(): Promise<void> {
       <Button @click="emit('close')">Leave it</Button>
       <Button
         type="primary"
-        :disabled="read.errors.length > 0 || read.materials.length === 0"
+        :disabled="reading !== null || read.errors.length > 0 || read.materials.length === 0"
         :loading="busy"
         @click="readIn"
       >

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { readPalette, writePalette } from '@icy-ribbon/core/color';
-import { InputError } from '@icy-ribbon/core/error';
 import { FINISHES, MATERIAL_KINDS, OPACITIES, isPaint, materialKind } from '@icy-ribbon/core/material';
 import { stageOf } from '@icy-ribbon/core/thickness';
 import { useStorage } from '@vueuse/core';
@@ -23,7 +22,10 @@ import { say, sayProblem } from '../../notice/notices.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
 import { draftOf, emptyMaterial, stockLeftMg, typicalOf, type MaterialDraft } from './drafts.ts';
-import { readCsv, writeMaterials, type CsvFile } from './materialCsv.ts';
+import { csvWorker } from '../../worker/csv.ts';
+import type { CsvGlance } from '../../worker/csv.worker.ts';
+import { decodeText } from './decodeText.ts';
+import { writeMaterials } from './materialCsv.ts';
 import { COLUMNS, OPTIONAL_COLUMNS, type ColumnKey } from './materialColumns.ts';
 import MaterialForm from './MaterialForm.vue';
 import { saveText } from './save.ts';
@@ -45,7 +47,7 @@ const archived = ref<ShelvedMaterial[] | null>(null);
 const editing = shallowRef<ShelvedMaterial | 'new' | null>(null);
 const draft = ref<MaterialDraft>(emptyMaterial());
 const problem = ref<unknown>(null);
-const csv = shallowRef<{ file: CsvFile; name: string } | null>(null);
+const csv = shallowRef<{ glance: CsvGlance; name: string } | null>(null);
 const chooser = ref<HTMLInputElement | null>(null);
 
 const listed = computed(() => archived.value ?? shelf.materials);
@@ -173,22 +175,24 @@ const exportPalette = () =>
 /** Reads a table (CSV) or a palette (.gpl); a palette's colors come in as artist tube paints. */
 async function read(file: File | undefined): Promise<void> {
   if (!file) return;
-  const text = await file.text();
+  const bytes = new Uint8Array(await file.arrayBuffer());
   try {
     if (/\.gpl$/i.test(file.name)) {
+      const { text } = decodeText(bytes);
       const added = await shelf.addAll(
         readPalette(text).map(({ name, hex }) => ({ name, kind: 'artist-tube' as const, colorHex: hex })),
       );
-      say(`${added} colors are on the shelf as artist tube paints.`);
+      if (added !== undefined) say(`${added} colors are on the shelf as artist tube paints.`);
     } else {
-      csv.value = { file: readCsv(text), name: file.name };
+      csv.value = { glance: await csvWorker().open(bytes), name: file.name };
     }
   } catch (error) {
-    if (!(error instanceof InputError)) {
+    // Errors of a worker arrive as plain ones that still have their name.
+    if (!(error instanceof Error) || error.name !== 'InputError') {
       sayProblem(error);
       return;
     }
-    const detail = `"${file.name}", ${error.field}: ${error.message}`;
+    const detail = `"${file.name}": ${error.message}`;
     sayProblem(new ApiProblem({ type: 'about:blank', title: 'Not readable', status: 422, detail }));
   }
 }
@@ -332,7 +336,7 @@ function stock(material: ShelvedMaterial): string {
       </template>
     </template>
   </Table>
-  <CsvImport v-if="csv" :file="csv.file" :name="csv.name" @close="csv = null" />
+  <CsvImport v-if="csv" :glance="csv.glance" :name="csv.name" @close="csv = null" />
   <Drawer
     :open="editing !== null"
     :title="editing === 'new' ? 'Enter a material' : 'Change a material'"

@@ -1,4 +1,5 @@
 import { materialCreateSchema, type MaterialCreate, type ShelvedMaterial } from '@icy-ribbon/contract';
+import { InputError } from '@icy-ribbon/core/error';
 import { MATERIAL_KINDS, PIGMENTS } from '@icy-ribbon/core/material';
 import { parseDecimal, toG, toMg } from '@icy-ribbon/core/unit';
 import Papa from 'papaparse';
@@ -37,10 +38,25 @@ export interface CsvError {
   readonly message: string;
 }
 
-/** Reads RFC 4180 text with any usual separator, with or without a byte-order mark. */
+/** So many come onto the shelf at once; a longer table is refused before it is looked at. */
+export const MOST_ROWS = 20_000;
+const MOST_CHARACTERS = 50_000_000;
+
+/**
+ * Reads RFC 4180 text with any usual separator, with or without a byte-order mark.
+ *
+ * @throws InputError naming "file" when it is longer than can be read in at once
+ */
 export function readCsv(text: string): CsvFile {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const tooLong = () =>
+    new InputError('file', 'A table may have 20,000 rows: split it, and read in one part after the other.');
+  if (text.length > MOST_CHARACTERS) throw tooLong();
+  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    skipEmptyLines: 'greedy',
+    preview: MOST_ROWS + 2,
+  });
   const [header = [], ...rows] = data;
+  if (rows.length > MOST_ROWS) throw tooLong();
   return { header: header.map((name) => name.trim()), rows };
 }
 
@@ -61,15 +77,28 @@ export function matchColumns(header: readonly string[]): ColumnMatch {
   return Object.fromEntries(CSV_FIELDS.map((each) => [each.field, find(each)])) as ColumnMatch;
 }
 
-/** Every row as a material, or every reason why not; a row with an error gives no material. */
+export interface ReadMaterials {
+  readonly materials: MaterialCreate[];
+  readonly errors: CsvError[];
+}
+
+const ROWS_A_REPORT = 500;
+
+/**
+ * Every row as a material, or every reason why not; a row with an error gives no material.
+ *
+ * @param onProgress told the share of the rows that are read
+ */
 export function readMaterials(
   file: CsvFile,
   match: ColumnMatch,
-): { materials: MaterialCreate[]; errors: CsvError[] } {
+  onProgress: (share: number) => void = () => {},
+): ReadMaterials {
   const materials: MaterialCreate[] = [];
   const errors: CsvError[] = [];
   file.rows.forEach((row, index) => {
     const line = index + 2;
+    if (index % ROWS_A_REPORT === 0) onProgress(index / file.rows.length);
     const cell = (field: CsvField) => {
       const column = match[field];
       return column === null ? '' : (row[column] ?? '').trim();

@@ -36,11 +36,11 @@ const own = computed(() => {
 const standard = computed(() => DRAIN_CUP_NAMES.find((name) => name === chosen.value));
 
 const answer = computed(() => {
-  if (seconds.value === null) return { words: '', outside: false };
+  if (seconds.value === null) return { words: '', outside: false, says: false };
   const cup = own.value
     ? { ...own.value, fromS: 0, toS: Infinity, label: own.value.name }
     : standard.value && DRAIN_CUPS[standard.value];
-  if (!cup) return { words: 'Choose the cup.', outside: true };
+  if (!cup) return { words: 'Choose the cup.', outside: true, says: false };
   try {
     const { viscosityPaS, inRange } = drained(cup, seconds.value, props.densityGPerMl);
     return {
@@ -48,15 +48,16 @@ const answer = computed(() => {
         ? paS(viscosityPaS)
         : `${paS(viscosityPaS)}, outside the ${cup.fromS} to ${cup.toS} s this cup is meant for: take another hole`,
       outside: !inRange,
+      says: true,
     };
   } catch (error) {
-    if (error instanceof InputError) return { words: error.message, outside: true };
+    if (error instanceof InputError) return { words: error.message, outside: true, says: false };
     throw error;
   }
 });
 
 function keep(): void {
-  if (seconds.value === null || (!own.value && !standard.value)) return;
+  if (seconds.value === null || !answer.value.says) return;
   emit('read', {
     kind: 'drain-cup',
     cup: own.value ? 'own' : (standard.value as DrainCupName),
@@ -72,7 +73,7 @@ function keep(): void {
   <form class="drain" @submit.prevent="keep">
     <BareSelect v-model:value="chosen" label="Cup with a hole" :options="options" />
     <NumberField v-model="seconds" label="Seconds to the break of the stream" unit="s" :digits="1" bare />
-    <Button html-type="submit" :disabled="seconds === null">Keep</Button>
+    <Button html-type="submit" :disabled="!answer.says">Keep</Button>
     <span class="small" :class="answer.outside ? 'look' : 'soft'">
       {{ answer.words }} <ComputedFrom v-if="answer.words" calculation="drain-cup" />
     </span>

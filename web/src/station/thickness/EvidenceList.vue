@@ -16,10 +16,12 @@ const units = useUnits();
 
 const rows = computed(() =>
   evidenceOf(props.cup.mix.id, store.piece?.mixes ?? [], store.readings)
-    .map(({ reading, says }) => ({
+    .map(({ reading, says, because }) => ({
       reading,
       what: measureWords(reading as never),
-      says: says ? `${paS(says.viscosityPaS)} ${spreadWords(says.spreadLn)}` : 'only against the other lanes',
+      says: says
+        ? `${paS(says.viscosityPaS)} ${spreadWords(says.spreadLn)}`
+        : (because ?? 'only against the other lanes'),
       room: temperatureOf(reading.id),
     }))
     .reverse(),

@@ -1,0 +1,215 @@
+<script setup lang="ts">
+import type { Backup } from '@icy-ribbon/contract';
+import { Button, Popconfirm } from 'ant-design-vue';
+import dayjs from 'dayjs';
+import { computed, onMounted, ref } from 'vue';
+import { say, sayProblem } from '../../notice/notices.ts';
+import { usePiece } from '../../store/piece.ts';
+import { useSafekeeping } from '../../store/safekeeping.ts';
+import { ageWords } from '../words.ts';
+import { bytesWords, REASON_WORDS } from './backupWords.ts';
+import SecondFolder from './SecondFolder.vue';
+
+const keeping = useSafekeeping();
+const piece = usePiece();
+const busy = ref<string | null>(null);
+
+const shown = computed(() => keeping.shown);
+/** A tenth of the disk left, or less than twice what the data takes. */
+const isNarrow = computed(() => shown.value !== null && shown.value.freeBytes < 1e9);
+
+onMounted(() => keeping.load().catch(sayProblem));
+
+async function during(what: string, work: () => Promise<void>): Promise<void> {
+  busy.value = what;
+  try {
+    await work();
+  } catch (error) {
+    sayProblem(error);
+  } finally {
+    busy.value = null;
+  }
+}
+
+const backUp = () =>
+  during('backup', async () => {
+    await keeping.backUp();
+    say('The backup is made, and was read back whole.');
+  });
+
+const restore = (backup: Backup) =>
+  during(backup.name, async () => {
+    await keeping.restore(backup.name);
+    // Everything on the page is of the studio before.
+    piece.letGo();
+    window.location.assign('/today');
+  });
+
+const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH:mm');
+</script>
+
+<template>
+  <main class="keeping">
+    <header>
+      <h1>Safekeeping</h1>
+      <p v-if="shown?.isDamaged" class="alarm" role="alert">
+        The database cannot be read as it is. Put the newest good copy back: what is there now is set aside,
+        not thrown away.
+      </p>
+      <p v-else class="soft">
+        A copy of everything is made each day, and before anything large happens. Each is read back after it
+        is written.
+      </p>
+    </header>
+    <template v-if="shown">
+      <dl class="facts">
+        <dt>The studio</dt>
+        <dd class="numeral">{{ bytesWords(shown.dataBytes) }}</dd>
+        <dt>All backups</dt>
+        <dd class="numeral">{{ bytesWords(shown.backupBytes) }}</dd>
+        <dt>Room on the disk</dt>
+        <dd class="numeral" :class="{ alarm: isNarrow }">{{ bytesWords(shown.freeBytes) }}</dd>
+      </dl>
+      <p v-if="shown.trouble" class="alarm" role="alert">{{ shown.trouble }}</p>
+      <section aria-labelledby="backups">
+        <div class="head">
+          <h2 id="backups">Backups</h2>
+          <Button
+            v-if="!shown.isDamaged"
+            type="primary"
+            :loading="busy === 'backup'"
+            :disabled="busy !== null"
+            @click="backUp"
+          >
+            Back up now
+          </Button>
+        </div>
+        <p v-if="shown.backups.length === 0" class="soft">
+          None yet. The first is made a minute after the start, or now by the button.
+        </p>
+        <table v-else>
+          <thead>
+            <tr>
+              <th scope="col">Made</th>
+              <th scope="col">Why</th>
+              <th scope="col" class="number">Pieces</th>
+              <th scope="col" class="number">Photos</th>
+              <th scope="col" class="number">Size</th>
+              <th scope="col">Second copy</th>
+              <th scope="col"><span class="visually-hidden">Put back</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="backup in shown.backups" :key="backup.name">
+              <td>
+                {{ when(backup) }} <span class="soft">{{ ageWords(backup.madeAt) }}</span>
+              </td>
+              <td>{{ REASON_WORDS[backup.reason] }}</td>
+              <td class="number numeral">{{ backup.pieces }}</td>
+              <td class="number numeral">{{ backup.photos }}</td>
+              <td class="number numeral">{{ bytesWords(backup.bytes) }}</td>
+              <td>
+                {{ backup.isCopied ? 'in the second folder' : shown.secondFolder ? 'only here' : 'none' }}
+              </td>
+              <td>
+                <Popconfirm
+                  placement="left"
+                  title="Put this copy in place of everything? What is there now is backed up first."
+                  ok-text="Put it back"
+                  cancel-text="Leave it"
+                  :icon="null"
+                  @confirm="restore(backup)"
+                >
+                  <Button
+                    type="link"
+                    size="small"
+                    :loading="busy === backup.name"
+                    :disabled="busy !== null"
+                    :aria-label="`Put back the copy of ${when(backup)}`"
+                  >
+                    Put back
+                  </Button>
+                </Popconfirm>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </section>
+      <SecondFolder v-if="!shown.isDamaged" />
+      <section v-if="shown.pieces.length > 0" aria-labelledby="unreadable">
+        <h2 id="unreadable">Cannot be worked out</h2>
+        <ul>
+          <li v-for="each in shown.pieces" :key="each.id">
+            <RouterLink :to="{ name: 'result', params: { pieceId: each.id } }">{{ each.name }}</RouterLink>
+            <span class="alarm">{{ each.trouble }}</span>
+          </li>
+        </ul>
+      </section>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.keeping {
+  display: grid;
+  align-content: start;
+  gap: 16px;
+  max-width: 1080px;
+  height: 100%;
+  padding: 16px 24px 48px;
+  overflow: auto;
+}
+
+.facts {
+  display: grid;
+  grid-template-columns: repeat(3, auto);
+  grid-template-rows: auto auto;
+  grid-auto-flow: column;
+  justify-content: start;
+  gap: 0 48px;
+  margin: 0;
+}
+
+.facts dt {
+  color: var(--ink-soft);
+}
+
+.facts dd {
+  margin: 0;
+  font-size: 24px;
+}
+
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 8px 16px 8px 0;
+  text-align: left;
+  border-bottom: 1px solid var(--rule);
+}
+
+.number {
+  text-align: right;
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  gap: 16px;
+  padding: 6px 0;
+}
+</style>
