@@ -18,7 +18,15 @@ const NODE_ONLY = ['node:*', 'fs', 'path', 'express', 'kysely', 'better-sqlite3'
 const SCREEN_ONLY = ['vue', 'vue-*', 'pinia', 'ant-design-vue', 'ant-design-vue/*', '@vueuse/*'];
 
 export default typescript.config(
-  { ignores: ['**/dist/**', 'node_modules/**', '**/test-results/**', '**/playwright-report/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/bundle/**',
+      'node_modules/**',
+      '**/test-results/**',
+      '**/playwright-report/**',
+    ],
+  },
   js.configs.recommended,
   ...typescript.configs.strict,
   ...vue.configs['flat/recommended'],

@@ -4,12 +4,14 @@
  */
 import { execFileSync, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 export const ROOT = resolve(fileURLToPath(import.meta.url), '../..');
 const CACHE = join(ROOT, '.cache');
+/** The built server. */
+export const SERVER = join(ROOT, 'server/bundle/main.js');
 
 /** Runs a command in the repository with its output on standard error; stops the script when it fails. */
 export function run(command, args, options = {}) {
@@ -65,7 +67,7 @@ export function ensureInstalled() {
 function newestChange(folder) {
   let newest = 0;
   for (const entry of readdirSync(folder, { withFileTypes: true })) {
-    if (entry.name === 'dist' || entry.name === 'node_modules') continue;
+    if (['dist', 'bundle', 'node_modules'].includes(entry.name)) continue;
     const path = join(folder, entry.name);
     newest = Math.max(newest, entry.isDirectory() ? newestChange(path) : statSync(path).mtimeMs);
   }
@@ -76,9 +78,12 @@ function newestChange(folder) {
 export function ensureBuilt({ pages = true } = {}) {
   const packages = ['core', 'contract', 'server'];
   const stamp = String(Math.max(...packages.map((name) => newestChange(join(ROOT, name)))));
-  if (remembered('built') !== stamp || packages.some((name) => !existsSync(join(ROOT, name, 'dist')))) {
+  const isThere = packages.every((name) => existsSync(join(ROOT, name, 'dist'))) && existsSync(SERVER);
+  if (remembered('built') !== stamp || !isThere) {
     process.stderr.write('Building ...\n');
     runTool('tsc', ['-b', ...packages]);
+    rmSync(join(ROOT, 'server/bundle'), { recursive: true, force: true });
+    run(process.execPath, [join(ROOT, 'scripts/bundle.mjs')]);
     remember('built', stamp);
   }
   if (!pages) return;

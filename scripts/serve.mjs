@@ -1,10 +1,9 @@
 import { spawn } from 'node:child_process';
-import { join } from 'node:path';
-import { ROOT } from './bootstrap.mjs';
+import { ROOT, SERVER } from './bootstrap.mjs';
 
 /** Runs the built server until it ends or this script is stopped. */
 export function serve(env) {
-  const server = spawn(process.execPath, [join(ROOT, 'server/dist/main.js')], {
+  const server = spawn(process.execPath, [SERVER], {
     cwd: ROOT,
     stdio: 'inherit',
     env: { ...process.env, ...env },

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { ensureBuilt, ensureChromium, ensureInstalled, ROOT } from './bootstrap.mjs';
+import { ensureBuilt, ensureChromium, ensureInstalled, ROOT, SERVER } from './bootstrap.mjs';
 
 /**
  * A demo studio on a folder of its own, and a browser to look at it with. `work` gets both; afterwards
@@ -16,7 +16,7 @@ export async function withStudio(port, work) {
   const { chromium } = createRequire(join(ROOT, 'e2e/package.json'))('@playwright/test');
   const address = `http://127.0.0.1:${port}`;
   const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-studio-'));
-  const server = spawn(process.execPath, [join(ROOT, 'server/dist/main.js')], {
+  const server = spawn(process.execPath, [SERVER], {
     env: { ...process.env, ICY_RIBBON_DEMO: '1', ICY_RIBBON_DATA: folder, ICY_RIBBON_PORT: String(port) },
     stdio: ['ignore', 'pipe', 'inherit'],
   });

@@ -24,7 +24,7 @@ export class Studio {
   }
 
   async start(): Promise<void> {
-    const server = spawn(process.execPath, [join(ROOT, 'server/dist/main.js')], {
+    const server = spawn(process.execPath, [join(ROOT, 'server/bundle/main.js')], {
       env: {
         ...process.env,
         ICY_RIBBON_PORT: String(this.#port),

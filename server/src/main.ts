@@ -5,7 +5,7 @@ import { pino } from 'pino';
 import { readConfig, type Config } from './config.ts';
 import { storageFault } from './db/fault.ts';
 import { NewerDatabase } from './db/migrate.ts';
-import { fillDemo, discardHalfDemo } from './demo/fill.ts';
+import { stockStarterShelf } from './material/starter.ts';
 import { takeLock, type FolderLock } from './folder/lock.ts';
 import { sweep } from './folder/sweep.ts';
 import { openStudio, type Studio } from './studio.ts';
@@ -25,13 +25,16 @@ async function start(): Promise<void> {
     return;
   }
   await sweep(config.dataFolder);
-  if (config.demo) await discardHalfDemo(config.dataFolder);
+  // Only a demo needs what makes one.
+  const demo = config.demo ? await import('./demo/fill.ts') : undefined;
+  await demo?.discardHalfDemo(config.dataFolder);
   const studio = await openStudio({
     config,
     log: (error) => logger.error(error),
     seed: Date.now(),
     makeTasks: threadedTasks,
-    fill: (db, files, tasks) => fillDemo(db, files, tasks, { wanted: config.demo, now: new Date(), say }),
+    fill: (db, files, tasks) =>
+      demo ? demo.fillDemo(db, files, tasks, { now: new Date(), say }) : stockStarterShelf(db),
   });
   if (studio.migratedFrom) say(`The data had an older form; a copy was kept: ${studio.migratedFrom}`);
   if (studio.trouble) await sayTrouble(studio);

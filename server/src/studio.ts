@@ -17,15 +17,15 @@ import { bytesIn, freeBytes } from './folder/space.ts';
 import { HttpProblem, notFound } from './http/problem.ts';
 import { importJobs, type ImportJobs } from './import/jobs.ts';
 import { photoFiles, type PhotoFiles } from './photo/files.ts';
-import { refreshFacts } from './piece/evaluate.ts';
-import { inPlaceTasks, type Tasks } from './task/threads.ts';
+import { piecesWithoutFacts, refreshFacts } from './piece/evaluate.ts';
+import type { Tasks } from './task/threads.ts';
 
 export interface StudioOptions {
   readonly config: Config;
   readonly log: (error: unknown) => void;
   readonly seed: number;
   /** Where long work is done: on threads, or in place (tests). */
-  readonly makeTasks?: (dataFolder: string) => Tasks;
+  readonly makeTasks: (dataFolder: string, db: Db) => Tasks;
   /** Readies a new studio: its starter shelf, the demo. */
   readonly fill: (db: Db, files: PhotoFiles, tasks: Tasks) => Promise<void>;
   readonly now?: () => Date;
@@ -95,7 +95,7 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
         return made.name;
       });
       migratedFrom = backup;
-      const tasks = options.makeTasks?.(config.dataFolder) ?? inPlaceTasks(db, config.dataFolder);
+      const tasks = options.makeTasks(config.dataFolder, db);
       await options.fill(db, files, tasks);
       const jobs = importJobs(tasks, () => backUp('before-import', file).then(() => undefined), faulty);
       const beforeDeleting = deletionGuard(() => backUp('before-deleting', file));
@@ -113,8 +113,10 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
   const backUp = (reason: Backup['reason'], file: SqliteConnection): Promise<Backup> =>
     backups.make(reason, file);
 
-  const refresh = ({ db, tasks }: Opened): Promise<void> =>
-    refreshFacts(db, () => tasks.run('missingFacts', undefined));
+  const refresh = async ({ db, tasks }: Opened): Promise<void> => {
+    if ((await piecesWithoutFacts(db, 1)).length === 0) return;
+    await refreshFacts(db, () => tasks.run('missingFacts', undefined));
+  };
 
   const whenOpen = (): Opened => {
     if (!opened) throw DAMAGED;

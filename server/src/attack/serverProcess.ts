@@ -11,7 +11,7 @@ export interface ServerProcess {
   stop(): Promise<void>;
 }
 
-const MAIN = fileURLToPath(new URL('../main.js', import.meta.url));
+const MAIN = fileURLToPath(new URL('../../bundle/main.js', import.meta.url));
 
 /**
  * Starts the built server on a data folder, on a port that is free.

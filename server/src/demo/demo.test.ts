@@ -1,7 +1,7 @@
 import { pieceDocumentSchema, type PieceSummary } from '@icy-ribbon/contract';
 import { photoFiles } from '../photo/files.ts';
 import { openStudio, type Studio } from '../testing/studio.ts';
-import { inPlaceTasks } from '../task/threads.ts';
+import { inPlaceTasks } from '../task/inPlace.ts';
 import { fillDemo } from './fill.ts';
 import { SCENARIO } from './scenario.ts';
 
@@ -10,7 +10,7 @@ let pieces: PieceSummary[];
 beforeAll(async () => {
   studio = await openStudio();
   const files = photoFiles(studio.folder);
-  const options = { wanted: true, now: new Date(), say: () => undefined, megapixels: 0.25 };
+  const options = { now: new Date(), say: () => undefined, megapixels: 0.25 };
   const tasks = inPlaceTasks(studio.db, studio.folder);
   await fillDemo(studio.db, files, tasks, options);
   await fillDemo(studio.db, files, tasks, options);

@@ -35,17 +35,16 @@ const MEDIA: readonly MaterialKind[] = [
 ];
 
 /**
- * Readies a new database: the starter shelf always, and the invented studio's pieces when the demo is
- * wanted and nothing is there yet.
+ * Readies a new database: the starter shelf always, and the invented studio's pieces when nothing is there
+ * yet.
  */
 export async function fillDemo(
   db: Db,
   files: PhotoFiles,
   tasks: Tasks,
-  options: { wanted: boolean; now: Date; say: (line: string) => void; megapixels?: number },
+  options: { now: Date; say: (line: string) => void; megapixels?: number },
 ): Promise<void> {
   await stockStarterShelf(db);
-  if (!options.wanted) return;
   const used = await db.selectFrom('piece').select('id').limit(1).executeTakeFirst();
   if (used) return;
   await markDemo(db, 'filling');

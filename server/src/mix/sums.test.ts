@@ -42,7 +42,7 @@ it('more used of a counted paint than one amount may be is shown as it is', asyn
 });
 
 it('a cup of more than a ton is refused, and what was in it stays', async () => {
-  const [{ id: ingredientId }] = mix.ingredients as [{ id: string }];
+  const ingredientId = mix.ingredients[0]!.id;
   const row = { mixId: mix.id, ingredientId, source: 'typed', at: new Date().toISOString() };
   await studio.db
     .insertInto('mixAddition')
@@ -63,7 +63,7 @@ describe('when the clock was set back', () => {
   beforeEach(() => {
     // `new Date()` goes by the same clock.
     globalThis.Date = class extends RealDate {
-      constructor(...given: [] | [string | number | RealDate]) {
+      constructor(...given: [] | [string | number | Date]) {
         super(...((given.length === 0 ? [RealDate.now()] : given) as [number]));
       }
     } as DateConstructor;

@@ -16,45 +16,33 @@ import { readArchive, readDocument, readMaterials, type ReadIn } from '../import
 import type { ShelfQuery } from '../material/material.queries.ts';
 import type { Bench } from './bench.ts';
 
-/** Two kinds of threads: one answers what pages ask for, the other works on what takes long. */
-export type TaskKind = 'read' | 'long';
-
-export interface Task<Input, Output> {
-  readonly kind: TaskKind;
-  readonly run: (bench: Bench, input: Input) => Promise<Output>;
-}
-
-const read = <Input, Output>(run: Task<Input, Output>['run']): Task<Input, Output> => ({ kind: 'read', run });
-const long = <Input, Output>(run: Task<Input, Output>['run']): Task<Input, Output> => ({ kind: 'long', run });
+/** Something that is worked out on the bench of a thread. */
+export type Task<Input, Output> = (bench: Bench, input: Input) => Promise<Output>;
 
 /** Everything that is worked out away from the thread that takes the requests. */
 export const TASKS = {
-  pieces: read(async ({ db }, query: PieceListQuery): Promise<string> => {
+  pieces: async ({ db }: Bench, query: PieceListQuery): Promise<string> => {
     const { items, ...page } = await listPieces(db, query);
     return `{"items":[${items.join(',')}],${JSON.stringify(page).slice(1)}`;
-  }),
-  piece: read(({ db }, id: string): Promise<string | undefined> => pieceText(db, id)),
-  shelf: read(({ db }, query: ShelfQuery): Promise<string> => shelfText(db, query)),
-  numbers: read(
-    async ({ db }, technique: string | undefined): Promise<string> =>
-      `{"items":${await listNumbers(db, technique)}}`,
-  ),
-  csv: read(({ db }, { table, query }: { table: CsvTable; query: PieceListQuery }): Promise<string> =>
+  },
+  piece: ({ db }: Bench, id: string): Promise<string | undefined> => pieceText(db, id),
+  shelf: ({ db }: Bench, query: ShelfQuery): Promise<string> => shelfText(db, query),
+  numbers: async ({ db }: Bench, technique: string | undefined): Promise<string> =>
+    `{"items":${await listNumbers(db, technique)}}`,
+  csv: ({ db }: Bench, { table, query }: { table: CsvTable; query: PieceListQuery }): Promise<string> =>
     csvText(db, table, query),
-  ),
-  learned: read(({ db }, exceptPieceId: string | null): Promise<Map<string, LearnedThickness>> =>
+  learned: ({ db }: Bench, exceptPieceId: string | null): Promise<Map<string, LearnedThickness>> =>
     learnedCached(db, exceptPieceId),
-  ),
-  missingFacts: long(({ db }): Promise<FactsRow[]> => missingFacts(db)),
-  exportPiece: long(({ db, files }, id: string): Promise<string> => exportText(db, files, id)),
-  collectStudio: long(({ db }, path: string): Promise<CollectedStudio> => collectStudio(db, path)),
-  photograph: long(({ db }, shutter: Shutter): Promise<Uint8Array> => photographPiece(db, shutter)),
-  verifyCopy: long((_, path: string): Promise<Verified> => verifyCopy(path)),
-  readArchive: long((bench, input: ReadIn) => readArchive(bench, input)),
-  readDocument: long((bench, input: ReadIn) => readDocument(bench, input)),
-  readMaterials: long((bench, input: ReadIn) => readMaterials(bench, input)),
+  missingFacts: ({ db }: Bench): Promise<FactsRow[]> => missingFacts(db),
+  exportPiece: ({ db, files }: Bench, id: string): Promise<string> => exportText(db, files, id),
+  collectStudio: ({ db }: Bench, path: string): Promise<CollectedStudio> => collectStudio(db, path),
+  photograph: ({ db }: Bench, shutter: Shutter): Promise<Uint8Array> => photographPiece(db, shutter),
+  verifyCopy: (_: Bench, path: string): Promise<Verified> => verifyCopy(path),
+  readArchive: (bench: Bench, file: ReadIn) => readArchive(bench, file),
+  readDocument: (bench: Bench, file: ReadIn) => readDocument(bench, file),
+  readMaterials: (bench: Bench, file: ReadIn) => readMaterials(bench, file),
 } as const;
 
 export type TaskName = keyof typeof TASKS;
-export type InputOf<Name extends TaskName> = Parameters<(typeof TASKS)[Name]['run']>[1];
-export type OutputOf<Name extends TaskName> = Awaited<ReturnType<(typeof TASKS)[Name]['run']>>;
+export type InputOf<Name extends TaskName> = Parameters<(typeof TASKS)[Name]>[1];
+export type OutputOf<Name extends TaskName> = Awaited<ReturnType<(typeof TASKS)[Name]>>;

@@ -33,7 +33,7 @@ export default async function runOrder({ name, input, port, calledOff }: Order):
     },
   };
   try {
-    return { output: await (TASKS[name] as Task<unknown, unknown>).run(bench, input) };
+    return { output: await (TASKS[name] as Task<unknown, unknown>)(bench, input) };
   } catch (error) {
     return { error: asPlain(error) };
   } finally {

@@ -1,11 +1,10 @@
 import { availableParallelism } from 'node:os';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Piscina } from 'piscina';
-import type { Db } from '../db/open.ts';
-import { photoFiles } from '../photo/files.ts';
-import { asError, asPlain, type PlainError } from './plainError.ts';
-import { Cancelled, type Bench, type Progress } from './bench.ts';
-import { TASKS, type InputOf, type OutputOf, type Task, type TaskName } from './tasks.ts';
+import { asError, type PlainError } from './plainError.ts';
+import { Cancelled, type Progress } from './bench.ts';
+import { TASK_KINDS, type TaskKind } from './kinds.ts';
+import type { InputOf, OutputOf, TaskName } from './tasks.ts';
 
 /** How a long task is watched and called off. */
 export interface Watch {
@@ -32,6 +31,8 @@ export type Answer = { readonly output: unknown } | { readonly error: PlainError
 
 /** Reading comes after what is logged at the table; see `setpriority(2)`. */
 const NICER = 5;
+/** A file that comes in takes minutes; a photo or a zip need not wait for it. */
+const LONG_AT_ONCE = 2;
 
 /**
  * Threads for everything that takes longer than a moment, each with a connection of its own that only reads.
@@ -51,7 +52,14 @@ export function threadedTasks(dataFolder: string): Tasks {
       // Without it, a task that found all threads busy goes to the end of the queue again and again.
       stricterFIFO: true,
     });
-  const pools = { read: pool(Math.max(1, availableParallelism() - 1)), long: pool(1) };
+  /** Started when they are first needed, so that the server answers before they are there. */
+  const pools = new Map<TaskKind, Piscina>();
+  const poolOf = (kind: TaskKind): Piscina => {
+    const found =
+      pools.get(kind) ?? pool(kind === 'read' ? Math.max(1, availableParallelism() - 1) : LONG_AT_ONCE);
+    pools.set(kind, found);
+    return found;
+  };
   return {
     async run(name, input, watch = {}) {
       const { port1, port2 } = new MessageChannel();
@@ -63,7 +71,7 @@ export function threadedTasks(dataFolder: string): Tasks {
       const isWatched = watch.onProgress !== undefined;
       try {
         const order = { name, input, port: isWatched ? port2 : undefined, calledOff };
-        const answer = (await pools[TASKS[name].kind].run(order, {
+        const answer = (await poolOf(TASK_KINDS[name]).run(order, {
           ...(isWatched && { transferList: [port2] }),
         })) as Answer;
         if ('error' in answer) throw asError(answer.error);
@@ -74,32 +82,7 @@ export function threadedTasks(dataFolder: string): Tasks {
       }
     },
     async close() {
-      await Promise.all(Object.values(pools).map((each) => each.destroy()));
+      await Promise.all([...pools.values()].map((each) => each.destroy()));
     },
-  };
-}
-
-/** The same on this very thread and connection: for tests, and where nothing else is to be done meanwhile. */
-export function inPlaceTasks(db: Db, dataFolder: string): Tasks {
-  const files = photoFiles(dataFolder);
-  return {
-    async run(name, input, watch = {}) {
-      const bench: Bench = {
-        db,
-        files,
-        dataFolder,
-        withWriter: (work) => work(db),
-        report: (progress) => watch.onProgress?.(progress),
-        goOn: () => {
-          if (watch.signal?.aborted) throw new Cancelled();
-        },
-      };
-      try {
-        return (await (TASKS[name] as Task<unknown, unknown>).run(bench, input)) as never;
-      } catch (error) {
-        throw asError(asPlain(error));
-      }
-    },
-    close: () => Promise.resolve(),
   };
 }

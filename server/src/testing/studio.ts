@@ -7,6 +7,7 @@ import type { Config } from '../config.ts';
 import type { Db } from '../db/open.ts';
 import { stockStarterShelf } from '../material/starter.ts';
 import { openStudio as openServed, type Studio as Served } from '../studio.ts';
+import { inPlaceTasks } from '../task/inPlace.ts';
 
 /** A server on an empty data folder of its own, with the starter shelf; everything is done in place. */
 export interface Studio {
@@ -37,6 +38,7 @@ export async function openStudio(
     config,
     log: (error) => faults.push(error),
     seed: 1,
+    makeTasks: (path, db) => inPlaceTasks(db, path),
     fill: (db) => stockStarterShelf(db),
   });
   return {

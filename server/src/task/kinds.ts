@@ -1,0 +1,21 @@
+import type { TaskName } from './tasks.ts';
+
+/** Two kinds of threads: one answers what pages ask for, the other works on what takes long. */
+export type TaskKind = 'read' | 'long';
+
+export const TASK_KINDS: Readonly<Record<TaskName, TaskKind>> = {
+  pieces: 'read',
+  piece: 'read',
+  shelf: 'read',
+  numbers: 'read',
+  csv: 'read',
+  learned: 'read',
+  missingFacts: 'long',
+  exportPiece: 'long',
+  collectStudio: 'long',
+  photograph: 'long',
+  verifyCopy: 'long',
+  readArchive: 'long',
+  readDocument: 'long',
+  readMaterials: 'long',
+};
