@@ -48,5 +48,24 @@ export function runCalculation<Input, Output>(
     if (issue?.code === 'unrecognized_keys') path.push(issue.keys[0] ?? '');
     throw new InputError(path.join('.') || '(input)', issue?.message ?? 'The input is not valid.');
   }
-  return calculation.compute(checked.data);
+  const output = calculation.compute(checked.data);
+  const broken = notFinite(output, '');
+  if (broken !== undefined) {
+    throw new InputError(
+      '(input)',
+      `These numbers lead to no ${broken || 'answer'}: one of them is out of range.`,
+    );
+  }
+  return output;
+}
+
+/** Where a result holds a number that is none; undefined when all are. */
+function notFinite(value: unknown, path: string): string | undefined {
+  if (typeof value === 'number') return Number.isFinite(value) ? undefined : path;
+  if (typeof value !== 'object' || value === null) return undefined;
+  for (const [key, each] of Object.entries(value)) {
+    const found = notFinite(each, path === '' ? key : `${path}.${key}`);
+    if (found !== undefined) return found;
+  }
+  return undefined;
 }

@@ -1,9 +1,13 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { createHash, randomUUID } from 'node:crypto';
+import { request } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { copyFileSync, readdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Archive, Photo, Piece } from '@icy-ribbon/contract';
 import { openStudio, planCup, startPiece, weighInFully, type Studio, importedBy } from '../testing/studio.ts';
 import { unzip } from '../import/unzip.ts';
+import { binary } from '../testing/zips.ts';
 
 jest.setTimeout(90_000);
 
@@ -19,11 +23,6 @@ afterEach(async () => {
 });
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-const binary = (response: NodeJS.ReadableStream, done: (error: Error | null, body: Buffer) => void) => {
-  const parts: Buffer[] = [];
-  response.on('data', (part: Buffer) => parts.push(part));
-  response.on('end', () => done(null, Buffer.concat(parts)));
-};
 const exported = async (from: Studio): Promise<Buffer> =>
   (
     await from.http
@@ -135,3 +134,84 @@ it('mixes and passes come as CSV, with units in the column names', async () => {
   expect(text.split('\r\n')).toHaveLength(4);
   await studio.http.get('/api/passes.csv').expect(200);
 });
+
+describe('a zip goes out whatever lies there', () => {
+  const openHandles = () => readdirSync('/proc/self/fd').length;
+
+  it('a photo whose file is missing is named in it, and it comes in again without', async () => {
+    const piece = await fullPiece();
+    const [photo] = ((await studio.http.get(`/api/pieces/${piece.id}`)).body as Piece).photos as [Photo];
+    rmSync(join(studio.folder, 'photos', `${photo.hash}.jpg`));
+    const zip = await exported(studio);
+    const job = await importedBy(other, other.http.post('/api/archive').attach('archive', zip, 'studio.zip'));
+    expect(job).toMatchObject({
+      state: 'done',
+      result: { studio: { pieces: { added: 1 }, photosMissing: 1 } },
+    });
+    await other.http.get(`/api/photos/${photo.id}/image`).expect(404);
+    await other.http.get(`/api/pieces/${piece.id}`).expect(200);
+    expect(studio.faults).toEqual([]);
+  });
+
+  it('many photos go out with one file open at a time, and a download that is broken off leaves none open', async () => {
+    const piece = await fullPiece();
+    const [photo] = ((await studio.http.get(`/api/pieces/${piece.id}`)).body as Piece).photos as [Photo];
+    const from = join(studio.folder, 'photos', `${photo.hash}.jpg`);
+    await studio.db.transaction().execute(async (trx) => {
+      for (let index = 0; index < 400; index += 1) {
+        const hash = createHash('sha256').update(String(index)).digest('hex');
+        copyFileSync(from, join(studio.folder, 'photos', `${hash}.jpg`));
+        const { measurement, ...row } = photo;
+        void measurement;
+        await trx
+          .insertInto('photo')
+          .values({ ...row, id: randomUUID(), hash, measurement: null, detail: null })
+          .execute();
+      }
+    });
+    const before = openHandles();
+    let most = 0;
+    const watch = setInterval(() => (most = Math.max(most, openHandles())), 1);
+    await exported(studio);
+    clearInterval(watch);
+    expect(most).toBeLessThan(before + 20);
+    const server = studio.served.app.listen(0);
+    const { port } = server.address() as AddressInfo;
+    for (let turn = 0; turn < 10; turn += 1) {
+      await new Promise<void>((resolve) => {
+        const sent = request(`http://127.0.0.1:${port}/api/archive.zip`, (response) => {
+          response.once('data', () => {
+            response.destroy();
+            resolve();
+          });
+        });
+        sent.once('error', () => resolve());
+        sent.end();
+      });
+    }
+    server.closeAllConnections();
+    await new Promise((resolve) => server.close(resolve));
+    await eventually(() => expect(openHandles()).toBeLessThanOrEqual(before + 5));
+    await eventually(() => expect(readdirSync(join(studio.folder, 'incoming'))).toEqual([]));
+  }, 60_000);
+
+  it('not for a page elsewhere', async () => {
+    for (const path of ['/api/archive.zip', '/api/pieces.csv', '/api/pieces']) {
+      await studio.http.get(path).set('Sec-Fetch-Site', 'cross-site').expect(403);
+      await studio.http.get(path).set('Sec-Fetch-Site', 'same-site').expect(403);
+    }
+    await studio.http.get('/api/archive.zip').set('Sec-Fetch-Site', 'same-origin').expect(200);
+  });
+});
+
+async function eventually(check: () => void): Promise<void> {
+  for (let turn = 0; turn < 100; turn += 1) {
+    try {
+      check();
+      return;
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+  }
+  check();
+}

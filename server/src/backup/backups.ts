@@ -7,6 +7,7 @@ import SqliteFile from 'better-sqlite3';
 import { storageFault } from '../db/fault.ts';
 import { folderOf, type DataFolder } from '../folder/folder.ts';
 import { freeBytes } from '../folder/space.ts';
+import { writeWhole } from '../folder/writeWhole.ts';
 import { HttpProblem, unfit } from '../http/problem.ts';
 import { VERSION } from '../version.ts';
 import { keepers } from './rotation.ts';
@@ -112,7 +113,7 @@ export function openBackups(
     const other = await second();
     if (!other) return;
     try {
-      await mkdir(other.folder, { recursive: true });
+      await makeFolder(other.folder);
       const part = join(other.folder, `${manifest.name}.part`);
       await copyWhole(store.databasePath(manifest.name), part);
       await other.take(part, manifest, folder.photos);
@@ -196,15 +197,20 @@ async function chooseSecond(folder: DataFolder, dataFolder: string, path: string
       throw unfit('path', 'Choose a folder outside of the data folder, best on another disk.');
     }
     try {
-      await mkdir(path, { recursive: true });
+      await makeFolder(path);
       const probe = join(path, 'icy-ribbon.part');
-      await copyWhole(folder.lock, probe);
+      await writeWhole(probe, '');
       await rm(probe, { force: true });
     } catch {
       throw unfit('path', 'This folder cannot be written: choose another one.');
     }
   }
   await writeSettings(folder, { secondFolder: path });
+}
+
+/** One new folder in one that is there: a whole row of them is more likely a slip. */
+async function makeFolder(path: string): Promise<void> {
+  if (!existsSync(path)) await mkdir(path);
 }
 
 /** Every photo file that a backup has and the data folder lacks. */

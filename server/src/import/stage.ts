@@ -166,7 +166,7 @@ async function requireFree(
 ): Promise<void> {
   const { rows } = await sql
     .raw<{ id: string }>(
-      `SELECT id FROM staged.${table} WHERE ${where} AND id IN (SELECT id FROM main.${table}) LIMIT 1`,
+      `SELECT id FROM staged.${table} WHERE ${where} AND id IN (SELECT id FROM main.${table}) ORDER BY rowid LIMIT 1`,
     )
     .execute(trx);
   const [first] = rows;

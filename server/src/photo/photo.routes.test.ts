@@ -1,6 +1,9 @@
 import { createHash, randomUUID } from 'node:crypto';
+import { existsSync, readdirSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
 import type { Piece } from '@icy-ribbon/contract';
 import sharp from 'sharp';
+import { BAD_PICTURES, noisy, solid } from '../testing/pictures.ts';
 import { openStudio, startPiece, type Studio } from '../testing/studio.ts';
 
 let studio: Studio;
@@ -10,9 +13,6 @@ beforeEach(async () => {
   piece = await startPiece(studio);
 });
 afterEach(() => studio.close());
-
-const solid = (width: number, height: number) =>
-  sharp({ create: { width, height, channels: 3, background: '#8090a0' } });
 
 const send = (file: Buffer, name = 'photo.jpg', fields: Record<string, string> = { state: 'wet' }) => {
   const call = studio.http.post(`/api/pieces/${piece.id}/photos`).attach('photo', file, name);
@@ -57,30 +57,67 @@ it('a PNG is taken, and a thumbnail made', async () => {
   expect([thumbnail.width, thumbnail.height, thumbnail.format]).toEqual([480, 240, 'jpeg']);
 });
 
-it.each([
-  ['a text file', () => Promise.resolve(Buffer.from('not a picture')), /no JPEG, PNG or HEIC/],
-  ['an unknown picture format', () => solid(20, 20).webp().toBuffer(), /no JPEG, PNG or HEIC/],
-  [
-    'a JPEG that was cut short',
-    async () =>
-      (
-        await sharp(Buffer.from(Array.from({ length: 90_000 }, (_, i) => (i * 7919) % 256)), {
-          raw: { width: 200, height: 150, channels: 3 },
-        })
-          .jpeg()
-          .toBuffer()
-      ).subarray(0, 9000),
-    /damaged or incomplete/,
-  ],
-  [
-    'a picture that would fill the memory',
-    () => solid(9000, 8000).png({ compressionLevel: 9 }).toBuffer(),
-    /60 million/,
-  ],
-])('%s is refused with what to do', async (_what, make, message) => {
+it.each(BAD_PICTURES)('%s is refused with what to do', async (_what, make, message) => {
   const answer = await send(await make()).expect(422);
   expect(answer.body.errors).toEqual([{ path: 'photo', message: expect.stringMatching(message) }]);
   expect(studio.faults).toEqual([]);
+  expect(
+    existsSync(join(studio.folder, 'incoming')) ? readdirSync(join(studio.folder, 'incoming')) : [],
+  ).toEqual([]);
+});
+
+it('a JPEG that holds its picture and nothing else is kept to the byte', async () => {
+  const plain = await noisy(120, 90).jpeg().toBuffer();
+  const { body } = await send(plain).expect(201);
+  expect((await fetchImage(body.id)).equals(plain)).toBe(true);
+  const tail = Buffer.concat([plain, Buffer.from('PK and a second file behind its end')]);
+  const { body: cleaned } = await send(tail).expect(201);
+  expect((await fetchImage(cleaned.id)).includes(Buffer.from('second file'))).toBe(false);
+});
+
+it.each([
+  ['without its profile', false],
+  ['with its profile', true],
+])('a picture in the four colors of print keeps its color, %s', async (_what, hasProfile) => {
+  const inPrint = solid(40, 30, '#9c4a2c').toColorspace('cmyk');
+  const print = await (hasProfile ? inPrint.withIccProfile('cmyk') : inPrint)
+    .jpeg({ quality: 100 })
+    .toBuffer();
+  expect((await sharp(print).metadata()).space).toBe('cmyk');
+  const { body } = await send(print).expect(201);
+  const stored = sharp(await fetchImage(body.id));
+  expect((await stored.metadata()).channels).toBe(3);
+  const [red, green, blue] = (await stored.stats()).channels.map((channel) => channel.mean);
+  // Printing inks cannot show it quite; taken for light, the inks would be off by hundreds.
+  expect(Math.abs(red! - 0x9c) + Math.abs(green! - 0x4a) + Math.abs(blue! - 0x2c)).toBeLessThan(60);
+});
+
+it('three uploads of one photo at once are one photo, each answered alike', async () => {
+  const file = await noisy(300, 200).png().toBuffer();
+  const fields = { state: 'wet', id: randomUUID() };
+  const answers = await Promise.all([1, 2, 3].map(() => send(file, 'a.png', fields)));
+  expect(answers.map(({ status }) => status)).toEqual([201, 201, 201]);
+  expect(new Set(answers.map(({ body }) => JSON.stringify(body))).size).toBe(1);
+  expect((await studio.http.get(`/api/pieces/${piece.id}`)).body.photos).toHaveLength(1);
+  const other = await startPiece(studio);
+  await studio.http
+    .post(`/api/pieces/${other.id}/photos`)
+    .field('id', fields.id)
+    .field('state', 'wet')
+    .attach('photo', file, 'a.png')
+    .expect(409);
+});
+
+it('a photo whose file is gone says so, and no browser remembers that for long', async () => {
+  const { body } = await send(await solid(20, 20).jpeg().toBuffer()).expect(201);
+  const found = await studio.http.get(`/api/photos/${body.id}/image`).expect(200);
+  expect(found.headers['cache-control']).toMatch(/immutable/);
+  rmSync(join(studio.folder, 'photos', `${body.hash}.jpg`));
+  const answer = await studio.http.get(`/api/photos/${body.id}/image`).expect(404);
+  expect(answer.headers['cache-control']).toBe('no-store');
+  expect(answer.body.detail).toMatch(/backup/);
+  const nobody = await studio.http.get(`/api/photos/${randomUUID()}/image`).expect(404);
+  expect(nobody.headers['cache-control']).toBe('no-store');
 });
 
 it('asks for the photo and its state', async () => {

@@ -1,7 +1,7 @@
 import { api } from '@icy-ribbon/contract';
 import { z } from 'zod';
 import { call, upload } from './client.ts';
-import { serverAway } from './connection.ts';
+import { serverAway, storageTrouble } from './connection.ts';
 import { ApiProblem, messageAt } from './problem.ts';
 
 const answer = (body: unknown, status = 200, type = 'application/json') =>
@@ -68,6 +68,22 @@ describe('problems', () => {
     const error = (await call(api.health).catch((caught: unknown) => caught)) as ApiProblem;
     expect(error.isStale).toBe(true);
     expect(error.problem.current).toEqual({ version: 3 });
+  });
+
+  it('a conflict that carries no record is no stale write', async () => {
+    fetched.mockResolvedValueOnce(answer({ ...problem, status: 409 }, 409, 'application/problem+json'));
+    const error = (await call(api.health).catch((caught: unknown) => caught)) as ApiProblem;
+    expect(error.isStale).toBe(false);
+  });
+
+  it('a full disk is told on every page until something can be written again', async () => {
+    const full = { ...problem, status: 507, detail: 'The disk is full.' };
+    fetched.mockResolvedValueOnce(answer(full, 507, 'application/problem+json'));
+    await expect(call(api.health)).rejects.toThrow('The disk is full.');
+    expect(storageTrouble.value).toBe('The disk is full.');
+    fetched.mockResolvedValueOnce(answer(HEALTH));
+    await call(api.health);
+    expect(storageTrouble.value).toBeNull();
   });
 
   it('an answer that is no problem document still becomes one', async () => {

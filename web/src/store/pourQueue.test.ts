@@ -43,6 +43,31 @@ it('what is logged counts at once and arrives in order', async () => {
   expect(arrived).toHaveBeenCalledTimes(2);
 });
 
+it('a clock that is set back in mid-pour turns no order round', async () => {
+  const { log, state } = server();
+  state.mode = 'down';
+  const keeper = memoryKeeper();
+  const make = () =>
+    usePourQueue(
+      ref(PIECE),
+      () => {},
+      () => {},
+      keeper,
+    );
+  const queue = make();
+  queue.add(PIECE, event('one'));
+  jest.setSystemTime(Date.now() - 3_600_000);
+  queue.add(PIECE, event('two'));
+  await settle(100);
+  const afterReload = make();
+  await settle(100);
+  afterReload.add(PIECE, event('three'));
+  state.mode = 'up';
+  await settle(60_000);
+  const texts = [...log.values()].map((each) => each.kind === 'note' && each.data.text);
+  expect(texts).toEqual(['one', 'two', 'three']);
+});
+
 it('while the server is away nothing is lost; it is sent when it is back, once', async () => {
   const { log, state } = server();
   state.mode = 'down';
