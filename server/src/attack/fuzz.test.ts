@@ -32,7 +32,8 @@ const send: Send = async ({ method, path, body }) => {
 
 it('no made-up request breaks anything, and what was taken can be read, listed and worked out', async () => {
   const report = await fuzz(send, { seed: 12, random: 250, systematic: 350 });
-  expect(report.failures.filter(({ what }) => !/ms$/.test(what))).toEqual([]);
+  const failures = report.failures.filter(({ what }) => !/ms$/.test(what));
+  expect(failures.map(({ what, request }) => `${request.method} ${request.path}: ${what}`)).toEqual([]);
   expect(studio.faults).toEqual([]);
   expect(report.requests).toBe(600);
   // It reaches more than the front door.

@@ -1,4 +1,5 @@
-import type { MaterialSnapshot, ShelvedMaterial } from '@icy-ribbon/contract';
+import { materialSnapshotSchema, type MaterialSnapshot, type ShelvedMaterial } from '@icy-ribbon/contract';
+import { readable } from '../db/readable.ts';
 import { colorShift, cupColor, meanShift, type ColorShift } from '@icy-ribbon/core/color';
 import { isPaint } from '@icy-ribbon/core/material';
 import { fromJson } from '../db/fromJson.ts';
@@ -24,11 +25,9 @@ export async function dryShifts(db: Reader): Promise<Map<string, DryShift>> {
   const cups = new Map<string, { dry: string; parts: { targetMg: number; material: MaterialSnapshot }[] }>();
   for (const row of rows) {
     const cup = cups.get(row.id) ?? { dry: row.dryColorHex ?? '', parts: [] };
-    cup.parts.push({
-      targetMg: row.targetMg,
-      material: fromJson(row.materialSnapshot) as MaterialSnapshot,
-    });
-    cups.set(row.id, cup);
+    const [material] = readable(materialSnapshotSchema, [fromJson(row.materialSnapshot)]);
+    if (material) cup.parts.push({ targetMg: row.targetMg, material });
+    if (cup.parts.length > 0) cups.set(row.id, cup);
   }
   const seen = new Map<string, ColorShift[]>();
   for (const { dry, parts } of cups.values()) {

@@ -1,7 +1,8 @@
-import type { MaterialSnapshot } from '@icy-ribbon/contract';
+import { readingSchema, type MaterialSnapshot } from '@icy-ribbon/contract';
 import { learnedMaterials, type LearnCup, type LearnedThickness } from '@icy-ribbon/core/learn';
 import { cached } from '../db/cached.ts';
 import type { Db } from '../db/open.ts';
+import { readable } from '../db/readable.ts';
 import type { Reader } from '../db/record.ts';
 import { readingsOf } from './reading.queries.ts';
 
@@ -29,7 +30,8 @@ export async function learnedFromReadings(
     .execute();
   const pieceIds = pieces.map((row) => row.pieceId).filter((id) => id !== exceptPieceId);
   if (pieceIds.length === 0) return new Map();
-  const readings = await readingsOf(db, pieceIds);
+  // A reading that was damaged teaches nothing, and takes no other with it.
+  const readings = readable(readingSchema, await readingsOf(db, pieceIds));
   const mixIds = [...new Set(readings.flatMap((reading) => reading.mixId ?? []))];
   return learnedMaterials(await cupsOf(db, mixIds), readings);
 }

@@ -90,6 +90,10 @@ describe('a record that was damaged', () => {
       expect((await listed()).map(({ id }) => id).sort()).toEqual([other.id, piece.id].sort());
       const troubled = (await listed()).find(({ id }) => id === piece.id)!;
       expect(troubled.trouble).not.toBeNull();
+      for (const path of ['/api/materials', '/api/results/numbers', '/api/pieces.csv', '/api/archive.zip']) {
+        await studio.http.get(path).expect(200);
+      }
+      await planCup(studio, other, 'Ochre', 50_000);
       const { body } = await studio.http.get(`/api/pieces/${piece.id}`).expect(200);
       const { damaged, mixes, readings } = body as Piece;
       expect(mixes).toHaveLength(1);

@@ -43,11 +43,7 @@ async function choose(next: string | null): Promise<void> {
     </p>
     <form class="row" @submit.prevent="choose(path.trim() || null)">
       <FieldRow label="Folder" for="second-path" :error="problem">
-        <Input
-          v-model:value="path"
-          placeholder="/media/stick/icy-ribbon"
-          aria-label="Folder for second copies"
-        />
+        <Input id="second-path" v-model:value="path" placeholder="/media/stick/icy-ribbon" />
       </FieldRow>
       <Button html-type="submit" :loading="busy">Use it</Button>
       <Button v-if="keeping.shown?.secondFolder" type="link" :disabled="busy" @click="choose(null)">
