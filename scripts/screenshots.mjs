@@ -15,6 +15,8 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
 
   await picture('today', '/today');
   await picture('shelf', '/shelf');
+  await fetch(`${ADDRESS}/api/safekeeping/backups`, { method: 'POST' });
+  await picture('safekeeping', '/safekeeping');
   await picture('mix', `/mix/${idOf('Ember seam')}`);
   await picture('at-the-scale', `/mix/${idOf('Ember seam')}`, async () => {
     await page.keyboard.press('w');

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   idParams,
   idSchema,
+  longPageQuery,
   pageOf,
   pageQuery,
   pieceIdParams,
@@ -133,7 +134,8 @@ const equipment = {
     path: '/api/equipment',
     summary: 'Cups and bottles to mix in, and blowers',
     tag: 'shelf',
-    response: z.object({ items: z.array(equipmentSchema) }),
+    query: z.object(longPageQuery),
+    response: pageOf(equipmentSchema),
   }),
   create: endpoint({
     method: 'POST',
@@ -179,7 +181,8 @@ const recipes = {
     path: '/api/recipes',
     summary: 'Recipes of one’s own',
     tag: 'mix',
-    response: z.object({ items: z.array(ownRecipeSchema) }),
+    query: z.object(longPageQuery),
+    response: pageOf(ownRecipeSchema),
   }),
   create: endpoint({
     method: 'POST',
@@ -375,7 +378,8 @@ const calibrations = {
     path: '/api/calibrations',
     summary: 'Calibrated cards, mounds and cups with a hole, the newest first',
     tag: 'thickness',
-    response: z.object({ items: z.array(calibrationSchema) }),
+    query: z.object(longPageQuery),
+    response: pageOf(calibrationSchema),
   }),
   create: endpoint({
     method: 'POST',
@@ -695,7 +699,8 @@ const results = {
     path: '/api/views',
     summary: 'Saved views of the results',
     tag: 'results',
-    response: z.object({ items: z.array(savedViewSchema) }),
+    query: z.object(longPageQuery),
+    response: pageOf(savedViewSchema),
   }),
   saveView: endpoint({
     method: 'POST',

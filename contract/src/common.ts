@@ -43,6 +43,12 @@ export const pageQuery = {
   pageSize: z.coerce.number().int().min(1).max(200).default(50),
 };
 
+/** The same for lists that pages hold whole. */
+export const longPageQuery = {
+  ...pageQuery,
+  pageSize: z.coerce.number().int().min(1).max(1000).default(1000),
+};
+
 /** One page of a list; `total` counts all that match. */
 export function pageOf<Item extends z.ZodType>(item: Item) {
   return z.object({

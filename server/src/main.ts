@@ -66,7 +66,10 @@ function listen(config: Config, studio: Studio, lock: FolderLock): void {
     const port = typeof address === 'object' && address ? address.port : config.port;
     const host = config.host.includes(':') ? `[${config.host}]` : config.host;
     const url = `http://${host}:${port}/`;
-    void lock.tell(url).then(() => say(`Icy Ribbon is at ${url}`));
+    void lock.tell(url).then(() => {
+      say(`Icy Ribbon is at ${url}`);
+      studio.warmUp();
+    });
   });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.on(signal, () => {

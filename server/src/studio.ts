@@ -42,6 +42,8 @@ export interface Studio {
   readonly trouble: string | undefined;
   /** The copy that was made before the data's form was changed. */
   readonly migratedFrom: string | undefined;
+  /** Starts what answers pages; called when the server can be reached. */
+  warmUp(): void;
   /** A backup, when one is due; never throws. */
   backUpIfDue(): Promise<void>;
   close(): Promise<void>;
@@ -101,6 +103,7 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
       const beforeDeleting = deletionGuard(() => backUp('before-deleting', file));
       const router = studioRouter({ db, files, tasks, jobs, beforeDeleting, dataFolder: config.dataFolder });
       opened = { db, file, tasks, jobs, router };
+      if (isRestoring) tasks.warmUp();
       trouble = undefined;
       // What older code worked out is worked out anew beside everything else.
       void refresh(opened).catch(faulty);
@@ -221,6 +224,7 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
     get migratedFrom() {
       return migratedFrom;
     },
+    warmUp: () => opened?.tasks.warmUp(),
     async backUpIfDue() {
       if (!opened || isRestoring) return;
       try {

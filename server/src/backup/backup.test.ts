@@ -281,8 +281,8 @@ it('deletions that are far apart need no backup, and a failed backup holds the d
     },
     () => now,
   );
-  const remove = () =>
-    new Promise<unknown>((resolve) => void guard({ method: 'DELETE' } as never, {} as never, resolve));
+  const remove = (path = '/api/pieces/some-id') =>
+    new Promise<unknown>((resolve) => void guard({ method: 'DELETE', path } as never, {} as never, resolve));
   for (let turn = 0; turn < 30; turn += 1) {
     now += 60_000;
     expect(await remove()).toBeUndefined();
@@ -291,5 +291,8 @@ it('deletions that are far apart need no backup, and a failed backup holds the d
   for (let turn = 0; turn < 5; turn += 1) await remove();
   expect(await remove()).toBeInstanceOf(Error);
   fails = false;
+  expect(await remove('/api/mixes/some-id/additions/another')).toBeUndefined();
+  const before = made;
   expect(await remove()).toBeUndefined();
+  expect(made).toBe(before + 1);
 });

@@ -5,17 +5,20 @@ import type { Selectable } from 'kysely';
 import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { CalibrationTable } from '../db/schema.ts';
+import { ALL, rowsOf, type Page } from '../db/page.ts';
 
 const toCalibration = ({ points, ...row }: Selectable<CalibrationTable>): Calibration =>
   ({ ...row, points: fromJson(points) as unknown }) as Calibration;
 
 /** The newest first. */
-export async function listCalibrations(db: Reader): Promise<Calibration[]> {
+export async function listCalibrations(db: Reader, page: Page = ALL): Promise<Calibration[]> {
   const rows = await db
     .selectFrom('calibration')
     .selectAll()
     .where('deletedAt', 'is', null)
     .orderBy('createdAt', 'desc')
+    .limit(rowsOf(page).limit)
+    .offset(rowsOf(page).offset)
     .execute();
   return rows.map(toCalibration);
 }

@@ -1,16 +1,16 @@
 import { api, calibrationSchema } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
-import { readable } from '../db/readable.ts';
+import { pageOfRecords } from '../db/page.ts';
 import { setDeleted, timestamp } from '../db/record.ts';
 import { write } from '../db/write.ts';
 import { route } from '../http/route.ts';
 import { createCalibration, findCalibration, listCalibrations } from './calibration.queries.ts';
 
 export function calibrationRoutes(router: Router, db: Db): void {
-  route(router, api.calibrations.list, async () => ({
-    items: readable(calibrationSchema, await listCalibrations(db)),
-  }));
+  route(router, api.calibrations.list, ({ query }) =>
+    pageOfRecords(db, 'calibration', calibrationSchema, query, listCalibrations),
+  );
   route(router, api.calibrations.create, ({ body }) => write(db, (trx) => createCalibration(trx, body)));
   route(router, api.calibrations.remove, ({ params: { id }, query: { version } }) =>
     setDeleted(db, 'calibration', { id, version }, timestamp(), (trx) => findCalibration(trx, id)),

@@ -5,11 +5,12 @@ import type { Selectable } from 'kysely';
 import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { EquipmentTable } from '../db/schema.ts';
+import { ALL, rowsOf, type Page } from '../db/page.ts';
 
 const toEquipment = ({ body, ...row }: Selectable<EquipmentTable>): Equipment =>
   ({ ...row, ...(fromJson(body) as object) }) as Equipment;
 
-export async function listEquipment(db: Reader): Promise<Equipment[]> {
+export async function listEquipment(db: Reader, page: Page = ALL): Promise<Equipment[]> {
   const rows = await db
     .selectFrom('equipment')
     .selectAll()
@@ -17,6 +18,8 @@ export async function listEquipment(db: Reader): Promise<Equipment[]> {
     .orderBy('kind', 'desc')
     .orderBy('createdAt')
     .orderBy('name')
+    .limit(rowsOf(page).limit)
+    .offset(rowsOf(page).offset)
     .execute();
   return rows.map(toEquipment);
 }

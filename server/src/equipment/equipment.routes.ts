@@ -1,16 +1,16 @@
 import { api, equipmentSchema } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
-import { readable } from '../db/readable.ts';
+import { pageOfRecords } from '../db/page.ts';
 import { found, setDeleted, timestamp } from '../db/record.ts';
 import { write } from '../db/write.ts';
 import { route } from '../http/route.ts';
 import { createEquipment, findEquipment, listEquipment, updateEquipment } from './equipment.queries.ts';
 
 export function equipmentRoutes(router: Router, db: Db): void {
-  route(router, api.equipment.list, async () => ({
-    items: readable(equipmentSchema, await listEquipment(db)),
-  }));
+  route(router, api.equipment.list, ({ query }) =>
+    pageOfRecords(db, 'equipment', equipmentSchema, query, listEquipment),
+  );
   route(router, api.equipment.create, ({ body }) => write(db, (trx) => createEquipment(trx, body)));
   route(router, api.equipment.update, ({ params: { id }, body }) =>
     write(db, async (trx) => {

@@ -4,6 +4,7 @@ import type { Reader, Writer } from '../db/record.ts';
 import { unfit } from '../http/problem.ts';
 import { FACTS_CODE, factsOf, troubledFacts, troubleOf, type FactsRow } from './facts.ts';
 import { findPiece, readPieces } from './piece.queries.ts';
+import { reasonOf } from './whole.ts';
 
 const BATCH = 100;
 
@@ -31,7 +32,7 @@ function evaluated(piece: Piece, wasFine: boolean): FactsRow {
     const trouble = troubleOf(error);
     if (!trouble) throw error;
     if (wasFine) throw unfit(trouble.path, trouble.message);
-    return troubledFacts(piece, trouble.message);
+    return troubledFacts(piece, reasonOf(trouble.message));
   }
 }
 
@@ -40,8 +41,8 @@ export function factsOfAny(piece: Piece): FactsRow {
   try {
     return factsOf(piece);
   } catch (error) {
-    const { message } = troubleOf(error) ?? { message: 'The program cannot read it.' };
-    return troubledFacts(piece, message);
+    const trouble = troubleOf(error);
+    return troubledFacts(piece, trouble ? reasonOf(trouble.message) : 'the program cannot read it.');
   }
 }
 

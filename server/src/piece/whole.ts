@@ -28,7 +28,7 @@ export function withoutDamaged(piece: Piece): Piece {
     }
     const found = checked.error.issues.flatMap(({ path: [field, index], message }) => {
       const record = recordAt(left, field, index);
-      return record ? [{ ...record, reason: message.slice(0, MOST_REASON) }] : [];
+      return record ? [{ ...record, reason: reasonOf(message) }] : [];
     });
     if (found.length === 0) throw checked.error;
     const ids = new Set(found.map(({ what, id }) => `${what} ${id}`));
@@ -49,6 +49,12 @@ export function withoutDamaged(piece: Piece): Piece {
       damaged.push(each);
     }
   }
+}
+
+/** A schema's own words are for programmers; ours say what to change. */
+export function reasonOf(message: string): string {
+  const isOurs = !/^(Invalid|Expected|Unrecognized|Too (big|small))/.test(message);
+  return isOurs ? message.slice(0, MOST_REASON) : 'a part of it is damaged.';
 }
 
 function recordAt(

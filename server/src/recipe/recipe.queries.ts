@@ -5,6 +5,7 @@ import type { Selectable } from 'kysely';
 import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { RecipeTable } from '../db/schema.ts';
+import { ALL, rowsOf, type Page } from '../db/page.ts';
 
 const toRecipe = ({ body, ...row }: Selectable<RecipeTable>): OwnRecipe => ({
   ...row,
@@ -12,12 +13,14 @@ const toRecipe = ({ body, ...row }: Selectable<RecipeTable>): OwnRecipe => ({
   ...(fromJson(body) as Omit<OwnRecipe, keyof RecipeTable>),
 });
 
-export async function listRecipes(db: Reader): Promise<OwnRecipe[]> {
+export async function listRecipes(db: Reader, page: Page = ALL): Promise<OwnRecipe[]> {
   const rows = await db
     .selectFrom('recipe')
     .selectAll()
     .where('deletedAt', 'is', null)
     .orderBy('name')
+    .limit(rowsOf(page).limit)
+    .offset(rowsOf(page).offset)
     .execute();
   return rows.map(toRecipe);
 }

@@ -1,14 +1,16 @@
 import { api, ownRecipeSchema } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
-import { readable } from '../db/readable.ts';
+import { pageOfRecords } from '../db/page.ts';
 import { found, setDeleted, timestamp } from '../db/record.ts';
 import { write } from '../db/write.ts';
 import { route } from '../http/route.ts';
 import { createRecipe, findOwnRecipe, listRecipes, updateRecipe } from './recipe.queries.ts';
 
 export function recipeRoutes(router: Router, db: Db): void {
-  route(router, api.recipes.list, async () => ({ items: readable(ownRecipeSchema, await listRecipes(db)) }));
+  route(router, api.recipes.list, ({ query }) =>
+    pageOfRecords(db, 'recipe', ownRecipeSchema, query, listRecipes),
+  );
   route(router, api.recipes.create, ({ body }) => write(db, (trx) => createRecipe(trx, body)));
   route(router, api.recipes.update, ({ params: { id }, body }) =>
     write(db, async (trx) => {

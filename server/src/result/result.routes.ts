@@ -1,7 +1,7 @@
 import { api, savedViewSchema } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
-import { readable } from '../db/readable.ts';
+import { pageOfRecords } from '../db/page.ts';
 import { setDeleted, timestamp } from '../db/record.ts';
 import { write } from '../db/write.ts';
 import { route, textRoute } from '../http/route.ts';
@@ -10,7 +10,9 @@ import { findView, listViews, saveView } from './views.queries.ts';
 
 export function resultRoutes(router: Router, db: Db, tasks: Tasks): void {
   textRoute(router, api.results.numbers, 'list', ({ query }) => tasks.run('numbers', query.technique));
-  route(router, api.results.views, async () => ({ items: readable(savedViewSchema, await listViews(db)) }));
+  route(router, api.results.views, ({ query }) =>
+    pageOfRecords(db, 'savedView', savedViewSchema, query, listViews),
+  );
   route(router, api.results.saveView, ({ body }) => write(db, (trx) => saveView(trx, body)));
   route(router, api.results.removeView, ({ params, query }) =>
     setDeleted(db, 'savedView', { id: params.id, version: query.version }, timestamp(), (trx) =>

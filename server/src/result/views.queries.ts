@@ -4,16 +4,19 @@ import type { Selectable } from 'kysely';
 import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { SavedViewTable } from '../db/schema.ts';
+import { ALL, rowsOf, type Page } from '../db/page.ts';
 
 const toView = ({ filter, ...row }: Selectable<SavedViewTable>): SavedView =>
   ({ ...row, filter: fromJson(filter) as unknown }) as SavedView;
 
-export async function listViews(db: Reader): Promise<SavedView[]> {
+export async function listViews(db: Reader, page: Page = ALL): Promise<SavedView[]> {
   const rows = await db
     .selectFrom('savedView')
     .selectAll()
     .where('deletedAt', 'is', null)
     .orderBy('name')
+    .limit(rowsOf(page).limit)
+    .offset(rowsOf(page).offset)
     .execute();
   return rows.map(toView);
 }

@@ -27,5 +27,6 @@ export function inPlaceTasks(db: Db, dataFolder: string): Tasks {
       }
     },
     close: () => Promise.resolve(),
+    warmUp: () => {},
   };
 }

@@ -16,6 +16,8 @@ export interface Watch {
 export interface Tasks {
   run<Name extends TaskName>(name: Name, input: InputOf<Name>, watch?: Watch): Promise<OutputOf<Name>>;
   close(): Promise<void>;
+  /** Starts the threads that answer pages, so that the first page need not wait for them. */
+  warmUp(): void;
 }
 
 /** What goes to a thread. */
@@ -80,6 +82,9 @@ export function threadedTasks(dataFolder: string): Tasks {
         watch.signal?.removeEventListener('abort', callOff);
         port1.close();
       }
+    },
+    warmUp() {
+      poolOf('read');
     },
     async close() {
       await Promise.all([...pools.values()].map((each) => each.destroy()));

@@ -24,7 +24,7 @@ async function callOff(): Promise<void> {
 </script>
 
 <template>
-  <div class="import" role="status">
+  <div class="import" role="group" aria-label="A file on its way in">
     <span class="words">A file is coming in: {{ words }}</span>
     <Progress
       class="bar"

@@ -1,6 +1,7 @@
 import { api, type Calibration, type CalibrationCreate, type CalibrationKind } from '@icy-ribbon/contract';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
+import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 
 /** Calibrated cards, mounds and cups with a hole; the newest of each kind comes first. */
@@ -11,7 +12,7 @@ export const useCalibrations = defineStore('calibrations', () => {
   const ofKind = (kind: CalibrationKind): Calibration[] => items.value.filter((each) => each.kind === kind);
 
   async function load(): Promise<void> {
-    items.value = (await call(api.calibrations.list)).items;
+    items.value = await allPages((query) => call(api.calibrations.list, { query }));
     loaded.value = true;
   }
 

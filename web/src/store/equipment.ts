@@ -1,6 +1,7 @@
 import { api, type Blower, type Equipment, type EquipmentCreate, type Vessel } from '@icy-ribbon/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
+import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 import { sendVersioned } from './versioned.ts';
 
@@ -12,7 +13,7 @@ export const useEquipment = defineStore('equipment', () => {
   const blowers = computed(() => items.value.filter((each): each is Blower => each.kind === 'blower'));
 
   async function load(): Promise<void> {
-    items.value = (await call(api.equipment.list)).items;
+    items.value = await allPages((query) => call(api.equipment.list, { query }));
     loaded.value = true;
   }
 

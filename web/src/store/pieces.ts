@@ -10,6 +10,7 @@ import {
 } from '@icy-ribbon/contract';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
+import { allPages } from '../api/allPages.ts';
 import { call, upload } from '../api/client.ts';
 import { useImports } from './imports.ts';
 
@@ -45,7 +46,7 @@ export const usePieces = defineStore('pieces', () => {
   }
 
   async function loadViews(): Promise<void> {
-    views.value = (await call(api.results.views)).items;
+    views.value = await allPages((query) => call(api.results.views, { query }));
   }
 
   async function saveView(name: string): Promise<void> {

@@ -3,6 +3,7 @@ import { findSchool, SCHOOLS, type Recipe } from '@icy-ribbon/core/recipe';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import type { z } from 'zod';
+import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 import { sendVersioned } from './versioned.ts';
 
@@ -18,7 +19,7 @@ export const useRecipes = defineStore('recipes', () => {
     all.value.find((recipe) => recipe.id === id) ?? findSchool(id);
 
   async function load(): Promise<void> {
-    own.value = (await call(api.recipes.list)).items;
+    own.value = await allPages((query) => call(api.recipes.list, { query }));
     loaded.value = true;
   }
 

@@ -9,6 +9,7 @@ import {
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import type { z } from 'zod';
+import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 import { useImports } from './imports.ts';
 import { sendVersioned } from './versioned.ts';
@@ -28,12 +29,15 @@ export const useShelf = defineStore('shelf', () => {
   const loaded = ref(false);
 
   async function load(): Promise<void> {
-    const [materialPage, supportPage] = await Promise.all([
-      call(api.materials.list, { query: { pageSize: SHELF_SIZE } }),
-      call(api.supports.list, { query: { pageSize: PAGE_SIZE } }),
+    // Each is there as soon as it arrives.
+    await Promise.all([
+      allPages((query) => call(api.supports.list, { query }), PAGE_SIZE).then(
+        (items) => (supports.value = items),
+      ),
+      allPages((query) => call(api.materials.list, { query }), SHELF_SIZE).then(
+        (items) => (materials.value = items),
+      ),
     ]);
-    materials.value = materialPage.items;
-    supports.value = supportPage.items;
     loaded.value = true;
   }
 
@@ -69,8 +73,10 @@ export const useShelf = defineStore('shelf', () => {
 
   /** Materials that were taken off the shelf. */
   async function archived(): Promise<ShelvedMaterial[]> {
-    const page = await call(api.materials.list, { query: { pageSize: SHELF_SIZE, archived: 'yes' } });
-    return page.items;
+    return allPages(
+      (query) => call(api.materials.list, { query: { ...query, archived: 'yes' } }),
+      SHELF_SIZE,
+    );
   }
 
   /** @returns false when the artist kept what was changed elsewhere */

@@ -10,12 +10,14 @@ defineProps<{ search: string }>();
 const store = usePieces();
 const chooser = ref<HTMLInputElement | null>(null);
 const busy = ref(false);
+const open = ref(false);
 
 async function bringIn(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement;
   const file = input.files?.[0];
   if (!file) return;
   busy.value = true;
+  open.value = false;
   try {
     const result = await store.importStudio(file);
     if (result) say(cameIn(result));
@@ -35,7 +37,7 @@ function cameIn({ pieces, photosMissing }: ArchiveResult): string {
 </script>
 
 <template>
-  <Popover trigger="click" placement="bottomRight" title="Out and in">
+  <Popover v-model:open="open" trigger="click" placement="bottomRight" title="Out and in">
     <template #content>
       <div class="files">
         <a href="/api/archive.zip" download>Everything as one zip, photos too</a>

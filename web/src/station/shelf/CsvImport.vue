@@ -29,12 +29,15 @@ watch(
   async (columns) => {
     asked += 1;
     const mine = asked;
+    let isRead = false;
     reading.value = 0;
     const onProgress = proxy((share: number) => {
-      if (mine === asked) reading.value = share;
+      // What is told on the way may arrive after the answer.
+      if (mine === asked && !isRead) reading.value = share;
     });
     try {
       const answer = await csvWorker().read({ ...columns }, onProgress);
+      isRead = true;
       if (mine !== asked) return;
       read.value = answer;
       reading.value = null;

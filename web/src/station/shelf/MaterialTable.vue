@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { InputError } from '@icy-ribbon/core/error';
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { readPalette, writePalette } from '@icy-ribbon/core/color';
 import { FINISHES, MATERIAL_KINDS, OPACITIES, isPaint, materialKind } from '@icy-ribbon/core/material';
@@ -192,7 +193,8 @@ async function read(file: File | undefined): Promise<void> {
       sayProblem(error);
       return;
     }
-    const detail = `"${file.name}": ${error.message}`;
+    const where = error instanceof InputError ? `, ${error.field}` : '';
+    const detail = `"${file.name}"${where}: ${error.message}`;
     sayProblem(new ApiProblem({ type: 'about:blank', title: 'Not readable', status: 422, detail }));
   }
 }

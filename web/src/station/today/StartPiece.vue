@@ -43,7 +43,10 @@ async function start(): Promise<void> {
   busy.value = true;
   problem.value = null;
   try {
-    const id = supportId.value === NEW ? (await shelf.addSupport(draft.value as never)).id : supportId.value;
+    // Whoever is quicker than the shelf gets the support that stands first.
+    await shelf.ensure();
+    const chosen = supportId.value ?? shelf.supports[0]?.id;
+    const id = chosen === NEW ? (await shelf.addSupport(draft.value as never)).id : chosen;
     const pieceId = await pieces.start({
       name: name.value,
       technique: technique.value,
