@@ -8,6 +8,7 @@ import { fillWithPours } from '../benchmark/pours.ts';
 import { openDatabase } from '../db/open.ts';
 import { timestamp } from '../db/record.ts';
 import { stockStarterShelf } from '../material/starter.ts';
+import { photoPeak } from './photoPeak.ts';
 import { startServer, type ServerProcess } from './serverProcess.ts';
 
 /**
@@ -151,6 +152,16 @@ try {
   process.stdout.write(
     `Statuses: ${[...statuses].map(([status, count]) => `${status}: ${count}`).join(', ')}\n`,
   );
+  await server.stop();
+  for (const photos of [
+    { count: 20, megapixels: 24 },
+    { count: 12, megapixels: 59 },
+  ]) {
+    const { peakMb, seconds, taken } = await photoPeak(folder, studio.pieceIds[0]!, photos);
+    process.stdout.write(
+      `${photos.count} photos of ${photos.megapixels} MP at once: ${taken} taken in ${seconds.toFixed(1)} s, at most ${peakMb.toFixed(0)} MB\n`,
+    );
+  }
 } finally {
   agent.destroy();
   await server?.stop();
