@@ -1,4 +1,4 @@
-import { fuzz, type Send } from '../server/dist/attack/fuzz.js';
+import { fuzz, sendTo } from '../server/dist/attack/fuzz.js';
 import { mixedPiece, send, type Json } from './support/pieces.ts';
 import { expect, test, type Studio } from './support/studio.ts';
 
@@ -85,22 +85,7 @@ test('every station opens on the worst that the server takes', async ({ page, st
   test.setTimeout(480_000);
   await mixedPiece(studio, 'dutch', CUPS);
   const worst = await worstPiece(studio);
-  const asked: Send = async ({ method, path, body }) => {
-    const startedAt = performance.now();
-    const headers = { 'Content-Type': 'application/json' };
-    const answer = await fetch(studio.address + path, {
-      method,
-      ...(body !== undefined && { headers, body }),
-    });
-    const text = await answer.text();
-    const isJson = answer.headers.get('content-type')?.includes('json') ?? false;
-    return {
-      status: answer.status,
-      ms: performance.now() - startedAt,
-      json: isJson ? (JSON.parse(text) as unknown) : text,
-    };
-  };
-  const report = await fuzz(asked, { seed: 7, random: 250, systematic: 0 });
+  const report = await fuzz(sendTo(studio.address), { seed: 7, random: 250, systematic: 0 });
   expect(report.failures.map(({ what }) => what).filter((what) => !/ms$/.test(what))).toEqual([]);
   const { items } = await send<{ items: Json[] }>(studio, 'GET', '/api/pieces?pageSize=20');
   const pieces = [worst, ...items.map(({ id }) => id).filter((id) => id !== worst)].slice(0, 3);

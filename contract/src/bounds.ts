@@ -1,20 +1,23 @@
 import { z } from 'zod';
 
-/** A JSON Schema, as far as bounds are read from it. */
-interface Schema {
+/** A JSON Schema, as far as it is read here. */
+export interface JsonSchema {
   readonly type?: string;
-  readonly properties?: Readonly<Record<string, Schema>>;
-  readonly additionalProperties?: Schema | boolean;
-  readonly propertyNames?: Schema;
+  readonly properties?: Readonly<Record<string, JsonSchema>>;
+  readonly required?: readonly string[];
+  readonly additionalProperties?: JsonSchema | boolean;
+  readonly propertyNames?: JsonSchema;
   readonly maxProperties?: number;
-  readonly items?: Schema;
-  readonly prefixItems?: readonly Schema[];
+  readonly items?: JsonSchema;
+  readonly prefixItems?: readonly JsonSchema[];
+  readonly minItems?: number;
   readonly maxItems?: number;
-  readonly anyOf?: readonly Schema[];
-  readonly oneOf?: readonly Schema[];
-  readonly allOf?: readonly Schema[];
+  readonly anyOf?: readonly JsonSchema[];
+  readonly oneOf?: readonly JsonSchema[];
+  readonly allOf?: readonly JsonSchema[];
   readonly enum?: readonly unknown[];
   readonly const?: unknown;
+  readonly minLength?: number;
   readonly maxLength?: number;
   readonly format?: string;
   readonly pattern?: string;
@@ -24,13 +27,13 @@ interface Schema {
   readonly exclusiveMaximum?: number;
 }
 
-const written = new WeakMap<z.ZodType, Schema>();
+const written = new WeakMap<z.ZodType, JsonSchema>();
 
 /** The JSON Schema of what goes in, written once. */
-export function inputSchemaOf(schema: z.ZodType): Schema {
+export function inputSchemaOf(schema: z.ZodType): JsonSchema {
   const known = written.get(schema);
   if (known) return known;
-  const made = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Schema;
+  const made = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as JsonSchema;
   written.set(schema, made);
   return made;
 }
@@ -51,7 +54,7 @@ export function overfull(schema: z.ZodType, value: unknown): Overfull | undefine
   return look(inputSchemaOf(schema), value, '');
 }
 
-function look(schema: Schema, value: unknown, path: string): Overfull | undefined {
+function look(schema: JsonSchema, value: unknown, path: string): Overfull | undefined {
   if (typeof value !== 'object' || value === null) return undefined;
   const branches = schema.anyOf ?? schema.oneOf;
   if (branches) return lookAtBranches(branches, value, path);
@@ -76,7 +79,7 @@ function look(schema: Schema, value: unknown, path: string): Overfull | undefine
 }
 
 /** Of several shapes, those that the value's own constants do not rule out; overfull only when it is in all of them. */
-function lookAtBranches(branches: readonly Schema[], value: object, path: string): Overfull | undefined {
+function lookAtBranches(branches: readonly JsonSchema[], value: object, path: string): Overfull | undefined {
   const fitting = branches.filter((branch) =>
     Object.entries(branch.properties ?? {}).every(
       ([key, of]) => of.const === undefined || (value as Record<string, unknown>)[key] === of.const,
@@ -91,7 +94,7 @@ function lookAtBranches(branches: readonly Schema[], value: object, path: string
 }
 
 /** Holds no list of its own. */
-const isPlain = (schema: Schema): boolean =>
+const isPlain = (schema: JsonSchema): boolean =>
   !schema.anyOf && !schema.oneOf && schema.type !== 'object' && schema.type !== 'array';
 
 function first<Item, Found>(
@@ -110,8 +113,8 @@ export function unboundedIn(schema: z.ZodType): string[] {
   return collect(inputSchemaOf(schema), '');
 }
 
-function collect(schema: Schema, path: string): string[] {
-  const inside = (key: string, of: Schema) => collect(of, path === '' ? key : `${path}.${key}`);
+function collect(schema: JsonSchema, path: string): string[] {
+  const inside = (key: string, of: JsonSchema) => collect(of, path === '' ? key : `${path}.${key}`);
   const branches = [...(schema.anyOf ?? []), ...(schema.oneOf ?? []), ...(schema.allOf ?? [])];
   if (branches.length > 0) return branches.flatMap((branch) => collect(branch, path));
   if (schema.const !== undefined || schema.enum) return [];
@@ -141,12 +144,12 @@ function collect(schema: Schema, path: string): string[] {
 }
 
 /** By its length, or by a pattern in which nothing repeats without end. */
-function isBoundedText({ maxLength, pattern, format }: Schema): boolean {
+function isBoundedText({ maxLength, pattern, format }: JsonSchema): boolean {
   if (maxLength !== undefined || format === 'uuid' || format === 'date') return true;
   return pattern !== undefined && /^\^.*\$$/.test(pattern) && !/[*+]|\{\d+,\}/.test(pattern);
 }
 
-function isBoundedNumber(schema: Schema): boolean {
+function isBoundedNumber(schema: JsonSchema): boolean {
   const low = schema.minimum ?? schema.exclusiveMinimum;
   const high = schema.maximum ?? schema.exclusiveMaximum;
   return (

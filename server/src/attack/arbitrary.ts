@@ -1,29 +1,5 @@
+import type { JsonSchema } from '@icy-ribbon/contract';
 import fc from 'fast-check';
-
-/** A JSON Schema, as far as values are made from it. */
-export interface Schema {
-  readonly type?: string;
-  readonly properties?: Readonly<Record<string, Schema>>;
-  readonly required?: readonly string[];
-  readonly additionalProperties?: Schema | boolean;
-  readonly items?: Schema;
-  readonly prefixItems?: readonly Schema[];
-  readonly minItems?: number;
-  readonly maxItems?: number;
-  readonly anyOf?: readonly Schema[];
-  readonly oneOf?: readonly Schema[];
-  readonly allOf?: readonly Schema[];
-  readonly enum?: readonly unknown[];
-  readonly const?: unknown;
-  readonly minLength?: number;
-  readonly maxLength?: number;
-  readonly format?: string;
-  readonly pattern?: string;
-  readonly minimum?: number;
-  readonly exclusiveMinimum?: number;
-  readonly maximum?: number;
-  readonly exclusiveMaximum?: number;
-}
 
 /** What an id stands for, by the name of its field; the runner puts a real one in its place. */
 const ID_OF: Readonly<Record<string, string>> = {
@@ -53,7 +29,7 @@ const TIMES = [
 const DATES = ['2026-03-01', '0001-01-01', '9999-12-31', '2024-02-29'];
 
 /** Values that a schema takes, with a liking for its bounds. */
-export function arbitraryOf(schema: Schema, name = ''): fc.Arbitrary<unknown> {
+export function arbitraryOf(schema: JsonSchema, name = ''): fc.Arbitrary<unknown> {
   const branches = schema.anyOf ?? schema.oneOf;
   if (branches) return fc.oneof(...branches.map((branch) => arbitraryOf(branch, name)));
   if (schema.allOf?.[0]) return arbitraryOf(schema.allOf[0], name);
@@ -83,7 +59,11 @@ export function arbitraryOf(schema: Schema, name = ''): fc.Arbitrary<unknown> {
   }
 }
 
-function objectOf({ properties = {}, required = [], additionalProperties }: Schema): fc.Arbitrary<unknown> {
+function objectOf({
+  properties = {},
+  required = [],
+  additionalProperties,
+}: JsonSchema): fc.Arbitrary<unknown> {
   if (Object.keys(properties).length === 0 && typeof additionalProperties === 'object') {
     return fc.dictionary(fc.string({ maxLength: 12 }), arbitraryOf(additionalProperties), { maxKeys: 3 });
   }
@@ -92,7 +72,7 @@ function objectOf({ properties = {}, required = [], additionalProperties }: Sche
 }
 
 function textOf(
-  { format, pattern, minLength = 0, maxLength = 200 }: Schema,
+  { format, pattern, minLength = 0, maxLength = 200 }: JsonSchema,
   name: string,
 ): fc.Arbitrary<string> {
   if (format === 'uuid') {
@@ -121,7 +101,7 @@ function textOf(
   );
 }
 
-function numberOf(schema: Schema, isWhole: boolean): fc.Arbitrary<number> {
+function numberOf(schema: JsonSchema, isWhole: boolean): fc.Arbitrary<number> {
   const step = isWhole ? 1 : 1e-6;
   const low =
     schema.minimum ?? (schema.exclusiveMinimum === undefined ? -1e6 : schema.exclusiveMinimum + step);

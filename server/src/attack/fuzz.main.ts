@@ -5,7 +5,7 @@ import { fillWithPours } from '../benchmark/pours.ts';
 import { openDatabase } from '../db/open.ts';
 import { timestamp } from '../db/record.ts';
 import { stockStarterShelf } from '../material/starter.ts';
-import { fuzz, type Send } from './fuzz.ts';
+import { fuzz, sendTo } from './fuzz.ts';
 import { startServer } from './serverProcess.ts';
 
 /** `npm run fuzz`: made-up requests to every route of the built server; SEED, RANDOM and SYSTEMATIC set the run. */
@@ -20,24 +20,9 @@ await fillWithPours(db, 8);
 await db.destroy();
 const server = await startServer(folder);
 
-const send: Send = async ({ method, path, body }) => {
-  const startedAt = performance.now();
-  const answer = await fetch(`${server.address}${path}`, {
-    method,
-    ...(body !== undefined && { headers: { 'Content-Type': 'application/json' }, body }),
-  });
-  const text = await answer.text();
-  const isJson = answer.headers.get('content-type')?.includes('json') ?? false;
-  return {
-    status: answer.status,
-    ms: performance.now() - startedAt,
-    json: isJson ? (JSON.parse(text) as unknown) : text,
-  };
-};
-
 try {
   process.stdout.write(`Seed ${seed}: ${random} random and ${systematic} systematic requests ...\n`);
-  const report = await fuzz(send, { seed, random, systematic });
+  const report = await fuzz(sendTo(server.address), { seed, random, systematic });
   process.stdout.write(`${report.requests} requests, slowest ${report.slowestMs.toFixed(0)} ms\n`);
   process.stdout.write(`Statuses: ${JSON.stringify(report.statuses)}\n`);
   for (const { what, request } of report.failures.slice(0, 20)) {

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import type { Piece } from '@icy-ribbon/contract';
+import type { JsonSchema, Piece } from '@icy-ribbon/contract';
 import { whyOf } from './pageWork.ts';
 import { seededRandom } from '@icy-ribbon/core/random';
 import fc from 'fast-check';
-import { arbitraryOf, type Schema } from './arbitrary.ts';
+import { arbitraryOf } from './arbitrary.ts';
 import { deep, NASTY, placesOf, textWith } from './nasty.ts';
 
 /** One request, and what came of it. */
@@ -19,6 +19,19 @@ export interface Answered {
 }
 export type Send = (request: Sent) => Promise<Answered>;
 
+/** Sends to a server at an address. */
+export const sendTo =
+  (address: string): Send =>
+  async ({ method, path, body }) => {
+    const startedAt = performance.now();
+    const headers = { 'Content-Type': 'application/json' };
+    const answer = await fetch(address + path, { method, ...(body !== undefined && { headers, body }) });
+    const text = await answer.text();
+    const isJson = answer.headers.get('content-type')?.includes('json') ?? false;
+    const json = isJson ? (JSON.parse(text) as unknown) : text;
+    return { status: answer.status, ms: performance.now() - startedAt, json };
+  };
+
 export interface FuzzReport {
   readonly requests: number;
   readonly statuses: Readonly<Record<string, number>>;
@@ -33,9 +46,9 @@ interface Operation {
   readonly parameters: readonly {
     readonly name: string;
     readonly in: 'path' | 'query';
-    readonly schema: Schema;
+    readonly schema: JsonSchema;
   }[];
-  readonly body: Schema | undefined;
+  readonly body: JsonSchema | undefined;
 }
 
 /** What is not fuzzed here: it ends the studio, or takes seconds of painting each time. */
@@ -148,7 +161,7 @@ async function readOperations(send: Send): Promise<Operation[]> {
         string,
         {
           parameters: Operation['parameters'];
-          requestBody?: { content: { 'application/json': { schema: Schema } } };
+          requestBody?: { content: { 'application/json': { schema: JsonSchema } } };
         }
       >
     >;
