@@ -12,6 +12,8 @@ const JPEG_QUALITY = 92;
 
 // Photos come one by one: what was decoded is not asked for again.
 sharp.cache(false);
+// Each of its threads holds buffers of its own, and a photo is seldom waited for alone.
+sharp.concurrency(1);
 
 export interface CleanPhoto {
   readonly image: Buffer;
