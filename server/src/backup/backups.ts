@@ -6,6 +6,7 @@ import { Mutex } from 'async-mutex';
 import SqliteFile from 'better-sqlite3';
 import { storageFault } from '../db/fault.ts';
 import { folderOf, type DataFolder } from '../folder/folder.ts';
+import { sha256Of } from '../folder/sha256.ts';
 import { freeBytes } from '../folder/space.ts';
 import { writeWhole } from '../folder/writeWhole.ts';
 import { HttpProblem, unfit } from '../http/problem.ts';
@@ -16,7 +17,6 @@ import {
   backupStore,
   copyWhole,
   photoFileNames,
-  sha256Of,
   shown,
   sizeOf,
   type BackupStore,

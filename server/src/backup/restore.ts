@@ -2,10 +2,11 @@ import { existsSync } from 'node:fs';
 import { mkdir, open, readdir, readFile, rename, rm } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { DataFolder } from '../folder/folder.ts';
+import { sha256Of } from '../folder/sha256.ts';
 import { flushFolder, writeWhole } from '../folder/writeWhole.ts';
 import { HttpProblem } from '../http/problem.ts';
 import { bringPhotosBack } from './backups.ts';
-import { copyWhole, sha256Of, type BackupStore, type Manifest } from './store.ts';
+import { copyWhole, type BackupStore, type Manifest } from './store.ts';
 import type { Verified } from './verify.ts';
 
 const MOST_SET_ASIDE = 3;

@@ -1,5 +1,4 @@
-import { createHash } from 'node:crypto';
-import { createReadStream, existsSync } from 'node:fs';
+import { existsSync } from 'node:fs';
 import { copyFile, link, mkdir, readdir, readFile, rename, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { backupNameSchema, backupSchema, type Backup } from '@icy-ribbon/contract';
@@ -119,12 +118,6 @@ export async function copyWhole(from: string, to: string): Promise<void> {
     await rm(temporary, { force: true });
     throw error;
   }
-}
-
-export async function sha256Of(path: string): Promise<string> {
-  const hash = createHash('sha256');
-  for await (const part of createReadStream(path)) hash.update(part as Buffer);
-  return hash.digest('hex');
 }
 
 export const sizeOf = async (path: string): Promise<number> => (await stat(path)).size;

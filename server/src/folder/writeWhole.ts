@@ -1,14 +1,23 @@
 import { randomUUID } from 'node:crypto';
-import { open, rename, rm } from 'node:fs/promises';
+import { copyFile, open, rename, rm, writeFile } from 'node:fs/promises';
 import { dirname } from 'node:path';
 
 /** Under a temporary name first and flushed, so that a file is there whole or not at all. */
-export async function writeWhole(path: string, content: Uint8Array | string): Promise<void> {
+export function writeWhole(path: string, content: Uint8Array | string): Promise<void> {
+  return putInPlace(path, (temporary) => writeFile(temporary, content));
+}
+
+/** A copy of a file, in the same way. */
+export function copyFlushed(from: string, to: string): Promise<void> {
+  return putInPlace(to, (temporary) => copyFile(from, temporary));
+}
+
+async function putInPlace(path: string, write: (temporary: string) => Promise<void>): Promise<void> {
   const temporary = `${path}.${randomUUID()}.part`;
   try {
-    const file = await open(temporary, 'w');
+    await write(temporary);
+    const file = await open(temporary, 'r+');
     try {
-      await file.writeFile(content);
       await file.sync();
     } finally {
       await file.close();

@@ -1,5 +1,5 @@
 import { createReadStream } from 'node:fs';
-import { readFile, stat } from 'node:fs/promises';
+import { stat } from 'node:fs/promises';
 import {
   archiveSchema,
   ARCHIVE_FORMAT,
@@ -15,6 +15,7 @@ import {
 } from '@icy-ribbon/contract';
 import type { z } from 'zod';
 import { write } from '../db/write.ts';
+import { sha256Of } from '../folder/sha256.ts';
 import { HttpProblem, invalid, unfit } from '../http/problem.ts';
 import { insertMaterials } from '../material/material.queries.ts';
 import { hashOf, type FiledPhoto } from '../photo/files.ts';
@@ -71,7 +72,7 @@ export async function readArchive(bench: Bench, { path }: ReadIn): Promise<Archi
 async function filePhoto(bench: Bench, path: string, hash: string): Promise<FiledPhoto> {
   const damaged = () =>
     unfit('archive', `The photo ${hash.slice(0, 12)}… in the zip is damaged: export it again.`);
-  if (hashOf(await readFile(path)) !== hash) throw damaged();
+  if ((await sha256Of(path)) !== hash) throw damaged();
   try {
     return await bench.files.takeIn(path);
   } catch (error) {

@@ -15,8 +15,9 @@ sharp.cache(false);
 // Each of its threads holds buffers of its own, and a photo is seldom waited for alone.
 sharp.concurrency(1);
 
+/** A cleaned photo, as a file that is its own. */
 export interface CleanPhoto {
-  readonly image: Buffer;
+  readonly path: string;
   readonly thumbnail: Buffer;
   readonly widthPx: number;
   readonly heightPx: number;
@@ -29,10 +30,13 @@ type Kind = 'jpeg' | 'png' | 'heif';
  * said (place, device, time) stripped, as a JPEG in sRGB. One that is just that already is kept to the byte, so that
  * what goes out and comes in again stays the same.
  *
+ * It goes from file to file: a large photo is never held whole beside its own pixels.
+ *
  * @param path of a file that nobody has looked at yet
+ * @param to where the cleaned one may be written
  * @throws HttpProblem 422 with what to do when it is no photo, is broken, or is too large
  */
-export async function cleanPhoto(path: string): Promise<CleanPhoto> {
+export async function cleanPhoto(path: string, to: string): Promise<CleanPhoto> {
   const kind = await kindOf(path);
   const { width, height } = await sizeOf(path, kind);
   if (width * height > MAX_PIXELS) {
@@ -40,22 +44,16 @@ export async function cleanPhoto(path: string): Promise<CleanPhoto> {
   }
   return withMemoryFor(width * height, async () => {
     try {
-      const image = await readFile(path);
-      if (isPlainJpeg(image)) {
-        return { image, thumbnail: await makeThumbnail(image), widthPx: width, heightPx: height };
+      if (isPlainJpeg(await readFile(path))) {
+        return { path, thumbnail: await makeThumbnail(path), widthPx: width, heightPx: height };
       }
-      const { data, info } = await sharp(path, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
+      const info = await sharp(path, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
         .rotate()
         .flatten({ background: '#ffffff' })
         .toColorspace('srgb')
         .jpeg({ quality: JPEG_QUALITY, chromaSubsampling: '4:4:4' })
-        .toBuffer({ resolveWithObject: true });
-      return {
-        image: data,
-        thumbnail: await makeThumbnail(data),
-        widthPx: info.width,
-        heightPx: info.height,
-      };
+        .toFile(to);
+      return { path: to, thumbnail: await makeThumbnail(to), widthPx: info.width, heightPx: info.height };
     } catch {
       throw kind === 'heif' ? noCodec() : damaged();
     }
@@ -98,8 +96,8 @@ async function sizeOf(path: string, kind: Kind): Promise<{ width: number; height
   }
 }
 
-function makeThumbnail(image: Buffer): Promise<Buffer> {
-  return sharp(image, { failOn: 'error', limitInputPixels: MAX_PIXELS })
+function makeThumbnail(path: string): Promise<Buffer> {
+  return sharp(path, { failOn: 'error', limitInputPixels: MAX_PIXELS })
     .resize({ width: THUMBNAIL_PX, height: THUMBNAIL_PX, fit: 'inside', withoutEnlargement: true })
     .jpeg({ quality: 82 })
     .toBuffer();

@@ -3,7 +3,8 @@ import { existsSync } from 'node:fs';
 import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { folderOf } from '../folder/folder.ts';
-import { writeWhole } from '../folder/writeWhole.ts';
+import { sha256Of } from '../folder/sha256.ts';
+import { copyFlushed, writeWhole } from '../folder/writeWhole.ts';
 import { cleanPhoto } from './clean.ts';
 
 /** A photo that has been cleaned and filed. */
@@ -38,12 +39,17 @@ export function photoFiles(dataFolder: string): PhotoFiles {
   const thumbnailPath = (hash: string) => join(photos, `${hash}.thumbnail.jpg`);
 
   async function file(path: string): Promise<FiledPhoto> {
-    const { image, thumbnail, widthPx, heightPx } = await cleanPhoto(path);
-    const hash = hashOf(image);
-    await mkdir(photos, { recursive: true });
-    if (!existsSync(thumbnailPath(hash))) await writeWhole(thumbnailPath(hash), thumbnail);
-    if (!existsSync(imagePath(hash))) await writeWhole(imagePath(hash), image);
-    return { hash, widthPx, heightPx };
+    const to = `${path}.clean.part`;
+    try {
+      const { path: clean, thumbnail, widthPx, heightPx } = await cleanPhoto(path, to);
+      const hash = await sha256Of(clean);
+      await mkdir(photos, { recursive: true });
+      if (!existsSync(thumbnailPath(hash))) await writeWhole(thumbnailPath(hash), thumbnail);
+      if (!existsSync(imagePath(hash))) await copyFlushed(clean, imagePath(hash));
+      return { hash, widthPx, heightPx };
+    } finally {
+      await rm(to, { force: true });
+    }
   }
 
   return {

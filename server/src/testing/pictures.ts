@@ -1,3 +1,4 @@
+import { crc32 } from 'node:zlib';
 import sharp from 'sharp';
 
 /** A plain picture of one color. */
@@ -35,7 +36,7 @@ export const BAD_PICTURES: readonly (readonly [string, () => Promise<Buffer>, Re
   ],
   [
     'a picture that would fill the memory',
-    () => solid(16_000, 16_000).png({ compressionLevel: 9 }).toBuffer(),
+    async () => claiming(16_000, await solid(20, 20).png().toBuffer()),
     /60 million/,
   ],
   [
@@ -48,6 +49,14 @@ export const BAD_PICTURES: readonly (readonly [string, () => Promise<Buffer>, Re
 export function noisy(width: number, height: number) {
   const data = Buffer.from(Array.from({ length: width * height * 3 }, (_, index) => (index * 7919) % 256));
   return sharp(data, { raw: { width, height, channels: 3 } });
+}
+
+/** A PNG whose head says that it is so many pixels wide and high. */
+function claiming(side: number, png: Buffer): Buffer {
+  png.writeUInt32BE(side, 16);
+  png.writeUInt32BE(side, 20);
+  png.writeUInt32BE(crc32(png.subarray(12, 29)), 29);
+  return png;
 }
 
 function withHole(image: Buffer): Buffer {
