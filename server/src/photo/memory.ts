@@ -1,7 +1,7 @@
 import { Semaphore } from 'async-mutex';
 
 /** Pixels that may be decoded at once: what one picture may have, so that the largest still gets its turn. */
-const BUDGET_MEGAPIXELS = 30;
+const BUDGET_MEGAPIXELS = 60;
 const budget = new Semaphore(BUDGET_MEGAPIXELS);
 
 /** Runs some work on a picture when there is memory for it; small pictures go side by side, large ones in turn. */
