@@ -79,7 +79,7 @@ function studio() {
       return answer(server.plan);
     }
     if (address.startsWith('/api/pieces/')) return answer(piece());
-    return answer({ items: [] });
+    return answer({ items: [], total: 0, page: 1, pageSize: 1000 });
   }) as never;
   return server;
 }
