@@ -15,7 +15,7 @@ const piece = usePiece();
 const busy = ref<string | null>(null);
 
 const shown = computed(() => keeping.shown);
-/** A tenth of the disk left, or less than twice what the data takes. */
+/** So little room that a few days of backups would fill it. */
 const isNarrow = computed(() => shown.value !== null && shown.value.freeBytes < 1e9);
 
 onMounted(() => keeping.load().catch(sayProblem));
