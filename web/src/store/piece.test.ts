@@ -70,8 +70,17 @@ function server(changes: object = {}) {
   });
   const answer = (body: unknown, status = 200) =>
     new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
+  let version = 1;
+  const weigh = async (body: { version: number; mg: number }) => {
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    if (body.version !== version)
+      return new Response('{}', { status: 409, headers: { 'Content-Type': 'application/problem+json' } });
+    version += 1;
+    return answer({ ...mix, version, additions: [{ ...mix.additions[0], mg: body.mg }] });
+  };
   globalThis.fetch = (async (url: string, init: RequestInit) => {
     if (state.isAway) throw new TypeError('failed to fetch');
+    if (url.endsWith('/actual')) return weigh(JSON.parse(String(init.body)));
     if (!url.endsWith('/events')) return answer(piece());
     const event = JSON.parse(String(init.body)) as PourEvent;
     if (!events.some((each) => each.id === event.id)) events.push(event);
@@ -217,4 +226,12 @@ it('a piece that is gone is let go of', async () => {
   await expect(store.open(id(1))).rejects.toThrow('Gone.');
   expect(store.piece).toBeNull();
   expect(store.inHandId).toBeNull();
+});
+
+it('weighings typed faster than the server answers never meet each other', async () => {
+  server();
+  const store = await inHand();
+  const [cup] = store.cups;
+  await Promise.all([10_000, 20_000, 25_000].map((mg) => store.setActual(cup!.mix, id(11), mg)));
+  expect(store.cups[0]!.mix).toMatchObject({ version: 4, additions: [{ mg: 25_000 }] });
 });

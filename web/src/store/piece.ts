@@ -33,6 +33,7 @@ import type { z } from 'zod';
 import { call, upload } from '../api/client.ts';
 import { ApiProblem, fieldProblem } from '../api/problem.ts';
 import { checkedEvent, usePourQueue } from './pourQueue.ts';
+import { inTurn } from './inTurn.ts';
 import { sendVersioned } from './versioned.ts';
 
 type MixInput = z.input<typeof api.mixes.create.body>;
@@ -128,10 +129,24 @@ export const usePiece = defineStore('piece', () => {
 
   function replaceMix(mix: Mix): void {
     const found = current();
+    if (mix.pieceId !== found.id) return;
     const mixes = found.mixes.some((each) => each.id === mix.id)
       ? found.mixes.map((each) => (each.id === mix.id ? mix : each))
       : [...found.mixes, mix];
     piece.value = { ...found, mixes: mixes.filter((each) => each.deletedAt === null) };
+  }
+
+  /**
+   * Writes to a cup when what this page writes to it already is done.
+   *
+   * @param write is told the version that gave, unless the cup is not on the bench any more
+   */
+  function writeCup(id: string, write: (version?: number) => Promise<Mix | undefined>): Promise<void> {
+    return inTurn(`cup ${id}`, async () => {
+      const mix = await write(mixes.value.find((each) => each.id === id)?.version);
+      if (mix) replaceMix(mix);
+      else await reload();
+    });
   }
 
   async function addCup(input: MixInput): Promise<void> {
@@ -143,17 +158,20 @@ export const usePiece = defineStore('piece', () => {
     mix: Mix,
     changes: { name?: string; totalMg?: number; dryColorHex?: string | null },
   ): Promise<void> {
-    const changed = await sendVersioned(mix.version, changes, (version) =>
-      call(api.mixes.update, { params: { id: mix.id }, body: { ...changes, version } }),
+    await writeCup(mix.id, (now = mix.version) =>
+      sendVersioned(now, changes, (version) =>
+        call(api.mixes.update, { params: { id: mix.id }, body: { ...changes, version } }),
+      ),
     );
-    if (changed) replaceMix(changed);
-    else await reload();
   }
 
   async function removeCup({ id, version }: Mix): Promise<Mix> {
-    const removed = await call(api.mixes.remove, { params: { id }, query: { version } });
-    replaceMix(removed);
-    return removed;
+    return inTurn(`cup ${id}`, async () => {
+      const now = mixes.value.find((each) => each.id === id)?.version ?? version;
+      const removed = await call(api.mixes.remove, { params: { id }, query: { version: now } });
+      replaceMix(removed);
+      return removed;
+    });
   }
 
   async function restoreCup({ id, version }: Mix): Promise<void> {
@@ -168,40 +186,45 @@ export const usePiece = defineStore('piece', () => {
     source: 'typed' | 'scale',
   ): Promise<void> {
     const body = { id: crypto.randomUUID(), ingredientId, mg, source };
-    replaceMix(await call(api.mixes.add, { params: { id: mixId }, body }));
+    await writeCup(mixId, () => call(api.mixes.add, { params: { id: mixId }, body }));
   }
 
   /** Makes room in a cup for a material its recipe does not have; gives the cup with it. */
   async function addIngredient(mixId: string, materialId: string): Promise<Mix> {
     const body = { id: crypto.randomUUID(), materialId };
-    const mix = await call(api.mixes.addIngredient, { params: { id: mixId }, body });
-    replaceMix(mix);
-    return mix;
+    return inTurn(`cup ${mixId}`, async () => {
+      const mix = await call(api.mixes.addIngredient, { params: { id: mixId }, body });
+      replaceMix(mix);
+      return mix;
+    });
   }
 
   /** Pours some of a medium on the bench into another cup. */
   async function draw(mixId: string, fromMixId: string, mg: number): Promise<void> {
     const body = { id: crypto.randomUUID(), fromMixId, mg };
-    const { mix, from } = await call(api.mixes.draw, { params: { id: mixId }, body });
-    replaceMix(from);
-    replaceMix(mix);
+    await inTurn(`cup ${fromMixId}`, () =>
+      writeCup(mixId, async () => {
+        const { mix, from } = await call(api.mixes.draw, { params: { id: mixId }, body });
+        replaceMix(from);
+        return mix;
+      }),
+    );
   }
 
   /** Strikes out an addition; what came from another cup goes back there. */
   async function takeBackAddition(mixId: string, { id, drawId }: Addition): Promise<void> {
-    replaceMix(await call(api.mixes.takeBack, { params: { id: mixId, additionId: id } }));
+    await writeCup(mixId, () => call(api.mixes.takeBack, { params: { id: mixId, additionId: id } }));
     if (drawId !== null) await reload();
   }
 
   async function setActual(mix: Mix, ingredientId: string, mg: number): Promise<void> {
-    const changed = await sendVersioned(mix.version, { mg }, (version) =>
+    const send = (version: number) =>
       call(api.mixes.setActual, {
         params: { id: mix.id, ingredientId },
         body: { version, mg, source: 'typed' },
-      }),
-    );
-    if (changed) replaceMix(changed);
-    else await reload();
+      });
+    const isThere = (theirs: Mix) => weighedMg(theirs, ingredientId) === mg;
+    await writeCup(mix.id, (now = mix.version) => sendVersioned(now, { mg }, send, isThere));
   }
 
   async function retarget(mix: Mix, targetsMg: readonly number[]): Promise<void> {
@@ -209,16 +232,16 @@ export const usePiece = defineStore('piece', () => {
       ingredientId: each.id,
       targetMg: targetsMg[index] ?? each.targetMg,
     }));
-    const changed = await sendVersioned(mix.version, {}, (version) =>
-      call(api.mixes.retarget, { params: { id: mix.id }, body: { version, targets } }),
+    await writeCup(mix.id, (now = mix.version) =>
+      sendVersioned(now, {}, (version) =>
+        call(api.mixes.retarget, { params: { id: mix.id }, body: { version, targets } }),
+      ),
     );
-    if (changed) replaceMix(changed);
-    else await reload();
   }
 
   async function moveOut(mixId: string, kind: MovementCreate['kind'], mg: number): Promise<void> {
     const body = { id: crypto.randomUUID(), kind, mg };
-    replaceMix(await call(api.mixes.move, { params: { id: mixId }, body }));
+    await writeCup(mixId, () => call(api.mixes.move, { params: { id: mixId }, body }));
   }
 
   function setReadings(next: Reading[]): void {
@@ -413,3 +436,10 @@ export const usePiece = defineStore('piece', () => {
     setAside,
   };
 });
+
+/** What stands weighed in of one ingredient. */
+function weighedMg(mix: Mix, ingredientId: string): number {
+  return mix.additions
+    .filter((addition) => addition.ingredientId === ingredientId)
+    .reduce((sum, { mg }) => sum + mg, 0);
+}

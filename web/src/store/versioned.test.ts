@@ -59,3 +59,23 @@ it('another problem is passed on', async () => {
   const broken = new ApiProblem({ type: 'about:blank', title: 'Not found', status: 404 });
   await expect(sendVersioned(1, {}, () => Promise.reject(broken))).rejects.toBe(broken);
 });
+
+it('there is nothing to ask when the first try was kept and only its answer was lost', async () => {
+  const { record, send } = shared(3);
+  record.name = 'mine';
+  record.version = 4;
+  await expect(sendVersioned(3, { name: 'mine' }, send)).resolves.toEqual({ version: 4, name: 'mine' });
+  expect(conflict.value).toBeNull();
+});
+
+it('two conflicts at once are asked one after the other, and both are answered', async () => {
+  const [one, two] = [shared(5), shared(7)];
+  const both = [sendVersioned(3, { name: 'one' }, one.send), sendVersioned(3, { name: 'two' }, two.send)];
+  await settled();
+  expect(conflict.value?.mine).toEqual({ name: 'one' });
+  decideConflict(true);
+  await settled();
+  expect(conflict.value?.mine).toEqual({ name: 'two' });
+  decideConflict(false);
+  await expect(Promise.all(both)).resolves.toEqual([expect.objectContaining({ version: 6 }), undefined]);
+});

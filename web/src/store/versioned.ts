@@ -1,5 +1,6 @@
 import { ref, shallowRef } from 'vue';
 import { ApiProblem } from '../api/problem.ts';
+import { inTurn } from './inTurn.ts';
 
 /** A write that met a newer version: what the artist wants, and what is there now. */
 export interface Conflict {
@@ -19,23 +20,37 @@ export function decideConflict(keepMine: boolean): void {
 
 /**
  * Sends a change that names the version it started from. When the record has moved on, the artist is
- * shown both and decides.
+ * shown both and decides; there is nothing to decide when what is there already says the same, as it does
+ * when the answer to a first try was lost with the server.
  *
- * @returns what `send` gave, or `undefined` when the artist took what was there
+ * @param isThere whether a record already holds the change
+ * @returns the record as it is now, or `undefined` when the artist took what was there
  */
 export async function sendVersioned<Answer>(
   version: number,
   mine: Readonly<Record<string, unknown>>,
   send: (version: number) => Promise<Answer>,
+  isThere: (theirs: Answer) => boolean = holds(mine),
 ): Promise<Answer | undefined> {
   try {
     return await send(version);
   } catch (error) {
     if (!(error instanceof ApiProblem) || !error.isStale) throw error;
-    const theirs = (error.problem.current ?? {}) as Record<string, unknown> & { version?: number };
-    const keepMine = await ask({ mine, theirs });
-    return keepMine ? sendVersioned(theirs.version ?? 0, mine, send) : undefined;
+    const theirs = (error.problem.current ?? {}) as Answer & Record<string, unknown> & { version?: number };
+    if (isThere(theirs)) return theirs;
+    const keepMine = await inTurn('conflict', () => ask({ mine, theirs }));
+    return keepMine ? sendVersioned(theirs.version ?? 0, mine, send, isThere) : undefined;
   }
+}
+
+/** Whether a record says all that `mine` says; a change that names nothing is never known to be there. */
+function holds(mine: Readonly<Record<string, unknown>>): (theirs: unknown) => boolean {
+  const fields = Object.entries(mine);
+  return (theirs) =>
+    fields.length > 0 &&
+    fields.every(
+      ([name, value]) => JSON.stringify((theirs as Record<string, unknown>)[name]) === JSON.stringify(value),
+    );
 }
 
 function ask(found: Conflict): Promise<boolean> {
