@@ -57,7 +57,7 @@ export default typescript.config(
     rules: { 'no-console': 'off' },
   },
   {
-    files: ['scripts/**', 'test/**', 'e2e/**', 'server/**', '*.config.*', 'jest.config.cjs'],
+    files: ['scripts/**', 'test/**', 'e2e/**', 'server/**', 'harness/**', '*.config.*', 'jest.config.cjs'],
     languageOptions: { globals: globals.node },
   },
   { files: ['scripts/**'], rules: { 'no-console': 'off' } },

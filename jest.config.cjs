@@ -1,11 +1,14 @@
 /** Unit tests run as CommonJS; packages of ours are read from their sources. */
 module.exports = {
+  /** As many as there are cores: the long tests share no data. */
+  maxWorkers: '100%',
   testEnvironment: 'node',
   roots: [
     '<rootDir>/core/src',
     '<rootDir>/contract/src',
     '<rootDir>/server/src',
     '<rootDir>/web/src',
+    '<rootDir>/harness',
     '<rootDir>/test',
   ],
   testMatch: ['**/*.test.ts'],

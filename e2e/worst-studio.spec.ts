@@ -1,4 +1,4 @@
-import { fuzz, sendTo } from '../server/src/attack/fuzz.ts';
+import { fuzz, sendTo } from '../harness/fuzz/fuzz.ts';
 import { mixedPiece, send, type Json } from './support/pieces.ts';
 import { expect, test, type Studio } from './support/studio.ts';
 

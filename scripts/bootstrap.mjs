@@ -34,6 +34,7 @@ export function toolPath(name) {
     vite: 'vite/bin/vite.js',
     eslint: 'eslint/bin/eslint.js',
     prettier: 'prettier/bin/prettier.cjs',
+    depcruise: 'dependency-cruiser/bin/dependency-cruise.mjs',
     jest: 'jest/bin/jest.js',
     playwright: '@playwright/test/cli.js',
   };

@@ -1,8 +1,4 @@
-/** `npm run fuzz`: made-up requests to every route; see `server/src/attack/fuzz.main.ts`. */
-import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { ensureBuilt, ensureInstalled, ROOT } from './bootstrap.mjs';
+/** `npm run fuzz`: made-up requests to every route; see `harness/fuzz/main.ts`. */
+import { runHarness } from './harness.mjs';
 
-ensureInstalled();
-ensureBuilt({ pages: false });
-await import(pathToFileURL(join(ROOT, 'server/dist/attack/fuzz.main.js')).href);
+await runHarness('fuzz');

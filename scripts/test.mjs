@@ -6,6 +6,11 @@ import { ensureBuilt, ensureChromium, ensureInstalled, ROOT, toolPath } from './
 
 const REPORTS = join(ROOT, '.cache/reports');
 
+const DIRECTIONS = [
+  ...['--config', '.dependency-cruiser.cjs', '--output-type', 'err'],
+  ...['core/src', 'contract/src', 'server/src', 'web/src'],
+];
+
 function passes(name, args, env = {}) {
   const result = spawnSync(process.execPath, [toolPath(name), ...args], {
     cwd: ROOT,
@@ -25,6 +30,7 @@ function checkCode() {
   const checks = [
     ['ESLint', 'eslint', ['.']],
     ['Prettier', 'prettier', ['--check', '--log-level', 'warn', '.']],
+    ['Directions', 'depcruise', DIRECTIONS],
     ['Types', 'tsc', ['-p', 'tsconfig.check.json']],
     ['Types of the pages', 'vue-tsc', ['-p', 'web/tsconfig.json']],
   ];

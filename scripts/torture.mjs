@@ -1,8 +1,4 @@
-/** `npm run torture`: kills the server at random moments; see `server/src/attack/torture.main.ts`. */
-import { join } from 'node:path';
-import { pathToFileURL } from 'node:url';
-import { ensureBuilt, ensureInstalled, ROOT } from './bootstrap.mjs';
+/** `npm run torture`: kills the server at random moments; see `harness/torture/main.ts`. */
+import { runHarness } from './harness.mjs';
 
-ensureInstalled();
-ensureBuilt({ pages: false });
-await import(pathToFileURL(join(ROOT, 'server/dist/attack/torture.main.js')).href);
+await runHarness('torture');

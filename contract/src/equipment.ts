@@ -1,5 +1,5 @@
-import { AIR_TOOL_NAMES } from '@icy-ribbon/core/air';
-import { TRUSTS } from '@icy-ribbon/core/material';
+import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
+import { TRUSTS } from '@icy-ribbon/core/paint/material';
 import { z } from 'zod';
 import { idSchema, massMgSchema, nameSchema, noteSchema, recordFields, versionSchema } from './common.ts';
 

@@ -1,4 +1,4 @@
-import { FAULT_KINDS } from '@icy-ribbon/core/diagnose';
+import { FAULT_KINDS } from '@icy-ribbon/core/judgement/outcome';
 import { z } from 'zod';
 import { idSchema, MOST_VERSION, noteSchema, timestampSchema, versionSchema } from './common.ts';
 

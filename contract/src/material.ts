@@ -1,4 +1,4 @@
-import { FINISHES, MATERIAL_KINDS, OPACITIES, PIGMENTS, TRUSTS } from '@icy-ribbon/core/material';
+import { FINISHES, MATERIAL_KINDS, OPACITIES, PIGMENTS, TRUSTS } from '@icy-ribbon/core/paint/material';
 import { z } from 'zod';
 import {
   hexColorSchema,

@@ -1,6 +1,6 @@
-import { INGREDIENT_ROLES, MATERIAL_KINDS } from '@icy-ribbon/core/material';
-import { MOVEMENT_KINDS } from '@icy-ribbon/core/mix';
-import { CUP_ROLES, STAGES } from '@icy-ribbon/core/thickness';
+import { INGREDIENT_ROLES, MATERIAL_KINDS } from '@icy-ribbon/core/paint/material';
+import { MOVEMENT_KINDS } from '@icy-ribbon/core/paint/mix';
+import { CUP_ROLES, STAGES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import {
   hexColorSchema,

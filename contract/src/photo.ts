@@ -1,4 +1,4 @@
-import { WARNING_CODES } from '@icy-ribbon/core/photo';
+import { WARNING_CODES } from '@icy-ribbon/core/picture';
 import { z } from 'zod';
 import { hexColorSchema, idSchema, tableOf, timestampSchema, versionSchema } from './common.ts';
 

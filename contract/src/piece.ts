@@ -1,6 +1,6 @@
-import { AIR_TOOL_NAMES } from '@icy-ribbon/core/air';
-import { PIECE_PHASES } from '@icy-ribbon/core/piece';
-import { CUP_ROLES, TECHNIQUES } from '@icy-ribbon/core/thickness';
+import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
+import { PIECE_PHASES } from '@icy-ribbon/core/piece/progress';
+import { CUP_ROLES, TECHNIQUES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import {
   hexColorSchema,

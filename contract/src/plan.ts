@@ -1,5 +1,5 @@
-import { planSchema } from '@icy-ribbon/core/plan';
-import { CUP_ROLES } from '@icy-ribbon/core/thickness';
+import { planSchema } from '@icy-ribbon/core/piece/plan';
+import { CUP_ROLES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import { idSchema, MOST_VERSION, nameSchema, timestampSchema, versionSchema } from './common.ts';
 import { recipeIdSchema, variantSchema } from './mix.ts';

@@ -1,4 +1,4 @@
-import { AIR_TOOL_NAMES } from '@icy-ribbon/core/air';
+import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
 import { z } from 'zod';
 import { idSchema, massMgSchema, timestampSchema } from './common.ts';
 import { pouredPlanSchema } from './plan.ts';

@@ -1,5 +1,5 @@
-import { DRAIN_CUP_NAMES } from '@icy-ribbon/core/reading';
-import { STAGES } from '@icy-ribbon/core/thickness';
+import { DRAIN_CUP_NAMES } from '@icy-ribbon/core/thickness/reading';
+import { STAGES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import { idSchema, keptMgSchema, nameSchema, recordFields, timestampSchema } from './common.ts';
 import { MOST } from './most.ts';

@@ -1,6 +1,6 @@
-import { MATERIAL_KINDS } from '@icy-ribbon/core/material';
-import { PART_UNITS } from '@icy-ribbon/core/recipe';
-import { CUP_ROLES, STAGES, TECHNIQUES } from '@icy-ribbon/core/thickness';
+import { MATERIAL_KINDS } from '@icy-ribbon/core/paint/material';
+import { PART_UNITS } from '@icy-ribbon/core/paint/recipe';
+import { CUP_ROLES, STAGES, TECHNIQUES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import { idSchema, nameSchema, noteSchema, recordFields, versionSchema } from './common.ts';
 import { recipeIdSchema } from './mix.ts';

@@ -1,5 +1,5 @@
-import { AIR_TOOL_NAMES } from '@icy-ribbon/core/air';
-import { STAGES, TECHNIQUES, type StageName } from '@icy-ribbon/core/thickness';
+import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
+import { STAGES, TECHNIQUES, type StageName } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import { idSchema, nameSchema, pageQuery, recordFields, timestampSchema } from './common.ts';
 

@@ -1,4 +1,4 @@
-import { SUPPORT_SHAPES } from '@icy-ribbon/core/support';
+import { SUPPORT_SHAPES } from '@icy-ribbon/core/piece/support';
 import { z } from 'zod';
 import { idSchema, nameSchema, recordFields, versionSchema } from './common.ts';
 

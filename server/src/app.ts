@@ -1,5 +1,5 @@
 import { api, archiveSchema, openApiDocument, pieceDocumentSchema } from '@icy-ribbon/contract';
-import { seededRandom } from '@icy-ribbon/core/random';
+import { seededRandom } from '@icy-ribbon/core/base/random';
 import compression from 'compression';
 import express, { type Express, type Router } from 'express';
 import { rateLimit } from 'express-rate-limit';

@@ -1,5 +1,5 @@
 import '@fontsource-variable/figtree/index.css';
-import './app/theme.css';
+import './theme/theme.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { z } from 'zod';

@@ -4,8 +4,8 @@ import {
   listCalculations,
   runCalculation,
   type CalculationCard,
-} from '@icy-ribbon/core/calculation';
-import { InputError } from '@icy-ribbon/core/error';
+} from '@icy-ribbon/core/registry';
+import { InputError } from '@icy-ribbon/core/base/error';
 import { z } from 'zod';
 import { measurePhotoCalculation, runMeasurePhoto } from './measurePhoto.ts';
 

@@ -1,5 +1,5 @@
 import { api } from '@icy-ribbon/contract';
-import { findCalculation, listCalculations, runCalculation } from '@icy-ribbon/core/calculation';
+import { findCalculation, listCalculations, runCalculation } from '@icy-ribbon/core/registry';
 import type { Router } from 'express';
 import { route } from '../http/route.ts';
 

@@ -1,5 +1,6 @@
 import { measurePhotoCard } from './bench.ts';
-import { CALCULATIONS, runCalculation, type Calculation } from '@icy-ribbon/core/calculation';
+import { CALCULATIONS, runCalculation } from '@icy-ribbon/core/registry';
+import type { Calculation } from '@icy-ribbon/core/base/calculation';
 
 /** docs/computation.md: every calculation as the registry describes it, with its example computed. */
 export function computationDocument(): string {
@@ -12,7 +13,7 @@ const HEAD = `# How it computes
 Written from the registry that the bench, the API and the page "How it computes" read (\`npm run computation\`).
 "From memory" marks a source whose formula was written down without the paper at hand; "common practice" has no
 published source. Beyond these: readings are joined by a Gaussian update in ln(viscosity) over all materials of a
-set at once (\`core/src/learn\`), a set is matched by additions only (\`core/src/match\`).
+set at once (\`core/src/thickness/learn\`), a set is matched by additions only (\`core/src/thickness/match\`).
 `;
 
 function chapter(calculation: Calculation): string {

@@ -1,4 +1,5 @@
-import { CALCULATIONS, type Calculation } from '@icy-ribbon/core/calculation';
+import { CALCULATIONS } from '@icy-ribbon/core/registry';
+import type { Calculation } from '@icy-ribbon/core/base/calculation';
 import { runBench } from './bench.ts';
 
 const all = CALCULATIONS as readonly unknown[] as readonly Calculation[];

@@ -1,5 +1,5 @@
-import { InputError } from '@icy-ribbon/core/error';
-import { CELL_RULES, measurePhoto, WARNING_CODES, type Corners } from '@icy-ribbon/core/photo';
+import { InputError } from '@icy-ribbon/core/base/error';
+import { CELL_RULES, measurePhoto, WARNING_CODES, type Corners } from '@icy-ribbon/core/picture';
 import { existsSync } from 'node:fs';
 import { z } from 'zod';
 import { decodePhoto } from '../photo/decode.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Calibration, CalibrationCreate } from '@icy-ribbon/contract';
-import { calibrateConstant, calibrateDrainCup } from '@icy-ribbon/core/reading';
+import { calibrateConstant, calibrateDrainCup } from '@icy-ribbon/core/thickness/reading';
 import type { Selectable } from 'kysely';
 import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, type Reader, type Writer } from '../db/record.ts';

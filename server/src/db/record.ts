@@ -2,13 +2,12 @@ import type { Transaction } from 'kysely';
 import { notFound, stale } from '../http/problem.ts';
 import type { Db } from './open.ts';
 import type { Database, RecordColumns } from './schema.ts';
-import { write } from './write.ts';
 
 /** Reading works on the database and inside a transaction alike. */
 export type Reader = Db | Transaction<Database>;
 export type Writer = Transaction<Database>;
 
-type RecordTable =
+export type RecordTable =
   'equipment' | 'material' | 'recipe' | 'support' | 'piece' | 'mix' | 'calibration' | 'savedView';
 
 /** The time now, in the form every record carries. */
@@ -50,24 +49,6 @@ export function given<Changes extends object>(changes: Changes): Partial<Changes
   return Object.fromEntries(
     Object.entries(changes).filter(([, value]) => value !== undefined),
   ) as Partial<Changes>;
-}
-
-/**
- * Deletes a record softly, or brings it back (`deletedAt` null), and returns it as the API shows it.
- *
- * @throws HttpProblem 404 or 409 like `updateVersioned`
- */
-export function setDeleted<Shown>(
-  db: Db,
-  table: RecordTable,
-  key: { readonly id: string; readonly version: number },
-  deletedAt: string | null,
-  read: (trx: Writer) => Promise<Shown | undefined>,
-): Promise<Shown> {
-  return write(db, async (trx) => {
-    await updateVersioned(trx, table, key, { deletedAt }, () => read(trx));
-    return found(await read(trx), table);
-  });
 }
 
 /** @throws HttpProblem 404 when there is nothing. */

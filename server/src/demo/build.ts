@@ -12,14 +12,14 @@ import type {
   Support,
 } from '@icy-ribbon/contract';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION, PHOTO_STATES } from '@icy-ribbon/contract';
-import { pourRecordOf, type PourRecord } from '@icy-ribbon/core/compare';
-import type { MaterialKind } from '@icy-ribbon/core/material';
-import { cupState, weighingSteps } from '@icy-ribbon/core/mix';
-import { findSchool, recipesFor, SCHOOLS } from '@icy-ribbon/core/recipe';
-import { gaussian, seededRandom, seededUuid, type Random } from '@icy-ribbon/core/random';
-import { paintedArea } from '@icy-ribbon/core/support';
-import type { CupRole } from '@icy-ribbon/core/thickness';
-import { recipeSnapshot } from '../mix/mix.queries.ts';
+import { pourRecordOf, type PourRecord } from '@icy-ribbon/core/judgement/outcome';
+import type { MaterialKind } from '@icy-ribbon/core/paint/material';
+import { cupState, weighingSteps } from '@icy-ribbon/core/paint/mix';
+import { findSchool, recipesFor, SCHOOLS } from '@icy-ribbon/core/paint/recipe';
+import { gaussian, seededRandom, seededUuid, type Random } from '@icy-ribbon/core/base/random';
+import { paintedArea } from '@icy-ribbon/core/piece/support';
+import type { CupRole } from '@icy-ribbon/core/paint/stage';
+import { recipeSnapshot } from '../mix/mix.create.ts';
 import { planIngredients } from '../mix/plan.ts';
 import { decodePhoto } from '../photo/decode.ts';
 import { hashOf } from '../photo/files.ts';

@@ -1,9 +1,9 @@
 import type { Mix, PiecePlan } from '@icy-ribbon/contract';
-import { cupColor } from '@icy-ribbon/core/color';
-import { cupState } from '@icy-ribbon/core/mix';
-import { cupPaint, layOut, type LayoutName } from '@icy-ribbon/core/plan';
-import type { SupportSize } from '@icy-ribbon/core/support';
-import type { Technique } from '@icy-ribbon/core/thickness';
+import { cupColor } from '@icy-ribbon/core/paint/color';
+import { cupState } from '@icy-ribbon/core/paint/mix';
+import { cupPaint, layOut, type LayoutName } from '@icy-ribbon/core/piece/plan';
+import type { SupportSize } from '@icy-ribbon/core/piece/support';
+import type { Technique } from '@icy-ribbon/core/paint/stage';
 
 /** A ready layout over the cups of a demo piece, as the artist would have begun. */
 export function demoPlan(

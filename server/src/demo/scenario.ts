@@ -1,7 +1,7 @@
-import type { AirTool } from '@icy-ribbon/core/air';
-import type { FaultKind } from '@icy-ribbon/core/diagnose';
-import type { LayoutName } from '@icy-ribbon/core/plan';
-import type { Technique } from '@icy-ribbon/core/thickness';
+import type { AirTool } from '@icy-ribbon/core/flow/air';
+import type { FaultKind } from '@icy-ribbon/core/judgement/outcome';
+import type { LayoutName } from '@icy-ribbon/core/piece/plan';
+import type { Technique } from '@icy-ribbon/core/paint/stage';
 import type { DemoPaintName, DemoSupportName } from './shelf.ts';
 
 /** One piece of the show "Lichen and Brass" as it is told; numbers are worked out by the builder. */

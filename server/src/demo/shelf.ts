@@ -1,4 +1,4 @@
-import type { Finish, MaterialKind, Opacity, Pigment } from '@icy-ribbon/core/material';
+import type { Finish, MaterialKind, Opacity, Pigment } from '@icy-ribbon/core/paint/material';
 
 /** The paints of the invented studio Fennel Quay. */
 export interface DemoPaint {

@@ -1,8 +1,8 @@
 import type { Mix, Reading } from '@icy-ribbon/contract';
-import { cupState } from '@icy-ribbon/core/mix';
-import { gaussian, type Random } from '@icy-ribbon/core/random';
-import { RACE_SD_LN, referenceProperties, REFERENCE_SD_LN } from '@icy-ribbon/core/reading';
-import { stageOf } from '@icy-ribbon/core/thickness';
+import { cupState } from '@icy-ribbon/core/paint/mix';
+import { gaussian, type Random } from '@icy-ribbon/core/base/random';
+import { RACE_SD_LN, referenceProperties, REFERENCE_SD_LN } from '@icy-ribbon/core/thickness/reading';
+import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { trueThickness } from './truth.ts';
 
 const MOST_CUPS = 5;

@@ -1,8 +1,8 @@
 import type { Mix } from '@icy-ribbon/contract';
-import { bendName, composition, thicknessName } from '@icy-ribbon/core/learn';
-import { isPaint } from '@icy-ribbon/core/material';
-import { cupState } from '@icy-ribbon/core/mix';
-import { gaussian, seededRandom } from '@icy-ribbon/core/random';
+import { bendName, composition, thicknessName } from '@icy-ribbon/core/thickness/learn';
+import { isPaint } from '@icy-ribbon/core/paint/material';
+import { cupState } from '@icy-ribbon/core/paint/mix';
+import { gaussian, seededRandom } from '@icy-ribbon/core/base/random';
 
 /** How far the demo's paints and media really lie from the usual value of their kind, in ln(viscosity). */
 const SPREAD_LN = 0.28;

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Equipment, EquipmentCreate, EquipmentUpdate } from '@icy-ribbon/contract';
-import { AIR_TOOLS } from '@icy-ribbon/core/air';
+import { AIR_TOOLS } from '@icy-ribbon/core/flow/air';
 import type { Selectable } from 'kysely';
 import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';

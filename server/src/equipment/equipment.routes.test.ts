@@ -1,5 +1,5 @@
 import type { Equipment } from '@icy-ribbon/contract';
-import { AIR_TOOLS } from '@icy-ribbon/core/air';
+import { AIR_TOOLS } from '@icy-ribbon/core/flow/air';
 import { openStudio, type Studio } from '../testing/studio.ts';
 
 let studio: Studio;

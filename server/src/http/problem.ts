@@ -1,5 +1,5 @@
 import { PROBLEM_MEDIA_TYPE, type FieldError, type Problem } from '@icy-ribbon/contract';
-import { InputError } from '@icy-ribbon/core/error';
+import { InputError } from '@icy-ribbon/core/base/error';
 import type { ErrorRequestHandler, Response } from 'express';
 import { constraintFault, storageFault, type StorageFault } from '../db/fault.ts';
 import type { ZodError } from 'zod';

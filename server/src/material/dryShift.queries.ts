@@ -1,7 +1,7 @@
 import { materialSnapshotSchema, type MaterialSnapshot, type ShelvedMaterial } from '@icy-ribbon/contract';
 import { readable } from '../db/readable.ts';
-import { colorShift, cupColor, meanShift, type ColorShift } from '@icy-ribbon/core/color';
-import { isPaint } from '@icy-ribbon/core/material';
+import { colorShift, cupColor, meanShift, type ColorShift } from '@icy-ribbon/core/paint/color';
+import { isPaint } from '@icy-ribbon/core/paint/material';
 import { fromJson } from '../db/fromJson.ts';
 import { cached } from '../db/cached.ts';
 import type { Db } from '../db/open.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Material, MaterialCreate, MaterialUpdate } from '@icy-ribbon/contract';
-import { isPaint, materialKind, pigmentDensity, type MaterialKind } from '@icy-ribbon/core/material';
+import { isPaint, materialKind, pigmentDensity, type MaterialKind } from '@icy-ribbon/core/paint/material';
 import { sql, type Selectable } from 'kysely';
 import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { MaterialTable } from '../db/schema.ts';

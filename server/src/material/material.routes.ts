@@ -1,7 +1,8 @@
 import { api } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
-import { found, setDeleted, timestamp } from '../db/record.ts';
+import { found, timestamp } from '../db/record.ts';
+import { setDeleted } from '../db/setDeleted.ts';
 import { write } from '../db/write.ts';
 import { route, textRoute } from '../http/route.ts';
 import type { Tasks } from '../task/threads.ts';

@@ -1,5 +1,5 @@
 import type { MaterialCreate, SupportCreate } from '@icy-ribbon/contract';
-import type { Finish, MaterialKind, Pigment } from '@icy-ribbon/core/material';
+import type { Finish, MaterialKind, Pigment } from '@icy-ribbon/core/paint/material';
 import type { Db } from '../db/open.ts';
 import { write } from '../db/write.ts';
 import { stockEquipment } from '../equipment/equipment.queries.ts';

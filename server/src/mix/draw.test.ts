@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Mix, Piece, ShelvedMaterial } from '@icy-ribbon/contract';
-import { cupState } from '@icy-ribbon/core/mix';
+import { cupState } from '@icy-ribbon/core/paint/mix';
 import { materialNamed, openStudio, startPiece, weighInFully, type Studio } from '../testing/studio.ts';
 
 let studio: Studio;

@@ -1,22 +1,16 @@
 import { api } from '@icy-ribbon/contract';
-import { laidMgOf } from '@icy-ribbon/core/pour';
+import { laidMgOf } from '@icy-ribbon/core/piece/event';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
-import { setDeleted, timestamp } from '../db/record.ts';
+import { timestamp } from '../db/record.ts';
+import { setDeleted } from '../db/setDeleted.ts';
 import { write } from '../db/write.ts';
 import { unfit } from '../http/problem.ts';
 import { route } from '../http/route.ts';
-import {
-  addIngredient,
-  addToMix,
-  createMix,
-  findMix,
-  liveMix,
-  setActual,
-  takeBack,
-  updateMix,
-} from './mix.queries.ts';
-import { combine, draw, moveOut, retarget } from './movement.queries.ts';
+import { addIngredient, addToMix, setActual, takeBack, updateMix } from './mix.change.ts';
+import { createMix } from './mix.create.ts';
+import { combine, draw, moveOut, retarget } from './mix.movement.ts';
+import { findMix, liveMix } from './mix.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 import type { Tasks } from '../task/threads.ts';
 

@@ -1,6 +1,6 @@
 import type { Ingredient, Material, MaterialSnapshot } from '@icy-ribbon/contract';
-import type { LearnedThickness } from '@icy-ribbon/core/learn';
-import { materialKind, roleOf, substitutesFor, type MaterialKind } from '@icy-ribbon/core/material';
+import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
+import { materialKind, roleOf, substitutesFor, type MaterialKind } from '@icy-ribbon/core/paint/material';
 import {
   expand,
   partsFor,
@@ -8,7 +8,7 @@ import {
   refusal,
   type IngredientSource,
   type Recipe,
-} from '@icy-ribbon/core/recipe';
+} from '@icy-ribbon/core/paint/recipe';
 import { unfit } from '../http/problem.ts';
 
 /** What a cup is planned from. */

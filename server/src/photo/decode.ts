@@ -1,4 +1,4 @@
-import type { PhotoPixels } from '@icy-ribbon/core/photo';
+import type { PhotoPixels } from '@icy-ribbon/core/picture';
 import sharp from 'sharp';
 import { MAX_PIXELS } from './clean.ts';
 

@@ -1,5 +1,5 @@
 import type { Measurement, Piece, PhotoDetail } from '@icy-ribbon/contract';
-import { cupColor } from '@icy-ribbon/core/color';
+import { cupColor } from '@icy-ribbon/core/paint/color';
 import {
   detailOf,
   measurePhoto,
@@ -8,7 +8,7 @@ import {
   type Corners,
   type PatchMm,
   type PhotoPixels,
-} from '@icy-ribbon/core/photo';
+} from '@icy-ribbon/core/picture';
 
 /** Measures a photo by the colors of a piece's cups, as the page does. */
 export function measureCups(

@@ -1,4 +1,4 @@
-import { measurePhoto, wetDry, type Measured } from '@icy-ribbon/core/photo';
+import { measurePhoto, wetDry, type Measured } from '@icy-ribbon/core/picture';
 import { paintScene, type Painting } from '../standin/camera/paint.ts';
 import type { Scene } from '../standin/camera/scene.ts';
 import { casualShot, shoot } from '../standin/camera/shoot.ts';

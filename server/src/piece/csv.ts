@@ -1,6 +1,6 @@
 import type { PieceListQuery, PieceSummary } from '@icy-ribbon/contract';
-import { stageOf } from '@icy-ribbon/core/thickness';
-import { toG } from '@icy-ribbon/core/unit';
+import { stageOf } from '@icy-ribbon/core/paint/stage';
+import { toG } from '@icy-ribbon/core/base/unit';
 import Papa from 'papaparse';
 import type { Db } from '../db/open.ts';
 import { listPieces } from './list.ts';

@@ -5,10 +5,11 @@ import {
   type Piece,
   type PieceSummary,
 } from '@icy-ribbon/contract';
-import type { AirTool } from '@icy-ribbon/core/air';
-import { pourRecordOf, quantitiesOf } from '@icy-ribbon/core/compare';
-import { InputError } from '@icy-ribbon/core/error';
-import { stageOf } from '@icy-ribbon/core/thickness';
+import type { AirTool } from '@icy-ribbon/core/flow/air';
+import { quantitiesOf } from '@icy-ribbon/core/judgement/compare';
+import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
+import { InputError } from '@icy-ribbon/core/base/error';
+import { stageOf } from '@icy-ribbon/core/paint/stage';
 import type { Insertable } from 'kysely';
 import { ZodError } from 'zod';
 import type { PourFactsTable } from '../db/schema.ts';

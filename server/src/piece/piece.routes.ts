@@ -1,7 +1,8 @@
 import { api, type Piece } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
-import { found, setDeleted, timestamp, type Reader } from '../db/record.ts';
+import { found, timestamp, type Reader } from '../db/record.ts';
+import { setDeleted } from '../db/setDeleted.ts';
 import { write } from '../db/write.ts';
 import { route, textRoute } from '../http/route.ts';
 import type { Tasks } from '../task/threads.ts';

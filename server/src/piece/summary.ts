@@ -1,8 +1,8 @@
 import type { Piece, PieceSummary } from '@icy-ribbon/contract';
-import { cupColor } from '@icy-ribbon/core/color';
-import { cupStates } from '@icy-ribbon/core/learn';
-import { pieceProgress } from '@icy-ribbon/core/piece';
-import { laidMgOf, standing } from '@icy-ribbon/core/pour';
+import { cupColor } from '@icy-ribbon/core/paint/color';
+import { cupStates } from '@icy-ribbon/core/thickness/learn';
+import { pieceProgress } from '@icy-ribbon/core/piece/progress';
+import { laidMgOf, standing } from '@icy-ribbon/core/piece/event';
 
 /** The measures of the newest photo that has any. */
 function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {

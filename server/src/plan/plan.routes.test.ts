@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Mix, Piece, PiecePlan, PieceDocument } from '@icy-ribbon/contract';
-import { EMPTY_PLAN } from '@icy-ribbon/core/plan';
+import { EMPTY_PLAN } from '@icy-ribbon/core/piece/plan';
 import { openStudio, planCup, startPiece, type Studio, importedBy } from '../testing/studio.ts';
 
 let studio: Studio;

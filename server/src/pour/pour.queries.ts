@@ -1,6 +1,6 @@
 import { pourEventSchema, type LayerEvent, type PourEvent } from '@icy-ribbon/contract';
-import { cupState } from '@icy-ribbon/core/mix';
-import { laidMgOf, layProblem, standing, without } from '@icy-ribbon/core/pour';
+import { cupState } from '@icy-ribbon/core/paint/mix';
+import { laidMgOf, layProblem, standing, without } from '@icy-ribbon/core/piece/event';
 import { fromJson } from '../db/fromJson.ts';
 import { found, type Reader, type Writer } from '../db/record.ts';
 import { requirePiece } from '../db/ofPiece.ts';

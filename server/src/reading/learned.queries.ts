@@ -1,5 +1,5 @@
 import { readingSchema, type MaterialSnapshot } from '@icy-ribbon/contract';
-import { learnedMaterials, type LearnCup, type LearnedThickness } from '@icy-ribbon/core/learn';
+import { learnedMaterials, type LearnCup, type LearnedThickness } from '@icy-ribbon/core/thickness/learn';
 import { cached } from '../db/cached.ts';
 import type { Db } from '../db/open.ts';
 import { readable } from '../db/readable.ts';

@@ -1,6 +1,6 @@
 import { readingSchema, type Reading, type ReadingsCreate } from '@icy-ribbon/contract';
-import { cupState } from '@icy-ribbon/core/mix';
-import { unreadable } from '@icy-ribbon/core/reading';
+import { cupState } from '@icy-ribbon/core/paint/mix';
+import { unreadable } from '@icy-ribbon/core/thickness/reading';
 import type { Selectable } from 'kysely';
 import { fromJson } from '../db/fromJson.ts';
 import { requirePiece } from '../db/ofPiece.ts';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Mix, Piece, PieceSummary, Reading } from '@icy-ribbon/contract';
-import { DRAIN_CUP_NAMES, type DrainCupName } from '@icy-ribbon/core/reading';
+import { DRAIN_CUP_NAMES, type DrainCupName } from '@icy-ribbon/core/thickness/reading';
 import { openStudio, planCup, startPiece, weighInFully, type Studio } from '../testing/studio.ts';
 
 let studio: Studio;

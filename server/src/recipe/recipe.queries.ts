@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { OwnRecipe, OwnRecipeCreate, OwnRecipeUpdate } from '@icy-ribbon/contract';
-import { expand, findSchool, type Recipe } from '@icy-ribbon/core/recipe';
+import { expand, findSchool, type Recipe } from '@icy-ribbon/core/paint/recipe';
 import type { Selectable } from 'kysely';
 import { fromJson } from '../db/fromJson.ts';
 import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';

@@ -1,4 +1,4 @@
-import { InputError } from '@icy-ribbon/core/error';
+import { InputError } from '@icy-ribbon/core/base/error';
 import { ZodError } from 'zod';
 import { HttpProblem, invalid } from '../http/problem.ts';
 import { Cancelled } from './bench.ts';

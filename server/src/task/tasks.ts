@@ -1,5 +1,5 @@
 import type { PieceListQuery } from '@icy-ribbon/contract';
-import type { LearnedThickness } from '@icy-ribbon/core/learn';
+import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
 import { shelfText } from '../material/shelf.ts';
 import { csvText, type CsvTable } from '../piece/csv.ts';
 import { exportText } from '../piece/export.ts';

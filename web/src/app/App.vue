@@ -15,14 +15,14 @@ import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece.ts';
 import { useImports } from '../store/imports.ts';
 import { useWaits } from '../store/waits.ts';
-import { windowFit } from '@icy-ribbon/core/thickness';
+import { windowFit } from '@icy-ribbon/core/paint/stage';
 import AppRail from './AppRail.vue';
 import AppTop from './AppTop.vue';
 import CupTray from './CupTray.vue';
 import DamagedNote from './DamagedNote.vue';
 import ImportProgress from './ImportProgress.vue';
 import { STATIONS } from './stations.ts';
-import { componentTheme } from './theme.ts';
+import { componentTheme } from '../theme/theme.ts';
 
 /** Dialogs are fetched when they are first needed. */
 const ShortcutHelp = defineAsyncComponent(() => import('../shortcut/ShortcutHelp.vue'));

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
 import { computed, defineAsyncComponent } from 'vue';
-import { TECHNIQUE_LABELS } from '../station/words.ts';
+import { TECHNIQUE_LABELS } from '../words/general.ts';
 import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece.ts';
 import { useUnits } from '../store/units.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { stageOf, windowFit } from '@icy-ribbon/core/thickness';
+import { stageOf, windowFit } from '@icy-ribbon/core/paint/stage';
 import { useMediaQuery, useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { ageWords } from '../station/words.ts';
+import { ageWords } from '../words/general.ts';
 import { usePiece } from '../store/piece.ts';
 import { useUnits } from '../store/units.ts';
 

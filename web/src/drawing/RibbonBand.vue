@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { STAGES, stageOf, thicknessWindows, type Technique } from '@icy-ribbon/core/thickness';
+import { STAGES, stageOf, thicknessWindows, type Technique } from '@icy-ribbon/core/paint/stage';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { alongRibbon, placeBeads, ribbonAt, ribbonPath, THICKEST_PAS } from './ribbon.ts';

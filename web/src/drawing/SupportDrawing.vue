@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { bearingOf } from '@icy-ribbon/core/air';
-import type { SupportSize } from '@icy-ribbon/core/support';
+import { bearingOf } from '@icy-ribbon/core/flow/air';
+import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { computed, ref, useId } from 'vue';
 import { arrowPath, puddleRadiusMm, type DrawnPass } from './support.ts';
 

@@ -1,4 +1,4 @@
-import type { CoreSample, InterfaceForecast, SampleLayer } from '@icy-ribbon/core/stack';
+import type { CoreSample, InterfaceForecast, SampleLayer } from '@icy-ribbon/core/piece/stack';
 
 export interface DrawnSampleLayer {
   readonly key: string;

@@ -1,5 +1,5 @@
 import type { Mix } from '@icy-ribbon/contract';
-import { toG } from '@icy-ribbon/core/unit';
+import { toG } from '@icy-ribbon/core/base/unit';
 import type { Cup } from '../store/piece.ts';
 import { cupFor, type CupLayer, type CupShape } from './cup.ts';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { STAGES } from '@icy-ribbon/core/thickness';
+import { STAGES } from '@icy-ribbon/core/paint/stage';
 import { cupFor, drawLayers, levelCm } from './cup.ts';
 import { alongRibbon, placeBeads, ribbonAt, spreadApart } from './ribbon.ts';
 import { arrowPath, puddleRadiusMm } from './support.ts';

@@ -1,4 +1,4 @@
-import { moundSeconds } from '@icy-ribbon/core/reading';
+import { moundSeconds } from '@icy-ribbon/core/thickness/reading';
 
 /** How long a stickful runs back before it ends, and how long a turn of the card lasts, s. */
 export const RUN_S = 2.2;

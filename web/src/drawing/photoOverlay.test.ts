@@ -1,5 +1,5 @@
-import type { Corners } from '@icy-ribbon/core/photo';
-import { project, rectangleTo } from '@icy-ribbon/core/photo';
+import type { Corners } from '@icy-ribbon/core/picture';
+import { project, rectangleTo } from '@icy-ribbon/core/picture';
 import {
   cellAt,
   cellsOf,

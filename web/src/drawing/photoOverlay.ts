@@ -5,7 +5,7 @@ import {
   rectangleTo,
   type Corners,
   type Homography,
-} from '@icy-ribbon/core/photo';
+} from '@icy-ribbon/core/picture';
 import type { PhotoDetail } from '@icy-ribbon/contract';
 
 /** A cell as the overlay draws it. */

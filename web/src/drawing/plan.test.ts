@@ -1,5 +1,5 @@
-import { layOut, LAYOUTS, type PlanPaint } from '@icy-ribbon/core/plan';
-import { coreSample } from '@icy-ribbon/core/stack';
+import { layOut, LAYOUTS, type PlanPaint } from '@icy-ribbon/core/piece/plan';
+import { coreSample } from '@icy-ribbon/core/piece/stack';
 import { drawSample, forecastWords } from './coreSample.ts';
 import { baseShapes, faceOutline, inkOn, itemName, pathBands, stackDisks, tipOf } from './plan.ts';
 import { planSvg } from './planSvg.ts';

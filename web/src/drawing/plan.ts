@@ -1,5 +1,5 @@
-import { airTool, passReachMm } from '@icy-ribbon/core/air';
-import { exitOf, type BlowerExit } from '@icy-ribbon/core/amount';
+import { airTool, passReachMm } from '@icy-ribbon/core/flow/air';
+import { exitOf, type BlowerExit } from '@icy-ribbon/core/piece/amount';
 import {
   curvePlaces,
   distanceMm,
@@ -11,9 +11,9 @@ import {
   type PlanPass,
   type PlanPath,
   type PlanStack,
-} from '@icy-ribbon/core/plan';
-import { sampleLayers } from '@icy-ribbon/core/stack';
-import type { SupportSize } from '@icy-ribbon/core/support';
+} from '@icy-ribbon/core/piece/plan';
+import { sampleLayers } from '@icy-ribbon/core/piece/stack';
+import type { SupportSize } from '@icy-ribbon/core/piece/support';
 
 /** A shape on the support, in mm; drawn by the canvas and written into the picture alike. */
 export interface Disk {

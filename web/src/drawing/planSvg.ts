@@ -1,4 +1,4 @@
-import type { Place } from '@icy-ribbon/core/plan';
+import type { Place } from '@icy-ribbon/core/piece/plan';
 import { baseShapes, faceOutline, inkOn, pathBands, stackDisks, tipOf, type PlanContext } from './plan.ts';
 
 const INK = '#15252f';

@@ -1,5 +1,5 @@
 import Plotly from 'plotly.js-basic-dist-min';
-import type { Palette } from '../app/palette.ts';
+import type { Palette } from '../theme/palette.ts';
 
 export interface PlotLayout {
   readonly xTitle: string;

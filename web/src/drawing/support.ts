@@ -1,4 +1,4 @@
-import type { SupportSize } from '@icy-ribbon/core/support';
+import type { SupportSize } from '@icy-ribbon/core/piece/support';
 
 export interface DrawnPass {
   readonly directionDeg: number;

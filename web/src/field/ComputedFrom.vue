@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { CalculationCard, CalculationName } from '@icy-ribbon/core/calculation';
+import type { CalculationCard, CalculationName } from '@icy-ribbon/core/registry';
 import { Popover } from 'ant-design-vue';
 import { ref } from 'vue';
 
@@ -10,7 +10,7 @@ const card = ref<CalculationCard | null>(null);
 
 /** The laws are fetched when they are first asked for. */
 async function fetchCard(): Promise<void> {
-  const { listCalculations } = await import('@icy-ribbon/core/calculation');
+  const { listCalculations } = await import('@icy-ribbon/core/registry');
   card.value = listCalculations().find((each) => each.name === props.calculation) ?? null;
 }
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { parseDecimal } from '@icy-ribbon/core/unit';
+import { parseDecimal } from '@icy-ribbon/core/base/unit';
 import { Input } from 'ant-design-vue';
 import { computed, ref, useId, watch } from 'vue';
 import FieldRow from './FieldRow.vue';

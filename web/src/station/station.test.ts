@@ -1,8 +1,8 @@
 import type { Mix, PieceSummary } from '@icy-ribbon/contract';
-import { stepWords } from './mix/stepWords.ts';
-import { newPass, withTool } from './pour/passDraft.ts';
-import { dueFrom } from './today/due.ts';
-import { ageWords, degreeWord, partsWords } from './words.ts';
+import { stepWords } from './mix/parts/stepWords.ts';
+import { newPass, withTool } from './pour/parts/passDraft.ts';
+import { dueFrom } from './today/parts/due.ts';
+import { ageWords, degreeWord, partsWords } from '../words/general.ts';
 
 const HOUR = 3_600_000;
 const NOW = Date.parse('2026-03-20T12:00:00Z');

@@ -204,7 +204,7 @@ it('the pour keeps the plan it began with, once', async () => {
     createdAt: AT,
     updatedAt: AT,
   };
-  const { USUAL_SETTINGS } = await import('@icy-ribbon/core/plan');
+  const { USUAL_SETTINGS } = await import('@icy-ribbon/core/piece/plan');
   const { events } = server({ plan: { ...plan, settings: USUAL_SETTINGS } });
   const store = await inHand();
   store.logRoom({ temperatureC: 21, humidityPercent: null });

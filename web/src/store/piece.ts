@@ -22,10 +22,10 @@ import {
   type ReadingInput,
   type RoomEvent,
 } from '@icy-ribbon/contract';
-import { cupColor } from '@icy-ribbon/core/color';
-import { cupStates, type TestedState } from '@icy-ribbon/core/learn';
-import { pieceProgress } from '@icy-ribbon/core/piece';
-import { laidMgOf, layProblem, standing } from '@icy-ribbon/core/pour';
+import { cupColor } from '@icy-ribbon/core/paint/color';
+import { cupStates, type TestedState } from '@icy-ribbon/core/thickness/learn';
+import { pieceProgress } from '@icy-ribbon/core/piece/progress';
+import { laidMgOf, layProblem, standing } from '@icy-ribbon/core/piece/event';
 import { useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';

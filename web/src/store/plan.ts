@@ -1,5 +1,5 @@
 import { api, type PiecePlan, type PlannedCup } from '@icy-ribbon/contract';
-import { amounts, type Amounts, type BlowerExit } from '@icy-ribbon/core/amount';
+import { amounts, type Amounts, type BlowerExit } from '@icy-ribbon/core/piece/amount';
 import {
   applyFix,
   check,
@@ -7,16 +7,16 @@ import {
   type CheckCup,
   type Finding,
   type PlanFix,
-} from '@icy-ribbon/core/check';
-import { InputError } from '@icy-ribbon/core/error';
-import { cupPaint, EMPTY_PLAN, findItem, type Plan, type PlanPaint } from '@icy-ribbon/core/plan';
+} from '@icy-ribbon/core/piece/check';
+import { InputError } from '@icy-ribbon/core/base/error';
+import { cupPaint, EMPTY_PLAN, findItem, type Plan, type PlanPaint } from '@icy-ribbon/core/piece/plan';
 import dayjs from 'dayjs';
 import { useDebounceFn, useNow, useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { call } from '../api/client.ts';
 import { sayProblem } from '../notice/notices.ts';
-import { costPerG, plannedPaint } from '../station/plan/plannedPaint.ts';
+import { costPerG, plannedPaint } from './plannedPaint.ts';
 import { useEquipment } from './equipment.ts';
 import { usePiece } from './piece.ts';
 import { useRecipes } from './recipes.ts';

@@ -1,5 +1,5 @@
 import { api, type OwnRecipe } from '@icy-ribbon/contract';
-import { findSchool, SCHOOLS, type Recipe } from '@icy-ribbon/core/recipe';
+import { findSchool, SCHOOLS, type Recipe } from '@icy-ribbon/core/paint/recipe';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import type { z } from 'zod';

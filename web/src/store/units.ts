@@ -1,4 +1,4 @@
-import { convert } from '@icy-ribbon/core/unit';
+import { convert } from '@icy-ribbon/core/base/unit';
 import { useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { CHOICES, DIGITS, type ChosenUnits, type ShownQuantity } from './unitChoices.ts';

@@ -1,4 +1,4 @@
-import { matchColor, type ColorMatch, type MatchPaint } from '@icy-ribbon/core/color';
+import { matchColor, type ColorMatch, type MatchPaint } from '@icy-ribbon/core/paint/color';
 import { expose } from 'comlink';
 
 /** What the color worker does, away from the page. */

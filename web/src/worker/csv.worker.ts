@@ -1,12 +1,12 @@
 import { expose } from 'comlink';
-import { decodeText, type DecodedText } from '../station/shelf/decodeText.ts';
+import { decodeText, type DecodedText } from '../csv/decodeText.ts';
 import {
   readCsv,
   readMaterials,
   type ColumnMatch,
   type CsvFile,
   type ReadMaterials,
-} from '../station/shelf/materialCsv.ts';
+} from '../csv/materialCsv.ts';
 
 /** The first rows of a table, for looking at; the rest stays with the worker. */
 export interface CsvGlance {

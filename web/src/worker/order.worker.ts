@@ -1,5 +1,10 @@
-import { suggestOrder, type OrderAdvice, type OrderLayer, type OrderWishes } from '@icy-ribbon/core/order';
-import type { Technique } from '@icy-ribbon/core/thickness';
+import {
+  suggestOrder,
+  type OrderAdvice,
+  type OrderLayer,
+  type OrderWishes,
+} from '@icy-ribbon/core/piece/order';
+import type { Technique } from '@icy-ribbon/core/paint/stage';
 import { expose } from 'comlink';
 
 /** What the order worker does, away from the page; the time it took comes with the answer. */

@@ -12,8 +12,8 @@ import {
   type PaletteColor,
   type PhotoPixels,
   type WetDry,
-} from '@icy-ribbon/core/photo';
-import { InputError } from '@icy-ribbon/core/error';
+} from '@icy-ribbon/core/picture';
+import { InputError } from '@icy-ribbon/core/base/error';
 import { expose } from 'comlink';
 
 /** Decoded in the browser, upright as the camera meant it. */

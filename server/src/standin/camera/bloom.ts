@@ -1,4 +1,4 @@
-import { gaussian, seededRandom, type Random } from '@icy-ribbon/core/random';
+import { gaussian, seededRandom, type Random } from '@icy-ribbon/core/base/random';
 import { colorOf, dab, mix, MUD, type Brush } from './brush.ts';
 import { DiscGrid, type Disc } from './discs.ts';
 import { layered, valueNoise } from './noise.ts';

@@ -1,4 +1,4 @@
-import { linearRgb } from '@icy-ribbon/core/photo';
+import { linearRgb } from '@icy-ribbon/core/picture';
 
 /** One touch of a brush, filled anew for every point so that nothing is allocated. */
 export interface Touch {

@@ -1,6 +1,6 @@
 import type { Piece } from '@icy-ribbon/contract';
-import type { PourRecord } from '@icy-ribbon/core/compare';
-import { paletteOfCups, type Corners, type PatchMm } from '@icy-ribbon/core/photo';
+import type { PourRecord } from '@icy-ribbon/core/judgement/outcome';
+import { paletteOfCups, type Corners, type PatchMm } from '@icy-ribbon/core/picture';
 import sharp from 'sharp';
 import { unfit } from '../../http/problem.ts';
 import { paintScene } from './paint.ts';

@@ -1,4 +1,4 @@
-import { gaussian, seededRandom } from '@icy-ribbon/core/random';
+import { gaussian, seededRandom } from '@icy-ribbon/core/base/random';
 import { colorOf, dab, mix, MUD, type Brush } from './brush.ts';
 import { DiscGrid } from './discs.ts';
 import { layered, valueNoise, type Field } from './noise.ts';

@@ -1,4 +1,4 @@
-import { seededRandom } from '@icy-ribbon/core/random';
+import { seededRandom } from '@icy-ribbon/core/base/random';
 
 const GRID = 128;
 

@@ -1,5 +1,5 @@
-import { colorDifference } from '@icy-ribbon/core/color';
-import { hexOf } from '@icy-ribbon/core/photo';
+import { colorDifference } from '@icy-ribbon/core/paint/color';
+import { hexOf } from '@icy-ribbon/core/picture';
 import { paintScene } from './paint.ts';
 import { labelNames, type Scene } from './scene.ts';
 import { PLAIN_SHOT, shoot } from './shoot.ts';

@@ -1,4 +1,4 @@
-import { linearRgb } from '@icy-ribbon/core/photo';
+import { linearRgb } from '@icy-ribbon/core/picture';
 import { bloomBrush } from './bloom.ts';
 import type { Touch } from './brush.ts';
 import { dutchBrush } from './dutch.ts';

@@ -1,4 +1,4 @@
-import { gaussian, type Random } from '@icy-ribbon/core/random';
+import { gaussian, type Random } from '@icy-ribbon/core/base/random';
 import type { Scene } from './scene.ts';
 
 export interface Petal {

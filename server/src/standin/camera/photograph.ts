@@ -1,5 +1,5 @@
 import type { Photo } from '@icy-ribbon/contract';
-import { pourRecordOf } from '@icy-ribbon/core/compare';
+import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
 import type { Reader } from '../../db/record.ts';
 import { found } from '../../db/record.ts';
 import { findPiece } from '../../piece/piece.queries.ts';

@@ -1,5 +1,5 @@
-import { linearRgb, measurePhoto, rectangleTo, project } from '@icy-ribbon/core/photo';
-import { seededRandom } from '@icy-ribbon/core/random';
+import { linearRgb, measurePhoto, rectangleTo, project } from '@icy-ribbon/core/picture';
+import { seededRandom } from '@icy-ribbon/core/base/random';
 import { blurred } from './blur.ts';
 import { layered, valueNoise } from './noise.ts';
 import { paintScene } from './paint.ts';

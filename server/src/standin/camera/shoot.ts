@@ -6,8 +6,8 @@ import {
   rectangleTo,
   type Corners,
   type PatchMm,
-} from '@icy-ribbon/core/photo';
-import { gaussian, seededRandom, type Random } from '@icy-ribbon/core/random';
+} from '@icy-ribbon/core/picture';
+import { gaussian, seededRandom, type Random } from '@icy-ribbon/core/base/random';
 import { blurred } from './blur.ts';
 import { layered, valueNoise } from './noise.ts';
 import type { Painting } from './paint.ts';

@@ -7,7 +7,7 @@ import {
   quantile,
   shapesOf,
   type Cell,
-} from '@icy-ribbon/core/photo';
+} from '@icy-ribbon/core/picture';
 import { OFF_FACE, type Painting } from './paint.ts';
 import { labelNames, type SceneTruth } from './scene.ts';
 

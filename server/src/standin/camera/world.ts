@@ -1,8 +1,8 @@
-import type { PourRecord } from '@icy-ribbon/core/compare';
-import { quantitiesOf } from '@icy-ribbon/core/compare';
-import { jetOnPaint } from '@icy-ribbon/core/air';
-import { airTool } from '@icy-ribbon/core/air';
-import { paintedArea } from '@icy-ribbon/core/support';
+import type { PourRecord } from '@icy-ribbon/core/judgement/outcome';
+import { quantitiesOf } from '@icy-ribbon/core/judgement/compare';
+import { jetOnPaint } from '@icy-ribbon/core/flow/air';
+import { airTool } from '@icy-ribbon/core/flow/air';
+import { paintedArea } from '@icy-ribbon/core/piece/support';
 
 /** What happened on the support, as the painter needs to know it. */
 export interface WorldOutcome {

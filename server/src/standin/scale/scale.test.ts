@@ -1,4 +1,4 @@
-import { seededRandom } from '@icy-ribbon/core/random';
+import { seededRandom } from '@icy-ribbon/core/base/random';
 import { standInScale } from './scale.ts';
 import { EMPTY_SCALE, handPour, SCALE, stepScale, type ScaleState } from './simulate.ts';
 

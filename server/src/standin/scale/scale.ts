@@ -1,5 +1,5 @@
 import type { ScaleInfo, ScaleReading } from '@icy-ribbon/contract';
-import type { Random } from '@icy-ribbon/core/random';
+import type { Random } from '@icy-ribbon/core/base/random';
 import { EMPTY_SCALE, handPour, SCALE, stepScale, type ScaleState } from './simulate.ts';
 
 /** What any kitchen scale can do; a real one plugs in here. */

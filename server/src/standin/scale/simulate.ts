@@ -1,4 +1,4 @@
-import { gaussian, type Random } from '@icy-ribbon/core/random';
+import { gaussian, type Random } from '@icy-ribbon/core/base/random';
 
 /** The inside of the simulated scale; all masses in milligrams, true values not rounded. */
 export interface ScaleState {

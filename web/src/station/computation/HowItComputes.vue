@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { CALCULATIONS, runCalculation, type Calculation } from '@icy-ribbon/core/calculation';
+import { CALCULATIONS, runCalculation } from '@icy-ribbon/core/registry';
+import type { Calculation } from '@icy-ribbon/core/base/calculation';
 import { onMounted } from 'vue';
 
 /** Every calculation as the registry describes it, each with an example that is computed here and now. */

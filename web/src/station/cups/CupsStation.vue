@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
-import { CAUTIONS } from '@icy-ribbon/core/caution';
-import { stageOf } from '@icy-ribbon/core/thickness';
+import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { Button, Input, Popconfirm } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useCups } from '../../store/cups.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { useUnits } from '../../store/units.ts';
-import { ageWords, ROLE_LABELS } from '../words.ts';
-import WeighAgain from './WeighAgain.vue';
+import { ageWords, ROLE_LABELS } from '../../words/general.ts';
+import WeighAgain from './parts/WeighAgain.vue';
 
 const RECENT = 200;
 const TRIFLE_MG = 500;

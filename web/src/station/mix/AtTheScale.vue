@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { CAUTIONS } from '@icy-ribbon/core/caution';
-import { materialKind } from '@icy-ribbon/core/material';
-import { overPour } from '@icy-ribbon/core/mix';
-import { stageOf } from '@icy-ribbon/core/thickness';
-import { toG } from '@icy-ribbon/core/unit';
+import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { materialKind } from '@icy-ribbon/core/paint/material';
+import { overPour } from '@icy-ribbon/core/paint/mix';
+import { stageOf } from '@icy-ribbon/core/paint/stage';
+import { toG } from '@icy-ribbon/core/base/unit';
 import { useElementSize, useFullscreen } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
@@ -17,13 +17,13 @@ import { usePiece } from '../../store/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { useScale } from '../../store/scale.ts';
 import { useUnits } from '../../store/units.ts';
-import { splitBatch } from './batchSteps.ts';
-import RepairPanel from './RepairPanel.vue';
-import ScalePanel from './ScalePanel.vue';
-import SpoonHint from './SpoonHint.vue';
-import { useRisingTone, useSpokenSteps } from './scaleSound.ts';
-import { useScaleSteps } from './scaleSteps.ts';
-import { stepWords } from './stepWords.ts';
+import { splitBatch } from './parts/batchSteps.ts';
+import RepairPanel from './parts/RepairPanel.vue';
+import ScalePanel from './parts/ScalePanel.vue';
+import SpoonHint from './parts/SpoonHint.vue';
+import { useRisingTone, useSpokenSteps } from './parts/scaleSound.ts';
+import { useScaleSteps } from './parts/scaleSteps.ts';
+import { stepWords } from './parts/stepWords.ts';
 
 const props = defineProps<{ pieceId: string; mixId: string }>();
 
@@ -40,7 +40,8 @@ const page = ref<HTMLElement | null>(null);
 const { isFullscreen, toggle: toggleFullscreen } = useFullscreen(page);
 const vessel = ref<HTMLElement | null>(null);
 const { height, width } = useElementSize(vessel);
-const busy = ref(false);
+/** A weighing is on its way; until it is there and the scale is zeroed, "done" would take it a second time. */
+const keeping = ref(false);
 const typedMg = ref<number | null>(null);
 
 const cup = computed(() => store.cups.find((each) => each.mix.id === props.mixId));
@@ -130,13 +131,10 @@ let last: Promise<unknown> = Promise.resolve();
 /** Does one thing after the other, however fast the buttons are pressed, and says what went wrong. */
 function guarded(work: () => Promise<unknown>): Promise<void> {
   const run = async () => {
-    busy.value = true;
     try {
       await work();
     } catch (error) {
       sayProblem(error);
-    } finally {
-      busy.value = false;
     }
   };
   const next = last.then(run);
@@ -160,13 +158,12 @@ function doneNext(): void {
     goOn();
     return;
   }
+  if (keeping.value) return;
+  keeping.value = true;
   const typed = typedMg.value;
-  if (typed !== null) {
-    typedMg.value = null;
-    void guarded(() => keepTyped(typed));
-    return;
-  }
-  if (!busy.value) void guarded(keepReading);
+  typedMg.value = null;
+  const work = typed === null ? keepReading : () => keepTyped(typed);
+  void guarded(work).finally(() => (keeping.value = false));
 }
 
 async function keepTyped(mg: number): Promise<void> {
@@ -324,7 +321,7 @@ useShortcuts('At the scale', [
       <p v-for="caution in cautions" :key="caution" class="look hint">
         {{ caution }} {{ CAUTIONS.deferral }}
       </p>
-      <Button class="done" type="primary" size="large" :loading="busy" @click="doneNext">
+      <Button class="done" type="primary" size="large" :loading="keeping" @click="doneNext">
         {{ current ? 'Done, next' : nextCup ? `Next cup: ${nextCup.mix.name}` : 'Back to the cups' }}
       </Button>
       <p class="soft">

@@ -8,10 +8,10 @@ import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
-import AddCup from './AddCup.vue';
-import CupRow from './CupRow.vue';
-import CupTable from './CupTable.vue';
-import SetNotes from './SetNotes.vue';
+import AddCup from './parts/AddCup.vue';
+import CupRow from './parts/CupRow.vue';
+import CupTable from './parts/CupTable.vue';
+import SetNotes from './parts/SetNotes.vue';
 
 defineProps<{ pieceId: string }>();
 

@@ -10,7 +10,7 @@ import {
   removeItems,
   type LayoutName,
   type Place,
-} from '@icy-ribbon/core/plan';
+} from '@icy-ribbon/core/piece/plan';
 import { useEventListener } from '@vueuse/core';
 import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
@@ -21,21 +21,21 @@ import { say, sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
 import { newId, usePlan } from '../../store/plan.ts';
-import AmountStrip from './AmountStrip.vue';
-import CheckList from './CheckList.vue';
-import CoreSample from './CoreSample.vue';
-import GroundPanel from './GroundPanel.vue';
-import ItemInspector from './ItemInspector.vue';
-import OrderPanel from './OrderPanel.vue';
-import PlanBar from './PlanBar.vue';
-import SupportCanvas from './SupportCanvas.vue';
-import { mixMissing } from './mixMissing.ts';
-import { savePlanJson, savePlanPng, savePlanSvg } from './planFiles.ts';
-import { putDown, type Placing } from './placing.ts';
+import AmountStrip from './parts/AmountStrip.vue';
+import CheckList from './parts/CheckList.vue';
+import CoreSample from './parts/CoreSample.vue';
+import GroundPanel from './parts/GroundPanel.vue';
+import ItemInspector from './parts/ItemInspector.vue';
+import OrderPanel from './parts/OrderPanel.vue';
+import PlanBar from './parts/PlanBar.vue';
+import SupportCanvas from './parts/SupportCanvas.vue';
+import { mixMissing } from './parts/mixMissing.ts';
+import { savePlanJson, savePlanPng, savePlanSvg } from './parts/planFiles.ts';
+import { putDown, type Placing } from './parts/placing.ts';
 
-const AirPanel = defineAsyncComponent(() => import('./AirPanel.vue'));
-const PlannedCup = defineAsyncComponent(() => import('./PlannedCup.vue'));
-const ScalePlan = defineAsyncComponent(() => import('./ScalePlan.vue'));
+const AirPanel = defineAsyncComponent(() => import('./parts/AirPanel.vue'));
+const PlannedCup = defineAsyncComponent(() => import('./parts/PlannedCup.vue'));
+const ScalePlan = defineAsyncComponent(() => import('./parts/ScalePlan.vue'));
 
 const props = defineProps<{ pieceId: string }>();
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { airTool, bearingName } from '@icy-ribbon/core/air';
-import { baseAreas } from '@icy-ribbon/core/amount';
-import { CAUTIONS } from '@icy-ribbon/core/caution';
-import { InputError } from '@icy-ribbon/core/error';
+import { airTool, bearingName } from '@icy-ribbon/core/flow/air';
+import { baseAreas } from '@icy-ribbon/core/piece/amount';
+import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { InputError } from '@icy-ribbon/core/base/error';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import { itemName } from '../../drawing/plan.ts';
@@ -11,7 +11,7 @@ import { sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece.ts';
 import { usePlan } from '../../store/plan.ts';
 import { useUnits } from '../../store/units.ts';
-import { TECHNIQUE_LABELS } from '../words.ts';
+import { TECHNIQUE_LABELS } from '../../words/general.ts';
 
 /** The plan on one page, in the order of the work, to be printed and laid beside the table. */
 defineProps<{ pieceId: string }>();

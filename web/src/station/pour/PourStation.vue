@@ -1,27 +1,27 @@
 <script setup lang="ts">
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import type { PourEvent } from '@icy-ribbon/contract';
-import { baseAreas } from '@icy-ribbon/core/amount';
-import { InputError } from '@icy-ribbon/core/error';
-import { runSheet, stepStates, type RunStep } from '@icy-ribbon/core/pour';
+import { baseAreas } from '@icy-ribbon/core/piece/amount';
+import { InputError } from '@icy-ribbon/core/base/error';
+import { runSheet, stepStates, type RunStep } from '@icy-ribbon/core/piece/event';
 import { computed, onMounted, ref } from 'vue';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece.ts';
 import { usePlan } from '../../store/plan.ts';
-import BlowStep from './BlowStep.vue';
-import ChangeEvent from './ChangeEvent.vue';
-import LayStep from './LayStep.vue';
-import PieceSwitch from './PieceSwitch.vue';
-import PourTimeline from './PourTimeline.vue';
-import RoomNote from './RoomNote.vue';
-import EventForm from './EventForm.vue';
-import EventStrip from './EventStrip.vue';
-import StepPanel from './StepPanel.vue';
-import WaitForm from './WaitForm.vue';
-import type { FreeEvent } from './eventWords.ts';
-import { newPass, withTool, type PassDraft } from './passDraft.ts';
+import BlowStep from './parts/BlowStep.vue';
+import ChangeEvent from './parts/ChangeEvent.vue';
+import LayStep from './parts/LayStep.vue';
+import PieceSwitch from './parts/PieceSwitch.vue';
+import PourTimeline from './parts/PourTimeline.vue';
+import RoomNote from './parts/RoomNote.vue';
+import EventForm from './parts/EventForm.vue';
+import EventStrip from './parts/EventStrip.vue';
+import StepPanel from './parts/StepPanel.vue';
+import WaitForm from './parts/WaitForm.vue';
+import type { FreeEvent } from '../../words/event.ts';
+import { newPass, withTool, type PassDraft } from './parts/passDraft.ts';
 
 defineProps<{ pieceId: string }>();
 

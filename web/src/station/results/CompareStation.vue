@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { api, type Piece } from '@icy-ribbon/contract';
-import { differing, pourRecordOf, type DifferingLine } from '@icy-ribbon/core/compare';
-import type { Corners } from '@icy-ribbon/core/photo';
+import { differing, type DifferingLine } from '@icy-ribbon/core/judgement/compare';
+import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
+import type { Corners } from '@icy-ribbon/core/picture';
 import { Button } from 'ant-design-vue';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { call } from '../../api/client.ts';
 import { layBack } from '../../drawing/photoOverlay.ts';
 import { sayProblem } from '../../notice/notices.ts';
-import { dateWords } from '../words.ts';
-import { quantityWords } from './quantityWords.ts';
+import { dateWords } from '../../words/general.ts';
+import { quantityWords } from '../../words/quantity.ts';
 
 /** Two to four pours: pictures aligned and moved together, and below only what differs. */
 const route = useRoute();

@@ -6,13 +6,13 @@ import { useRouter } from 'vue-router';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
-import { dateWords } from '../words.ts';
-import JudgePanel from './JudgePanel.vue';
-import PhotoPanel from './PhotoPanel.vue';
-import FaultList from './FaultList.vue';
-import MeasuredNumbers from './MeasuredNumbers.vue';
-import PourAgain from './PourAgain.vue';
-import PourRecord from './PourRecord.vue';
+import { dateWords } from '../../words/general.ts';
+import JudgePanel from './parts/JudgePanel.vue';
+import PhotoPanel from './parts/PhotoPanel.vue';
+import FaultList from './parts/FaultList.vue';
+import MeasuredNumbers from './parts/MeasuredNumbers.vue';
+import PourAgain from './parts/PourAgain.vue';
+import PourRecord from './parts/PourRecord.vue';
 
 defineProps<{ pieceId: string }>();
 

@@ -7,12 +7,12 @@ import { ApiProblem } from '../../api/problem.ts';
 import BareSelect from '../../field/BareSelect.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePieces } from '../../store/pieces.ts';
-import MadeDifference from './MadeDifference.vue';
-import ResultCharts from './ResultCharts.vue';
-import ResultFiles from './ResultFiles.vue';
-import ResultFilters from './ResultFilters.vue';
-import ResultRow from './ResultRow.vue';
-import ResultWall from './ResultWall.vue';
+import MadeDifference from './parts/MadeDifference.vue';
+import ResultCharts from './parts/ResultCharts.vue';
+import ResultFiles from './parts/ResultFiles.vue';
+import ResultFilters from './parts/ResultFilters.vue';
+import ResultRow from './parts/ResultRow.vue';
+import ResultWall from './parts/ResultWall.vue';
 
 const Pagination = defineAsyncComponent(() => import('ant-design-vue/es/pagination'));
 

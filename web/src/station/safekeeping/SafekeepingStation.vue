@@ -6,9 +6,9 @@ import { computed, onMounted, ref } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece.ts';
 import { useSafekeeping } from '../../store/safekeeping.ts';
-import { ageWords } from '../words.ts';
-import { bytesWords, REASON_WORDS } from './backupWords.ts';
-import SecondFolder from './SecondFolder.vue';
+import { ageWords } from '../../words/general.ts';
+import { bytesWords, REASON_WORDS } from '../../words/backup.ts';
+import SecondFolder from './parts/SecondFolder.vue';
 
 const keeping = useSafekeeping();
 const piece = usePiece();

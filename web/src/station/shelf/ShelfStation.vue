@@ -3,10 +3,10 @@ import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { onMounted, ref } from 'vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShelf } from '../../store/shelf.ts';
-import ColorMatch from './ColorMatch.vue';
-import EquipmentTable from './EquipmentTable.vue';
-import MaterialTable from './MaterialTable.vue';
-import SupportTable from './SupportTable.vue';
+import ColorMatch from './parts/ColorMatch.vue';
+import EquipmentTable from './parts/EquipmentTable.vue';
+import MaterialTable from './parts/MaterialTable.vue';
+import SupportTable from './parts/SupportTable.vue';
 
 const shelf = useShelf();
 const part = ref<'materials' | 'supports' | 'equipment' | 'match'>('materials');

@@ -1,7 +1,11 @@
 <script setup lang="ts">
 import type { Calibration, CalibrationKind } from '@icy-ribbon/contract';
-import { InputError } from '@icy-ribbon/core/error';
-import { calibrateConstant, calibrateDrainCup, referenceProperties } from '@icy-ribbon/core/reading';
+import { InputError } from '@icy-ribbon/core/base/error';
+import {
+  calibrateConstant,
+  calibrateDrainCup,
+  referenceProperties,
+} from '@icy-ribbon/core/thickness/reading';
 import { Button, Input, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, onMounted, reactive, ref } from 'vue';
 import BareSelect from '../../field/BareSelect.vue';
@@ -12,11 +16,11 @@ import QuantityField from '../../field/QuantityField.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
-import { dateWords } from '../words.ts';
-import { emptyPoint, pointOf, type PointDraft } from './liquidDraft.ts';
-import { useStopwatch } from './stopwatch.ts';
-import { paS, spreadWords } from './thicknessWords.ts';
-import { useRoom } from './useRoom.ts';
+import { dateWords } from '../../words/general.ts';
+import { emptyPoint, pointOf, type PointDraft } from './parts/liquidDraft.ts';
+import { useStopwatch } from './parts/stopwatch.ts';
+import { paS, spreadWords } from '../../words/thickness.ts';
+import { useRoom } from './parts/useRoom.ts';
 
 const calibrations = useCalibrations();
 const room = useRoom();

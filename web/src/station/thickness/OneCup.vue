@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { ReadingInput } from '@icy-ribbon/contract';
-import { matchSet } from '@icy-ribbon/core/match';
-import { stageCenter, stageOf } from '@icy-ribbon/core/thickness';
+import { matchSet } from '@icy-ribbon/core/thickness/match';
+import { stageCenter, stageOf } from '@icy-ribbon/core/paint/stage';
 import { computed, onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import QuantityField from '../../field/QuantityField.vue';
@@ -9,17 +9,17 @@ import { say, sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
 import { usePiece } from '../../store/piece.ts';
-import { ROLE_LABELS } from '../words.ts';
-import DrainCupForm from './DrainCupForm.vue';
-import EvidenceList from './EvidenceList.vue';
-import MoundCard from './MoundCard.vue';
-import MoundWatch from './MoundWatch.vue';
-import ResponseCurve from './ResponseCurve.vue';
-import StirIn from './StirIn.vue';
-import ThicknessTabs from './ThicknessTabs.vue';
-import { matchCupOf } from './matchCup.ts';
-import { paS, spreadWords } from './thicknessWords.ts';
-import { useRoom } from './useRoom.ts';
+import { ROLE_LABELS } from '../../words/general.ts';
+import DrainCupForm from './parts/DrainCupForm.vue';
+import EvidenceList from './parts/EvidenceList.vue';
+import MoundCard from './parts/MoundCard.vue';
+import MoundWatch from './parts/MoundWatch.vue';
+import ResponseCurve from './parts/ResponseCurve.vue';
+import StirIn from './parts/StirIn.vue';
+import ThicknessTabs from './parts/ThicknessTabs.vue';
+import { matchCupOf } from './parts/matchCup.ts';
+import { paS, spreadWords } from '../../words/thickness.ts';
+import { useRoom } from './parts/useRoom.ts';
 
 const props = defineProps<{ pieceId: string; mixId: string }>();
 

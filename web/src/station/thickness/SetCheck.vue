@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { beforePour, contrast, matchSet, nextRace } from '@icy-ribbon/core/match';
-import { stageOf } from '@icy-ribbon/core/thickness';
+import { beforePour, contrast, matchSet, nextRace } from '@icy-ribbon/core/thickness/match';
+import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { useNow } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import dayjs from 'dayjs';
@@ -12,11 +12,11 @@ import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece, type Cup } from '../../store/piece.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
-import { ageWords, ROLE_LABELS } from '../words.ts';
-import ThicknessTabs from './ThicknessTabs.vue';
-import { groupNotes } from './groupNotes.ts';
-import { matchCupOf } from './matchCup.ts';
-import { additionWords, paS, spreadWords, sureWords } from './thicknessWords.ts';
+import { ageWords, ROLE_LABELS } from '../../words/general.ts';
+import ThicknessTabs from './parts/ThicknessTabs.vue';
+import { groupNotes } from './parts/groupNotes.ts';
+import { matchCupOf } from './parts/matchCup.ts';
+import { additionWords, paS, spreadWords, sureWords } from '../../words/thickness.ts';
 
 const props = defineProps<{ pieceId: string }>();
 

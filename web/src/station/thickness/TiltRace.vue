@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { calibrateConstant, REFERENCE_SD_LN, referenceProperties } from '@icy-ribbon/core/reading';
+import { calibrateConstant, REFERENCE_SD_LN, referenceProperties } from '@icy-ribbon/core/thickness/reading';
 import { useStorage } from '@vueuse/core';
 import { Button, Checkbox, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
@@ -12,11 +12,11 @@ import { say, sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
 import { usePiece } from '../../store/piece.ts';
-import RaceCard from './RaceCard.vue';
-import ThicknessTabs from './ThicknessTabs.vue';
-import { laneRatio, raceReadings, useRace, type Lane } from './race.ts';
-import { paS } from './thicknessWords.ts';
-import { useRoom } from './useRoom.ts';
+import RaceCard from './parts/RaceCard.vue';
+import ThicknessTabs from './parts/ThicknessTabs.vue';
+import { laneRatio, raceReadings, useRace, type Lane } from './parts/race.ts';
+import { paS } from '../../words/thickness.ts';
+import { useRoom } from './parts/useRoom.ts';
 
 const props = defineProps<{ pieceId: string }>();
 

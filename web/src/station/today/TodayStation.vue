@@ -4,10 +4,10 @@ import { computed, onMounted, ref } from 'vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { useShelf } from '../../store/shelf.ts';
-import { dueFrom } from './due.ts';
-import LastResults from './LastResults.vue';
-import PiecesInHand from './PiecesInHand.vue';
-import StartPiece from './StartPiece.vue';
+import { dueFrom } from './parts/due.ts';
+import LastResults from './parts/LastResults.vue';
+import PiecesInHand from './parts/PiecesInHand.vue';
+import StartPiece from './parts/StartPiece.vue';
 
 const RECENT = 100;
 

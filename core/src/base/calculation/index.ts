@@ -1,0 +1,1 @@
+export { defineCalculation, runCalculation, type Calculation } from './define.ts';

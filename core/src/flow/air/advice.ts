@@ -1,0 +1,53 @@
+import { requireNotNegative, requirePositive } from '../../base/error/index.ts';
+import { GRAVITY_MS2 } from '../film/level.ts';
+import { AIR_DENSITY_KG_M3, DECAY, jetOnPaint } from './jet.ts';
+
+export interface AirBounds {
+  /** At the slant that was asked about; 0 when any distance leaves the film. */
+  readonly nearestDistanceMm: number;
+  /** At the distance that was asked about. */
+  readonly steepestSlantDeg: number;
+}
+
+interface Question {
+  readonly exitSpeedMS: number;
+  readonly exitDiameterMm: number;
+  readonly distanceMm: number;
+  readonly slantDeg: number;
+  readonly paintDensityKgM3: number;
+  /** Paint under the air, mm. */
+  readonly depthMm: number;
+  /** What shall stay over the support, mm. */
+  readonly filmMm: number;
+}
+
+/**
+ * The nearest distance and the steepest slant that leave a film over the support.
+ *
+ * Law: the jet law (`jet`) solved for distance and for slant at dent = depth - film.
+ *
+ * @throws InputError naming the field, also when there is less paint than shall stay
+ */
+export function airBounds(question: Question): AirBounds {
+  const { exitSpeedMS, exitDiameterMm, distanceMm, slantDeg, paintDensityKgM3, depthMm, filmMm } = question;
+  requirePositive('depthMm', depthMm, 'The paint under the air');
+  requireNotNegative('filmMm', filmMm, 'The film that shall stay');
+  jetOnPaint({ exitSpeedMS, exitDiameterMm, distanceMm, slantDeg, paintDensityKgM3 });
+  requirePositive('filmMm', depthMm - filmMm, 'The paint above the film that shall stay');
+  const pressurePa = (paintDensityKgM3 * GRAVITY_MS2 * (depthMm - filmMm)) / 1000;
+  const speedMS = Math.sqrt((2 * pressurePa) / AIR_DENSITY_KG_M3);
+  const allowedMS = speedMS / Math.sin((slantDeg * Math.PI) / 180);
+  const hereMS = Math.min(exitSpeedMS, (DECAY * exitSpeedMS * exitDiameterMm) / distanceMm);
+  return {
+    nearestDistanceMm: allowedMS >= exitSpeedMS ? 0 : (DECAY * exitSpeedMS * exitDiameterMm) / allowedMS,
+    steepestSlantDeg: speedMS >= hereMS ? 90 : (Math.asin(speedMS / hereMS) * 180) / Math.PI,
+  };
+}
+
+/** What the middle will look like under a dent, in words. */
+export function middleWords(depthMm: number, dentMm: number, filmMm: number): string {
+  if (dentMm >= depthMm) return 'The air digs to the support: the middle stays behind as a bare dent.';
+  if (dentMm > depthMm - filmMm) return 'A thin skin is left in the middle; it sticks while the rest moves.';
+  if (dentMm > depthMm / 2) return 'A deep dish: the middle closes again when the air is off.';
+  return 'The middle dips and moves with the rest.';
+}

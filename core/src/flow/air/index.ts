@@ -1,0 +1,6 @@
+export { airBounds, middleWords, type AirBounds } from './advice.ts';
+export { bearingName, bearingOf, normalizeDeg } from './bearing.ts';
+export { deepDentMm } from './deepDent.ts';
+export { AIR_DENSITY_KG_M3, jetOnPaint, type JetOnPaint } from './jet.ts';
+export { passReachMm, peakShearPa, type Sheet } from './shear.ts';
+export { AIR_TOOLS, AIR_TOOL_NAMES, airPower, airTool, type AirPower, type AirTool } from './tools.ts';

@@ -1,0 +1,13 @@
+export {
+  LEAST_POURS,
+  madeTheDifference,
+  scaled,
+  type DifferenceAnswer,
+  type DifferenceFit,
+  type Influence,
+  type PourNumbers,
+} from './madeTheDifference.ts';
+export { nextTest, type NextTest } from './nextTest.ts';
+export { CAUSES, EFFECTS, findQuantity, quantitiesOf, type Quantity } from './quantities.ts';
+export { LEAST_POINTS, trendOf, type Trend } from './trend.ts';
+export { differing, type DifferingLine } from './differs.ts';

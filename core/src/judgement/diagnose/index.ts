@@ -1,0 +1,1 @@
+export { why, type Cause, type Pinned, type Why } from './why.ts';

@@ -1,0 +1,163 @@
+import { cupColor } from '../../paint/color/index.ts';
+import type { FaultKind } from './faults.ts';
+import { cupStates, type ReadingRecord, type TestedCup } from '../../thickness/learn/index.ts';
+import {
+  isPaint,
+  materialKind,
+  type Finish,
+  type MaterialKind,
+  type Opacity,
+} from '../../paint/material/index.ts';
+import { actualParts } from '../../paint/mix/index.ts';
+import { laidMgOf, standing, type LoggedEvent } from '../../piece/event/index.ts';
+import type { SupportSize } from '../../piece/support/index.ts';
+import type { CupRole, Technique } from '../../paint/stage/index.ts';
+import type { BlownPass, Outcome, PouredCup, PourRecord } from './record.ts';
+
+type PieceCup = TestedCup & {
+  readonly name: string;
+  readonly role: CupRole;
+  readonly ingredients: readonly {
+    readonly role: string;
+    readonly targetMg: number;
+    readonly material: {
+      readonly kind: MaterialKind;
+      readonly colorHex: string;
+      readonly finish: Finish;
+      readonly opacity: Opacity;
+    };
+  }[];
+  readonly additions: readonly { readonly at: string }[];
+};
+
+interface PieceEvent extends LoggedEvent {
+  readonly at: string;
+}
+
+/** What is read of a photo; its palette leads from colors to cups. */
+interface PieceMeasurement {
+  readonly palette: readonly { readonly name: string; readonly mixId: string | null }[];
+  readonly shares: Readonly<Record<string, number>>;
+  readonly negativeSpace: number;
+  readonly mud: number;
+  readonly cells: { readonly count: number; readonly medianMm: number; readonly perCm2: number };
+  readonly lacing: { readonly areaShare: number; readonly widthMm: number };
+  readonly petals: { readonly count: number; readonly reachMm: number; readonly symmetry: number };
+}
+
+/** The least a piece must tell to be compared. */
+export interface ComparedPiece {
+  readonly id: string;
+  readonly name: string;
+  readonly technique: Technique;
+  readonly support: SupportSize;
+  readonly mixes: readonly PieceCup[];
+  readonly readings: readonly ReadingRecord[];
+  readonly events: readonly PieceEvent[];
+  readonly photos: readonly { readonly state: string; readonly measurement: PieceMeasurement | null }[];
+  readonly judgement: {
+    readonly rating: number | null;
+    readonly faults: readonly { readonly kind: FaultKind; readonly mixId: string | null }[];
+  } | null;
+}
+
+/** A piece as a pour that can be compared with others: what was done, and what came of it. */
+export function pourRecordOf(piece: ComparedPiece): PourRecord {
+  const events = standing(piece.events);
+  const of = <Data>(kind: string) =>
+    events
+      .filter((event) => event.kind === kind)
+      .map((event) => ({ at: event.at, data: event.data as Data }));
+  const layers = of<{ mixId: string; mg: number; moment?: string }>('layer');
+  const passes = of<BlownPass>('pass');
+  const torches = of<object>('torch');
+  const waits = of<{ seconds: number }>('wait');
+  const room = of<{ temperatureC: number; humidityPercent: number | null }>('room').at(-1);
+  const { states } = cupStates(piece.mixes, piece.readings, (mixId) => laidMgOf(piece.events, mixId));
+  const pouredAt = layers[0]?.at ?? null;
+  const lastAir = passes.at(-1)?.at;
+  return {
+    id: piece.id,
+    name: piece.name,
+    technique: piece.technique,
+    support: piece.support,
+    pouredAt,
+    cups: piece.mixes.map((mix, index): PouredCup => {
+      const { properties, shownIngredientMg } = states[index]!;
+      const strongest = [...mix.ingredients]
+        .filter(({ material }) => isPaint(material.kind) || material.kind === 'mica-powder')
+        .sort((a, b) => b.targetMg - a.targetMg)[0];
+      const parts = actualParts(
+        mix.ingredients.map((each, at) => ({ role: each.role, mg: shownIngredientMg[at] ?? 0 })),
+      );
+      const mixedAt = mix.additions.at(-1)?.at;
+      return {
+        id: mix.id,
+        name: mix.name,
+        role: mix.role,
+        colorHex: cupColor(mix.ingredients),
+        viscosityPaS: properties.viscosityPaS,
+        densityGPerMl: properties.densityGPerMl,
+        waterFraction: properties.waterFraction,
+        laidMg: laidMgOf(piece.events, mix.id),
+        opacity: strongest?.material.opacity ?? null,
+        finish: strongest?.material.finish ?? null,
+        partsWords: parts
+          .filter((part) => part > 0)
+          .map((part) => String(Number(part.toFixed(2))))
+          .join(' : '),
+        restedHours:
+          pouredAt && mixedAt ? Math.max(0, (Date.parse(pouredAt) - Date.parse(mixedAt)) / 3_600_000) : null,
+        hasWeakBinder: strongest ? materialKind(strongest.material.kind).binder < WEAK_BINDER : false,
+      };
+    }),
+    order: layers.map(({ data }) => data.mixId),
+    passes: passes.map(({ data }) => ({
+      tool: data.tool,
+      setting: data.setting,
+      distanceMm: data.distanceMm,
+      slantDeg: data.slantDeg,
+      directionDeg: data.directionDeg,
+      seconds: data.seconds,
+    })),
+    torches: torches.length,
+    torchedAfterAir: lastAir !== undefined && torches.some(({ at }) => at > lastAir),
+    waitSeconds: waits.length > 0 ? waits.reduce((sum, { data }) => sum + data.seconds, 0) : null,
+    spins: of<{ rpm: number; seconds: number }>('spin').map(({ data }) => ({
+      rpm: data.rpm,
+      seconds: data.seconds,
+    })),
+    tilts: of<object>('tilt').length,
+    addedMg: layers.filter(({ data }) => data.moment === 'add').reduce((sum, { data }) => sum + data.mg, 0),
+    temperatureC: room?.data.temperatureC ?? null,
+    humidityPercent: room?.data.humidityPercent ?? null,
+    outcome: outcomeOf(piece),
+    rating: piece.judgement?.rating ?? null,
+    faults: piece.judgement?.faults ?? [],
+  };
+}
+
+const WEAK_BINDER = 0.22;
+
+/** The last measured photo tells the outcome, a dry one before a wet one. */
+function outcomeOf({ photos }: ComparedPiece): Outcome | null {
+  const measured = photos.filter((photo) => photo.measurement !== null);
+  const shown = measured.filter((photo) => photo.state === 'dry').at(-1) ?? measured.at(-1);
+  const found = shown?.measurement;
+  if (!found) return null;
+  return {
+    cellMm: found.cells.medianMm,
+    cellsPerCm2: found.cells.perCm2,
+    cellCount: found.cells.count,
+    lacingShare: found.lacing.areaShare,
+    lacingWidthMm: found.lacing.widthMm,
+    mud: found.mud,
+    negativeSpace: found.negativeSpace,
+    petalCount: found.petals.count,
+    petalReachMm: found.petals.reachMm,
+    symmetry: found.petals.symmetry,
+    shareByCup: Object.fromEntries(
+      found.palette.flatMap(({ name, mixId }) => (mixId ? [[mixId, found.shares[name] ?? 0]] : [])),
+    ),
+  };
+}

@@ -1,0 +1,3 @@
+export { FAULT_KINDS, FAULTS, fault, type FaultKind } from './faults.ts';
+export { pourRecordOf, type ComparedPiece } from './fromPiece.ts';
+export type { BlownPass, Outcome, PouredCup, PourRecord } from './record.ts';

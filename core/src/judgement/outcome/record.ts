@@ -1,0 +1,72 @@
+import type { AirTool } from '../../flow/air/index.ts';
+import type { FaultKind } from './faults.ts';
+import type { SupportSize } from '../../piece/support/index.ts';
+import type { CupRole, Technique } from '../../paint/stage/index.ts';
+
+/** One cup as it was poured. */
+export interface PouredCup {
+  readonly id: string;
+  readonly name: string;
+  readonly role: CupRole;
+  readonly colorHex: string;
+  readonly viscosityPaS: number;
+  readonly densityGPerMl: number;
+  readonly waterFraction: number;
+  readonly laidMg: number;
+  /** Opaque paint sinks; null when the cup holds no paint. */
+  readonly opacity: string | null;
+  readonly finish: string | null;
+  /** Words for what was mixed, as "2 : 1 : 0.75". */
+  readonly partsWords: string;
+  readonly restedHours: number | null;
+  readonly hasWeakBinder: boolean;
+}
+
+export interface BlownPass {
+  readonly tool: AirTool;
+  readonly setting: string;
+  readonly distanceMm: number;
+  readonly slantDeg: number;
+  readonly directionDeg: number;
+  readonly seconds: number;
+}
+
+/** What was seen in its photo. */
+export interface Outcome {
+  readonly cellMm: number;
+  readonly cellsPerCm2: number;
+  readonly cellCount: number;
+  readonly lacingShare: number;
+  readonly lacingWidthMm: number;
+  readonly mud: number;
+  readonly negativeSpace: number;
+  readonly petalCount: number;
+  readonly petalReachMm: number;
+  readonly symmetry: number;
+  /** Shares of the face by cup, as far as its color was told apart. */
+  readonly shareByCup: Readonly<Record<string, number>>;
+}
+
+/** One pour with all that may have made its outcome. */
+export interface PourRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly technique: Technique;
+  readonly support: SupportSize;
+  readonly pouredAt: string | null;
+  readonly cups: readonly PouredCup[];
+  /** Cups in the order they were laid. */
+  readonly order: readonly string[];
+  readonly passes: readonly BlownPass[];
+  readonly torches: number;
+  readonly torchedAfterAir: boolean;
+  readonly waitSeconds: number | null;
+  readonly spins: readonly { readonly rpm: number; readonly seconds: number }[];
+  readonly tilts: number;
+  readonly addedMg: number;
+  readonly temperatureC: number | null;
+  readonly humidityPercent: number | null;
+  readonly outcome: Outcome | null;
+  readonly rating: number | null;
+  readonly faults: readonly { readonly kind: FaultKind; readonly mixId: string | null }[];
+}

@@ -1,0 +1,186 @@
+import {
+  isPaint,
+  viscositySdLn,
+  type IngredientRole,
+  type MaterialKind,
+  type Trust,
+} from '../material/index.ts';
+import { toG } from '../../base/unit/mass.ts';
+import { filmVerdict, type FilmVerdict } from './film.ts';
+import { actualParts } from './parts.ts';
+import { mixProperties, mixSpreadLn, type MixProperties } from './properties.ts';
+import { waterVerdict, type WaterVerdict } from './water.ts';
+
+/**
+ * How something leaves a cup: a share of the mixed cup taken out or drawn into another cup, water dried
+ * away, all that is left thrown out or poured over into another cup.
+ */
+export const MOVEMENT_KINDS = ['taken-out', 'drawn', 'loss', 'thrown', 'poured-over'] as const;
+export type MovementKind = (typeof MOVEMENT_KINDS)[number];
+
+/** What a cup's record must hold for its state to be computed. */
+export interface CupRecord {
+  readonly ingredients: readonly CupIngredient[];
+  readonly additions: readonly {
+    readonly ingredientId: string;
+    readonly mg: number;
+    readonly at?: string;
+    readonly place?: number;
+  }[];
+  /** The recipe's own limit of water, if it sets one. */
+  readonly recipe?: { readonly waterLimit?: number | null };
+  /** What left the cup other than onto a support. */
+  readonly movements?: readonly {
+    readonly kind: MovementKind;
+    readonly mg: number;
+    readonly at: string;
+    readonly place?: number;
+  }[];
+}
+
+export interface CupIngredient {
+  readonly id: string;
+  readonly role: IngredientRole;
+  readonly targetMg: number;
+  readonly material: {
+    readonly kind: MaterialKind;
+    readonly densityGPerMl: number;
+    readonly viscosityPaS: number;
+    readonly viscosityTrust: Trust;
+    /** Spread of its ln(viscosity) where readings taught it. */
+    readonly viscositySdLn?: number | null;
+    /** Found by the artist for this very material, in place of the kind's usual values. */
+    readonly solids?: number | null;
+    readonly waterLimit?: number | null;
+  };
+}
+
+export interface CupState {
+  readonly phase: 'planned' | 'weighing' | 'mixed';
+  readonly targetMg: number;
+  readonly actualMg: number;
+  readonly leftMg: number;
+  /** In the cup so far, one for each ingredient: weighed in, less what was taken out or dried away. */
+  readonly actualIngredientMg: readonly number[];
+  /** What everything below is computed from: as weighed once the cup is mixed, the targets before. */
+  readonly shownIngredientMg: readonly number[];
+  /** Parts by weight with the paint as 1: as weighed once something is, as planned before. */
+  readonly parts: readonly number[];
+  /** From what was weighed in once the cup is mixed, from the targets before. */
+  readonly properties: MixProperties;
+  readonly spreadLn: number;
+  readonly trust: Trust;
+  readonly water: WaterVerdict;
+  readonly film: FilmVerdict;
+}
+
+const isThrown = (cup: CupRecord): boolean =>
+  cup.movements?.some(({ kind }) => kind === 'thrown' || kind === 'poured-over') ?? false;
+
+/** A cup counts as mixed when every ingredient reached this share of its target. */
+const MIXED_SHARE = 0.95;
+
+/**
+ * Everything a screen says of a cup, from its record.
+ *
+ * @param cup its ingredients with targets, and what was weighed in
+ * @param pouredMg what was laid on the support so far, whole milligrams
+ */
+export function cupState(cup: CupRecord, pouredMg = 0): CupState {
+  const actualIngredientMg = contentsMg(cup);
+  const targetMg = cup.ingredients.reduce((sum, each) => sum + each.targetMg, 0);
+  const actualMg = actualIngredientMg.reduce((sum, mg) => sum + mg, 0);
+  const weighedMg = contentsMg(withoutDraws(cup));
+  const mixed = cup.ingredients.every(
+    (each, index) => (weighedMg[index] ?? 0) >= MIXED_SHARE * each.targetMg,
+  );
+  const phase = mixed ? 'mixed' : actualMg > 0 ? 'weighing' : 'planned';
+  const shownMg = cup.ingredients.map((each, index) =>
+    phase === 'mixed' ? (actualIngredientMg[index] ?? 0) : each.targetMg,
+  );
+  const properties = mixProperties(
+    cup.ingredients.map((each, index) => ({
+      massG: toG(shownMg[index] ?? 0),
+      densityGPerMl: each.material.densityGPerMl,
+      viscosityPaS: each.material.viscosityPaS,
+      waterFraction: each.material.kind === 'water' ? 1 : 0,
+    })),
+  );
+  const paint = cup.ingredients.find((each) => isPaint(each.material.kind));
+  return {
+    phase,
+    targetMg,
+    actualMg,
+    leftMg: isThrown(cup) ? 0 : Math.max(0, actualMg - pouredMg),
+    actualIngredientMg,
+    shownIngredientMg: shownMg,
+    parts: actualParts(cup.ingredients.map((each, index) => ({ role: each.role, mg: shownMg[index] ?? 0 }))),
+    properties,
+    spreadLn: mixSpreadLn(
+      cup.ingredients.map((each, index) => ({
+        massG: toG(shownMg[index] ?? 0),
+        sdLn: each.material.viscositySdLn ?? viscositySdLn(each.material.kind, each.material.viscosityTrust),
+      })),
+    ),
+    trust: cup.ingredients.every(
+      (each) => each.material.kind === 'water' || each.material.viscosityTrust === 'measured',
+    )
+      ? 'measured'
+      : 'typical',
+    water: waterVerdict(
+      properties.waterFraction,
+      paint?.material.kind ?? null,
+      cup.recipe?.waterLimit ?? paint?.material.waterLimit ?? null,
+    ),
+    film: filmVerdict(
+      cup.ingredients.map((each, index) => ({
+        kind: each.material.kind,
+        solids: each.material.solids ?? null,
+        massG: toG(shownMg[index] ?? 0),
+      })),
+    ),
+  };
+}
+
+/** A cup from which others were filled stays mixed, however little is left in it. */
+const withoutDraws = (cup: CupRecord): CupRecord => ({
+  ...cup,
+  movements: (cup.movements ?? []).filter(({ kind }) => kind !== 'drawn'),
+});
+
+/**
+ * What a cup has been filled with, ingredient by ingredient: additions and movements in their order, which is that of
+ * their places and, where none were given, of their times: a clock that was set back must not turn it round. A share that is taken out, or thrown out, takes of everything alike; a loss is water.
+ */
+function contentsMg(cup: CupRecord): number[] {
+  const contents = cup.ingredients.map(() => 0);
+  const indexOf = new Map(cup.ingredients.map((each, index) => [each.id, index]));
+  const waterIndex = cup.ingredients.findIndex((each) => each.material.kind === 'water');
+  const happenings = [
+    ...cup.additions.map(({ at = '', place = 0, ...addition }) => ({
+      at,
+      place,
+      addition,
+      movement: undefined,
+    })),
+    ...(cup.movements ?? []).map(({ at, place = 0, ...movement }) => ({
+      at,
+      place,
+      addition: undefined,
+      movement,
+    })),
+  ].sort((a, b) => a.place - b.place || (a.at < b.at ? -1 : a.at > b.at ? 1 : 0));
+  for (const { addition, movement } of happenings) {
+    if (addition) {
+      const index = indexOf.get(addition.ingredientId);
+      if (index !== undefined) contents[index] = (contents[index] ?? 0) + addition.mg;
+    } else if (movement?.kind === 'loss' && waterIndex >= 0) {
+      contents[waterIndex] = Math.max(0, (contents[waterIndex] ?? 0) - movement.mg);
+    } else if (movement?.kind === 'taken-out' || movement?.kind === 'drawn') {
+      const total = contents.reduce((sum, mg) => sum + mg, 0);
+      const kept = total > 0 ? Math.max(0, 1 - movement.mg / total) : 1;
+      contents.forEach((mg, index) => (contents[index] = Math.round(mg * kept)));
+    }
+  }
+  return contents;
+}

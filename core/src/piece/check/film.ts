@@ -1,0 +1,61 @@
+import { baseAreas, pieceFilm, secondsToSpin, type PieceFilm } from '../amount/index.ts';
+import type { Technique } from '../../paint/stage/index.ts';
+import { round, type CheckInput, type Finding } from './finding.ts';
+import type { Fix } from './fix.ts';
+
+/** All paint on the piece over face and sides, mm: more sags and cracks at the rim, less leaves bands. */
+export const USUAL_FILM_MM = { thin: 0.45, thick: 2.6 } as const;
+/** Slow turns: fast ones warp the cells (common practice). */
+const USUAL_RPM = 60;
+
+/** Too much paint left on, too little, and a base that lies too thick or too thin. */
+export function filmFindings(input: CheckInput): Finding[] {
+  const { plan, support, paints, blowers } = input;
+  const film = pieceFilm(support, plan, paints, blowers);
+  if (!film) return [];
+  const allMm = film.afterMm;
+  const findings: Finding[] = [];
+  if (allMm > USUAL_FILM_MM.thick) {
+    findings.push({
+      id: 'too-much',
+      level: 'look',
+      words: 'Too much paint stays on: the middle sags and the rim cracks while it dries.',
+      because: `${round(allMm)} mm over face and sides; up to ${USUAL_FILM_MM.thick} is usual`,
+      fix: tooMuch(input.technique, film),
+    });
+  }
+  if (plan.base) {
+    const films = baseAreas(support, plan.base, paints);
+    const [thin] = films.filter((area) => area.filmMm < USUAL_FILM_MM.thin);
+    const [thick] = films.filter((area) => area.filmMm > USUAL_FILM_MM.thick);
+    const odd = thin ?? thick;
+    if (odd) {
+      findings.push({
+        id: `film ${odd.paint.id}`,
+        level: 'look',
+        words: thin
+          ? `${odd.paint.name} runs off to too thin a film: bare edges and bands.`
+          : `${odd.paint.name} stays on too thick: the design drowns and wells up.`,
+        because: `${round(odd.filmMm, 2)} mm stay; ${USUAL_FILM_MM.thin} to ${USUAL_FILM_MM.thick} is usual`,
+        fix: { kind: 'film', mm: 1 },
+      });
+    }
+  } else if (allMm < USUAL_FILM_MM.thin && input.technique !== 'bloom') {
+    findings.push({
+      id: 'no-base',
+      level: 'look',
+      words: 'Too little paint to cover the face: bare edges.',
+      because: `${round(allMm, 2)} mm over face and sides`,
+      fix: { kind: 'add-base' },
+    });
+  }
+  return findings;
+}
+
+/** A bloom is spun until enough has run off; of a Dutch pour less is laid. */
+function tooMuch(technique: Technique, film: PieceFilm): Fix {
+  const toMm = 0.95 * USUAL_FILM_MM.thick;
+  if (technique !== 'bloom') return { kind: 'scale-layers', factor: toMm / film.afterMm };
+  const seconds = secondsToSpin({ ...film, fromMm: film.laidMm, toMm, rpm: USUAL_RPM });
+  return { kind: 'settings', changes: { spinRpm: USUAL_RPM, spinSeconds: Math.ceil(seconds) } };
+}

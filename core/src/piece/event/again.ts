@@ -1,0 +1,132 @@
+import { paintedArea, type SupportSize } from '../support/index.ts';
+import { USUAL_SETTINGS, type Plan, type PlanLayer, type PlanPass } from '../plan/index.ts';
+import type { AirTool } from '../../flow/air/index.ts';
+import type { CupRole } from '../../paint/stage/index.ts';
+import { standing, type LoggedEvent } from './log.ts';
+
+/** A cup that was poured, as far as a plan of it must know. */
+export interface PouredPaint {
+  readonly id: string;
+  readonly role: CupRole;
+  readonly densityGPerMl: number;
+}
+
+interface Laid {
+  readonly mixId: string;
+  readonly mg: number;
+}
+
+interface Blown {
+  readonly tool: AirTool;
+  readonly setting: string;
+  readonly distanceMm: number;
+  readonly slantDeg: number;
+  readonly directionDeg: number;
+  readonly seconds: number;
+  readonly from: { readonly x: number; readonly y: number } | null;
+}
+
+const FOOTPRINT = 0.62;
+
+/**
+ * What was really done, as a plan: the film of base that was laid, the colors in the order and grams they went on,
+ * every pass as it was blown, the waits and the spin. Where paint lay is kept from the plan it was poured by; without
+ * one everything stands in the middle.
+ *
+ * @param newId makes an id; @param log the events of the pour
+ */
+export function planOfPour(
+  log: readonly LoggedEvent[],
+  paints: readonly PouredPaint[],
+  support: SupportSize,
+  newId: () => string,
+): Plan {
+  const events = standing(log);
+  const of = <Data>(kind: string) =>
+    events.filter((event) => event.kind === kind).map(({ data }) => data as Data);
+  const laid = of<Laid>('layer');
+  const roleOf = (id: string) => paints.find((paint) => paint.id === id)?.role;
+  const before = of<Plan>('plan')[0];
+  const base = laid.filter(({ mixId }) => roleOf(mixId) === 'base');
+  const piled = laid.filter(({ mixId }) => roleOf(mixId) !== 'base');
+  const middle = { x: support.widthMm / 2, y: support.heightMm / 2 };
+  const spins = of<{ rpm: number; seconds: number }>('spin');
+  const waits = of<{ seconds: number }>('wait');
+  return {
+    base: baseOf(base, paints, support),
+    stacks:
+      piled.length === 0
+        ? []
+        : (before?.stacks.length ?? 0) > 1
+          ? sharedOut(before!, piled, newId)
+          : [
+              {
+                id: newId(),
+                at: before?.stacks[0]?.at ?? middle,
+                footprintMm:
+                  before?.stacks[0]?.footprintMm ?? FOOTPRINT * Math.min(support.widthMm, support.heightMm),
+                layers: piled.map(({ mixId, mg }) => ({ id: newId(), paintId: mixId, massG: mg / 1000 })),
+              },
+            ],
+    paths: [],
+    passes: of<Blown>('pass').map((pass): PlanPass => ({
+      id: newId(),
+      tool: pass.tool,
+      blowerId: null,
+      setting: pass.setting,
+      at: { x: (pass.from?.x ?? 0.5) * support.widthMm, y: (pass.from?.y ?? 0.5) * support.heightMm },
+      directionDeg: pass.directionDeg,
+      distanceMm: pass.distanceMm,
+      slantDeg: pass.slantDeg,
+      seconds: pass.seconds,
+    })),
+    settings: {
+      ...(before?.settings ?? USUAL_SETTINGS),
+      ...(waits.length > 0 && { waitSeconds: waits.reduce((sum, wait) => sum + wait.seconds, 0) }),
+      ...(spins.length > 0 && {
+        spinRpm: Math.max(...spins.map((spin) => spin.rpm)),
+        spinSeconds: spins.reduce((sum, spin) => sum + spin.seconds, 0),
+      }),
+    },
+  };
+}
+
+/** The base as the film that its grams make over face and sides. */
+function baseOf(laid: readonly Laid[], paints: readonly PouredPaint[], support: SupportSize): Plan['base'] {
+  if (laid.length === 0) return null;
+  const { faceCm2, sidesCm2 } = paintedArea(support);
+  const total = laid.reduce((sum, { mg }) => sum + mg, 0);
+  const volumeMl = laid.reduce((sum, { mixId, mg }) => {
+    const density = paints.find((paint) => paint.id === mixId)?.densityGPerMl ?? 1.1;
+    return sum + mg / 1000 / density;
+  }, 0);
+  const byCup = new Map<string, number>();
+  for (const { mixId, mg } of laid) byCup.set(mixId, (byCup.get(mixId) ?? 0) + mg);
+  const areas = [...byCup].slice(0, 3).map(([paintId, mg]) => ({ paintId, share: mg / total }));
+  const mm = Math.min(6, Math.max(0.05, (10 * volumeMl) / (faceCm2 + sidesCm2)));
+  return {
+    pattern: areas.length > 1 ? 'marbled' : 'one',
+    areas,
+    seam: null,
+    film: { kind: 'thickness', mm },
+  };
+}
+
+/** Several piles: what was laid of each cup goes to the layers of the old plan in proportion. */
+function sharedOut(before: Plan, piled: readonly Laid[], newId: () => string): Plan['stacks'] {
+  const laidOf = (paintId: string) =>
+    piled.filter(({ mixId }) => mixId === paintId).reduce((sum, { mg }) => sum + mg / 1000, 0);
+  const layers = before.stacks.flatMap((stack) => stack.layers);
+  const weight = (layer: PlanLayer) => layer.massG ?? 1;
+  const plannedOf = (paintId: string) =>
+    layers.filter((layer) => layer.paintId === paintId).reduce((sum, layer) => sum + weight(layer), 0);
+  return before.stacks.map((stack) => ({
+    ...stack,
+    id: newId(),
+    layers: stack.layers.map((layer) => ({
+      ...layer,
+      id: newId(),
+      massG: (laidOf(layer.paintId) * weight(layer)) / plannedOf(layer.paintId),
+    })),
+  }));
+}

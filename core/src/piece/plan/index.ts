@@ -1,0 +1,41 @@
+export { cupPaint } from './cupPaint.ts';
+export { bentThrough, curveAt, curveMiddle, curvePlaces, distanceMm, lengthMm } from './curve.ts';
+export {
+  BASE_PATTERNS,
+  EMPTY_PLAN,
+  PATH_KINDS,
+  USUAL_SETTINGS,
+  type BaseFilm,
+  type BasePattern,
+  type PathKind,
+  type Place,
+  type Plan,
+  type PlanBase,
+  type PlanLayer,
+  type PlanPaint,
+  type PlanPass,
+  type PlanPath,
+  type PlanSettings,
+  type PlanStack,
+  type Seam,
+} from './plan.ts';
+export { blownOut, usualPass } from './passes.ts';
+export { planSchema } from './schema.ts';
+export { areaMm2, held, seamShares, seamSides } from './seam.ts';
+export {
+  align,
+  changeItems,
+  duplicateItems,
+  findItem,
+  isPass,
+  isPath,
+  isStack,
+  mirror,
+  moveItems,
+  placeOf,
+  removeItems,
+  type PlanItem,
+} from './edit.ts';
+export { LAYOUTS, layOut, rowPlaces, stackAt, type LayoutName, type LayoutParts } from './layouts.ts';
+export { scalePlan, type ScaledPlan } from './scale.ts';
+export { pyramid, USUAL_STEP } from './pyramid.ts';

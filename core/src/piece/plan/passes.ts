@@ -1,0 +1,60 @@
+import { airTool, normalizeDeg, type AirTool } from '../../flow/air/index.ts';
+import { curveMiddle } from './curve.ts';
+import type { Place, Plan, PlanPass, PlanStack } from './plan.ts';
+
+/** Seven slanted breaths, one a petal, not quite even, or the petals look mechanical. */
+export const PETALS = [8, 62, 110, 163, 210, 265, 316];
+const SLANT_DEG = 25;
+
+/** A pass as it is usual for its tool (common practice, no published source). */
+export function usualPass(
+  id: string,
+  tool: AirTool,
+  at: Place,
+  directionDeg: number,
+  seconds: number,
+): PlanPass {
+  const { settings, distanceMm } = airTool(tool);
+  return {
+    id,
+    tool,
+    blowerId: null,
+    setting: settings[0],
+    at,
+    directionDeg: normalizeDeg(Math.round(directionDeg)),
+    distanceMm,
+    slantDeg: SLANT_DEG,
+    seconds,
+  };
+}
+
+/** A breath lands a little off the middle of the flower, on the side it blows to (common practice). */
+const OFF_MIDDLE = 0.12;
+
+/** One breath out of a stack's middle. */
+export function breathOut(
+  id: string,
+  tool: AirTool,
+  { at, footprintMm }: Pick<PlanStack, 'at' | 'footprintMm'>,
+  directionDeg: number,
+  seconds: number,
+): PlanPass {
+  const turn = (directionDeg * Math.PI) / 180;
+  const off = OFF_MIDDLE * footprintMm;
+  const place = { x: at.x + off * Math.sin(turn), y: at.y - off * Math.cos(turn) };
+  return usualPass(id, tool, place, directionDeg, seconds);
+}
+
+/** A breath a petal round every stack, the dryer to both sides of every path. */
+export function blownOut(plan: Plan, newId: () => string): PlanPass[] {
+  return [
+    ...plan.stacks.flatMap((stack) => PETALS.map((turn) => breathOut(newId(), 'mouth', stack, turn, 3))),
+    ...plan.paths
+      .filter((path) => path.kind !== 'flood')
+      .flatMap((path) => {
+        const along = Math.atan2(path.end.x - path.start.x, path.start.y - path.end.y);
+        const turn = (along * 180) / Math.PI;
+        return [90, 270].map((side) => usualPass(newId(), 'hair-dryer', curveMiddle(path), turn + side, 5));
+      }),
+  ];
+}

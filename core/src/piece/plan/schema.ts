@@ -1,0 +1,106 @@
+import { z } from 'zod';
+import { AIR_TOOL_NAMES } from '../../flow/air/tools.ts';
+import { BASE_PATTERNS, PATH_KINDS } from './plan.ts';
+
+/** Shapes of a plan as it is kept and as the calculation bench reads it; messages say what to change. */
+const id = z.string().min(1, 'Give it an id.').max(80);
+const mm = (what: string) =>
+  z
+    .number(`Give ${what} in mm.`)
+    .min(-5000, `${what} lies too far off.`)
+    .max(10_000, `${what} lies too far off.`);
+const placeSchema = z.strictObject({ x: mm('x'), y: mm('y') });
+
+export const planLayerSchema = z.strictObject({
+  id,
+  paintId: id,
+  massG: z
+    .number('Give grams, or null for as much as it takes.')
+    .positive('Grams must be above 0.')
+    .max(5000, 'A layer is at most 5 kg.')
+    .nullable(),
+});
+
+export const planStackSchema = z.strictObject({
+  id,
+  at: placeSchema,
+  footprintMm: z
+    .number('Give the footprint in mm.')
+    .min(5, 'A flower is at least 5 mm wide.')
+    .max(5000, 'A flower is at most 5 m wide.'),
+  layers: z.array(planLayerSchema).max(16, 'A stack has at most 16 layers.'),
+});
+
+const curve = { start: placeSchema, control: placeSchema, end: placeSchema };
+
+export const planPathSchema = z.strictObject({
+  id,
+  kind: z.enum(PATH_KINDS),
+  ...curve,
+  layers: z.array(planLayerSchema).max(16, 'A path has at most 16 colors.'),
+});
+
+export const planPassSchema = z.strictObject({
+  id,
+  tool: z.enum(AIR_TOOL_NAMES, 'Choose the tool.'),
+  blowerId: z.string().nullable().default(null),
+  setting: z.string().max(40).default(''),
+  at: placeSchema,
+  directionDeg: z.number('Give the direction in degrees.').min(0).lt(360, 'A direction lies below 360.'),
+  distanceMm: z
+    .number('Give the distance in mm.')
+    .min(5, 'The distance is at least 0.5 cm.')
+    .max(3000, 'The distance is at most 3 m.'),
+  slantDeg: z
+    .number('Give the slant in degrees.')
+    .min(5, 'The slant lies between 5 and 90 degrees.')
+    .max(90, 'The slant lies between 5 and 90 degrees: 90 is straight down.'),
+  seconds: z
+    .number('Give the seconds.')
+    .positive('Give the seconds, above 0.')
+    .max(600, 'A pass lasts at most 10 minutes.'),
+});
+
+export const planBaseSchema = z.strictObject({
+  pattern: z.enum(BASE_PATTERNS),
+  areas: z
+    .array(z.strictObject({ paintId: id, share: z.number().min(0).max(1) }))
+    .min(1, 'Choose a base paint.')
+    .max(3, 'A base has at most three paints.'),
+  seam: z.strictObject(curve).nullable(),
+  film: z.discriminatedUnion('kind', [
+    z.strictObject({
+      kind: z.literal('run-off'),
+      tiltDeg: z.number().positive('Tilt it more than 0 degrees.').max(90, 'Tilt it at most 90 degrees.'),
+      seconds: z.number().positive('Let it run longer than 0 s.').max(3600, 'Let it run at most an hour.'),
+    }),
+    z.strictObject({
+      kind: z.literal('thickness'),
+      mm: z.number().positive('The film is thicker than 0 mm.').max(20, 'The film is at most 20 mm.'),
+    }),
+  ]),
+});
+
+const share = z.number('Give a share between 0 and 1.').min(0, 'At least 0.').max(1, 'At most all of it.');
+
+export const planSettingsSchema = z.strictObject({
+  marginMm: z.number().min(0).max(20).default(1),
+  sheetMm: z.number().positive().max(5).default(0.3),
+  reserveShare: share.default(0.1),
+  dripShare: share.default(0.15),
+  cupLossG: z.number().min(0).max(200).default(3),
+  copies: z.int('Pieces are whole.').min(1, 'At least one piece.').max(200).default(1),
+  standSeconds: z.number().min(1, 'At least 1 s.').max(36_000).default(20),
+  waitSeconds: z.number().min(0).max(36_000).default(120),
+  spinRpm: z.number().min(0).max(600, 'Spin at most 600 turns a minute.').default(0),
+  spinSeconds: z.number().min(0).max(3600, 'Spin at most an hour.').default(0),
+});
+
+/** What is laid and blown; paints are named by id. */
+export const planSchema = z.strictObject({
+  base: planBaseSchema.nullable(),
+  stacks: z.array(planStackSchema).max(200, 'At most 200 stacks.'),
+  paths: z.array(planPathSchema).max(200, 'At most 200 lines.'),
+  passes: z.array(planPassSchema).max(500, 'At most 500 passes.'),
+  settings: planSettingsSchema,
+});

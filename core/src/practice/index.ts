@@ -1,1 +1,0 @@
-export { thinCup, thinMany, type Manner, type Thinned } from './artist.ts';

@@ -1,0 +1,79 @@
+import { z } from 'zod';
+import { InputError } from '../base/error/index.ts';
+import { amountsCalculation } from '../piece/amount/amounts.calculation.ts';
+import { jetCalculation } from '../flow/air/jet.calculation.ts';
+import { cellsCalculation } from '../flow/cell/cells.calculation.ts';
+import { colorDifferenceCalculation } from '../paint/color/difference.calculation.ts';
+import { filmLeftCalculation } from '../flow/film/filmLeft.calculation.ts';
+import { levelCalculation } from '../flow/film/level.calculation.ts';
+import { spinCalculation } from '../flow/film/spin.calculation.ts';
+import { spreadCalculation } from '../flow/film/spread.calculation.ts';
+import { mixCalculation } from '../paint/mix/mix.calculation.ts';
+import { thinCalculation } from '../paint/mix/thin.calculation.ts';
+import { combineCalculation } from '../thickness/reading/combine.calculation.ts';
+import { drainCupCalculation } from '../thickness/reading/drainCup.calculation.ts';
+import { glycerineCalculation } from '../thickness/reading/glycerine.calculation.ts';
+import { tiltRaceCalculation } from '../thickness/reading/tiltRace.calculation.ts';
+import { convertCalculation } from '../base/unit/convert.calculation.ts';
+import type { Calculation } from '../base/calculation/define.ts';
+
+/** Every calculation there is, in the order of the work. */
+export const CALCULATIONS = [
+  convertCalculation,
+  mixCalculation,
+  thinCalculation,
+  glycerineCalculation,
+  drainCupCalculation,
+  tiltRaceCalculation,
+  combineCalculation,
+  filmLeftCalculation,
+  spinCalculation,
+  spreadCalculation,
+  levelCalculation,
+  cellsCalculation,
+  jetCalculation,
+  colorDifferenceCalculation,
+  amountsCalculation,
+] as const;
+
+export type CalculationName = (typeof CALCULATIONS)[number]['name'];
+
+/** @throws InputError (field "name") with the known names when there is no such calculation. */
+export function findCalculation(name: string): Calculation {
+  const found = CALCULATIONS.find((each) => each.name === name);
+  if (!found) {
+    throw new InputError(
+      'name',
+      `There is no calculation "${name}". Known: ${CALCULATIONS.map((each) => each.name).join(', ')}.`,
+    );
+  }
+  return found as unknown as Calculation;
+}
+
+/** What help pages and listings show of a calculation. */
+export type CalculationCard = Pick<
+  Calculation,
+  'name' | 'title' | 'law' | 'source' | 'range' | 'assumes' | 'typical'
+>;
+
+export function listCalculations(): CalculationCard[] {
+  return CALCULATIONS.map(({ name, title, law, source, range, assumes, typical }) => ({
+    name,
+    title,
+    law,
+    source,
+    range,
+    assumes,
+    typical,
+  }));
+}
+
+/** The JSON Schema (draft 2020-12) of a calculation's input. */
+export function inputJsonSchema(name: string): Record<string, unknown> {
+  const calculation = findCalculation(name);
+  return {
+    title: calculation.name,
+    description: calculation.title,
+    ...z.toJSONSchema(calculation.input, { io: 'input' }),
+  };
+}

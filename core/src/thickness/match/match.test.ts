@@ -1,0 +1,362 @@
+import fc from 'fast-check';
+import { learn, thicknessOf, type Belief } from '../learn/index.ts';
+import { mixProperties, thin } from '../../paint/mix/index.ts';
+import { toG } from '../../base/unit/mass.ts';
+import { beforePour, contrast, matchSet, nextAddition, nextRace, THERE_LN, type SetCup } from './index.ts';
+
+const WATER = {
+  materialId: 'water',
+  name: 'Water',
+  kind: 'water',
+  viscosityPaS: 0.001002,
+  densityGPerMl: 0.9982,
+};
+const MEDIUM = {
+  materialId: 'medium',
+  name: 'Conditioner',
+  kind: 'flow-conditioner',
+  viscosityPaS: 1.2,
+  densityGPerMl: 1.03,
+};
+const VARNISH = {
+  materialId: 'varnish',
+  name: 'Varnish',
+  kind: 'varnish',
+  viscosityPaS: 0.35,
+  densityGPerMl: 1.03,
+};
+
+function cup(
+  name: string,
+  waterMg: number,
+  more: Partial<SetCup> & { paintPaS?: number; trust?: 'typical' | 'measured' } = {},
+): SetCup {
+  const { paintPaS = 45, trust = 'measured', ...rest } = more;
+  const paint = { materialId: name, name, kind: 'artist-tube', viscosityPaS: paintPaS, densityGPerMl: 1.2 };
+  const part = (material: object, role: string, share: number) => ({
+    id: `${name} ${role}`,
+    role,
+    share,
+    material: {
+      ...material,
+      viscosityTrust: trust,
+      waterBend: trust === 'measured' ? { mean: 0, sd: 0 } : null,
+    },
+  });
+  return {
+    id: name,
+    name,
+    role: 'color',
+    ingredients: [part(MEDIUM, 'medium', 2 / 3), part(paint, 'paint', 1 / 3), part(WATER, 'water', 0)],
+    contentsMg: [30_000, 15_000, waterMg],
+    capacityMl: 150,
+    waterLimit: 0.3,
+    ...rest,
+  } as unknown as SetCup;
+}
+
+const beliefOf = (cups: readonly SetCup[]): Belief => learn(cups as never, []);
+const thicknessIn = (belief: Belief, each: SetCup, contentsMg = each.contentsMg) =>
+  thicknessOf(belief, each.ingredients, contentsMg).viscosityPaS;
+
+describe('the next addition', () => {
+  it('is what the plain mixing law says, 80 % of it at once (Arrhenius 1887, from memory)', () => {
+    const one = cup('rust', 5_000);
+    const next = nextAddition(beliefOf([one]), one, 0.76);
+    const parts = one.ingredients.map(({ material }, at) => ({
+      massG: toG(one.contentsMg[at]!),
+      viscosityPaS: material.viscosityPaS,
+      densityGPerMl: material.densityGPerMl,
+    }));
+    const plain = thin(parts, 0.76, WATER);
+    if (next.kind !== 'thin') throw new Error(next.kind);
+    expect(toG(next.need[0]!.mg)).toBeCloseTo(plain.addG, 2);
+    expect(toG(next.step[0]!.mg)).toBeCloseTo(plain.adviseG, 2);
+    expect(next.step[0]).toMatchObject({ ingredientId: 'rust water', name: 'Water' });
+    expect(next.after.viscosityPaS).toBeGreaterThan(0.76);
+  });
+
+  it('what it needs reaches the target, whichever side it comes from', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1_000, max: 20_000 }),
+        fc.double({ min: 0.2, max: 3, noNaN: true }),
+        (waterMg, target) => {
+          const one = cup('rust', waterMg);
+          const belief = beliefOf([one]);
+          const next = nextAddition(belief, one, target);
+          if (next.kind === 'there') {
+            expect(Math.abs(Math.log(next.now.viscosityPaS / target))).toBeLessThanOrEqual(THERE_LN);
+            return;
+          }
+          if (next.kind === 'stuck') throw new Error(next.because);
+          const then = one.contentsMg.map(
+            (mg, at) =>
+              mg + (next.need.find((each) => each.ingredientId === one.ingredients[at]!.id)?.mg ?? 0),
+          );
+          expect(thicknessIn(belief, one, then) / target).toBeCloseTo(1, 2);
+          for (const each of next.step) expect(each.mg).toBeGreaterThanOrEqual(0);
+        },
+      ),
+    );
+  });
+
+  it('a cup that is too thin gets its own medium and paint in the recipe’s proportion', () => {
+    const one = cup('rust', 18_000);
+    const next = nextAddition(beliefOf([one]), one, 0.9);
+    if (next.kind !== 'thicken') throw new Error(next.kind);
+    const [medium, paint] = next.need;
+    expect(medium!.mg / paint!.mg).toBeCloseTo(2, 2);
+    expect(next.need.map((each) => each.name)).toEqual(['Conditioner', 'rust']);
+  });
+
+  it('says when water would be above the limit, or the cup too small', () => {
+    const wet = cup('rust', 15_000, { waterLimit: 0.3 });
+    const thinner = nextAddition(beliefOf([wet]), wet, 0.2);
+    expect(thinner).toMatchObject({ kind: 'thin', limit: expect.stringMatching(/limit of 30 %/) });
+    const full = cup('rust', 5_000, { capacityMl: 50 });
+    expect(nextAddition(beliefOf([full]), full, 0.5)).toMatchObject({
+      limit: expect.stringMatching(/take a larger one/),
+    });
+  });
+
+  it('thins with what was chosen', () => {
+    const base = cup('rust', 5_000);
+    const varnish = {
+      id: 'v',
+      role: 'thinner',
+      share: 0,
+      material: { ...VARNISH, viscosityTrust: 'measured' },
+    };
+    const one = {
+      ...base,
+      ingredients: [...base.ingredients, varnish],
+      contentsMg: [...base.contentsMg, 0],
+    } as unknown as SetCup;
+    const next = nextAddition(beliefOf([one]), one, 1.2, { thinnerId: 'v' });
+    expect(next).toMatchObject({ kind: 'thin', step: [{ name: 'Varnish' }] });
+  });
+
+  it('is stuck without a thinner, below its thinner, or above its stock, and says so', () => {
+    const dry = cup('rust', 0);
+    const without = {
+      ...dry,
+      ingredients: dry.ingredients.slice(0, 2),
+      contentsMg: dry.contentsMg.slice(0, 2),
+    };
+    expect(nextAddition(beliefOf([without]), without, 0.5)).toMatchObject({ kind: 'stuck' });
+    const stock = cup('rust', 10_000);
+    expect(nextAddition(beliefOf([stock]), stock, 30)).toMatchObject({
+      kind: 'stuck',
+      because: expect.stringMatching(/not thick enough/),
+    });
+    expect(() => nextAddition(beliefOf([stock]), stock, 0)).toThrow(
+      expect.objectContaining({ field: 'targetPaS' }),
+    );
+  });
+
+  it('the less is known, the likelier a step goes too far', () => {
+    const known = cup('rust', 5_000);
+    const guessed = cup('rust', 5_000, { trust: 'typical' });
+    const chance = (one: SetCup) => {
+      const next = nextAddition(beliefOf([one]), one, 0.76);
+      return next.kind === 'thin' ? next.overshoot : -1;
+    };
+    expect(chance(guessed)).toBeGreaterThan(chance(known));
+  });
+});
+
+describe('matching a set', () => {
+  it('a Dutch set comes to one thickness in the window, with the least added', () => {
+    const cups = [
+      cup('base', 60_000, { role: 'base', contentsMg: [160_000, 80_000, 60_000], capacityMl: 500 }),
+      cup('rust', 8_000),
+      cup('rain', 15_000),
+    ];
+    const belief = beliefOf(cups);
+    const plan = matchSet(belief, 'dutch', cups);
+    const [group] = plan.groups;
+    expect(plan.feasible).toBe(true);
+    expect(group!.targetPaS!).toBeGreaterThanOrEqual(0.35);
+    expect(group!.targetPaS!).toBeLessThanOrEqual(0.9);
+    // The large base would cost most to move, so the others come to it.
+    expect(group!.paceId).toBe('base');
+    for (const target of [0.4, 0.5, 0.6, 0.7, 0.85]) {
+      const grams = cups.reduce((sum, each) => {
+        const next = nextAddition(belief, each, target);
+        return sum + ('need' in next ? next.need.reduce((total, part) => total + part.mg, 0) : 0);
+      }, 0);
+      expect(plan.addMg).toBeLessThanOrEqual(grams + 1);
+    }
+  });
+
+  it('nothing is added to a set that is alike and in its window', () => {
+    const cups = [cup('rust', 11_250), cup('rain', 11_500)];
+    expect(matchSet(beliefOf(cups), 'dutch', cups).addMg).toBe(0);
+  });
+
+  it('a bloom’s cups come each into their own window, just inside', () => {
+    const cups = [
+      cup('tide', 8_000),
+      cup('gilt', 3_000),
+      cup('white', 1_000, { role: 'activator', contentsMg: [30_000, 5_000, 1_000] }),
+    ];
+    const plan = matchSet(beliefOf(cups), 'bloom', cups);
+    const of = (id: string) => plan.cups.find((each) => each.id === id)!;
+    expect(of('tide').addition.kind).toBe('thicken');
+    expect(of('tide').targetPaS).toBeGreaterThan(1.6);
+    expect(of('gilt').addition).toMatchObject({ kind: 'there' });
+    expect(of('white').addition.kind).toBe('thin');
+    expect(of('white').targetPaS).toBeLessThan(0.9);
+  });
+
+  it('a swipe wants the swiped color thinner than the rest', () => {
+    const cups = [cup('rust', 11_250), cup('pearl', 11_250, { role: 'swipe' })];
+    const plan = matchSet(beliefOf(cups), 'swipe', cups);
+    expect(plan.cups[0]!.addMg).toBe(0);
+    expect(plan.cups[1]!.targetPaS).toBeLessThanOrEqual(0.35);
+    expect(plan.cups[1]!.addition.kind).toBe('thin');
+  });
+
+  it('a medium is left alone, and a cup that cannot get there is named', () => {
+    const small = cup('rust', 2_000, { capacityMl: 42 });
+    const medium = cup('bloom medium', 0, { role: 'medium' });
+    const plan = matchSet(beliefOf([small, medium]), 'dutch', [small, medium]);
+    expect(plan.feasible).toBe(false);
+    expect(plan.groups[0]!.paceId).toBe('rust');
+    expect(plan.cups[1]).toMatchObject({ targetPaS: null, addMg: 0 });
+  });
+});
+
+describe('the race that tells most', () => {
+  it('is between the cups whose difference is least known', () => {
+    const cups = [
+      cup('rust', 11_250),
+      cup('rain', 11_250, { trust: 'typical' }),
+      cup('ink', 11_250, { trust: 'typical' }),
+    ];
+    const proposal = nextRace(beliefOf(cups), 'dutch', cups)!;
+    expect(proposal.mixIds).toEqual(expect.arrayContaining(['rain', 'ink']));
+    expect(proposal.afterLn).toBeLessThan(proposal.spreadLn);
+    expect(proposal.afterLn).toBeLessThan(0.12);
+  });
+
+  it('is not needed when all is known', () => {
+    const cups = [cup('rust', 11_250), cup('rain', 11_250)];
+    expect(nextRace(beliefOf(cups), 'dutch', cups)).toBeUndefined();
+  });
+
+  it('takes at most six lanes', () => {
+    const cups = 'abcdefgh'.split('').map((name) => cup(name, 11_250, { trust: 'typical' }));
+    expect(nextRace(beliefOf(cups), 'dutch', cups)!.mixIds.length).toBeLessThanOrEqual(6);
+  });
+});
+
+describe('the contrast of a set (common practice, no published source)', () => {
+  const one = (name: string, role: string, viscosityPaS: number, spreadLn = 0.1) =>
+    ({ id: name, name, role, viscosityPaS, spreadLn }) as never;
+
+  it('a thin bloom color lets the activator sink and washes out', () => {
+    const [first] = contrast('bloom', [one('tide', 'color', 0.7), one('white', 'activator', 0.3)]);
+    expect(first).toMatchObject({ level: 'wrong', cupIds: ['tide'], words: expect.stringMatching(/sinks/) });
+    expect(first!.because).toMatch(/0\.70 Pa·s/);
+  });
+
+  it('an activator that is thicker than a color sinks; one not clearly thinner makes few cells', () => {
+    const find = (activator: number) =>
+      contrast('bloom', [one('tide', 'color', 2), one('white', 'activator', activator)]);
+    expect(find(2.4).some((each) => each.level === 'wrong' && /it sinks/.test(each.words))).toBe(true);
+    expect(find(1.3).some((each) => /not clearly thinner/.test(each.words))).toBe(true);
+    expect(find(0.6)).toEqual([
+      expect.objectContaining({ level: 'fine', because: expect.stringMatching(/1 to 3\.3/) }),
+    ]);
+  });
+
+  it('one Dutch cup thinner than the rest spreads, one thicker gets eaten', () => {
+    const rest = [one('base', 'base', 0.6), one('rain', 'color', 0.6)];
+    expect(contrast('dutch', [...rest, one('rust', 'color', 0.4)])[0]!.words).toMatch(/larger patches/);
+    const thick = contrast('dutch', [...rest, one('rust', 'color', 0.88)]);
+    expect(thick.some((each) => /gets eaten/.test(each.words))).toBe(true);
+  });
+
+  it.each([
+    [0.8, /separate colors/],
+    [0.55, /cells with colors inside/],
+    [0.38, /tiny cells/],
+  ])('an alike Dutch set at %f Pa.s is told what it makes', (paS, words) => {
+    const findings = contrast('dutch', [one('base', 'base', paS), one('rain', 'color', paS * 1.05)]);
+    expect(findings.at(-1)).toMatchObject({ level: 'fine', words: expect.stringMatching(words) });
+  });
+
+  it('cups that may lie outside are told together, with their chances', () => {
+    const findings = contrast('dutch', [one('rust', 'color', 0.85, 0.4), one('rain', 'color', 0.85, 0.5)]);
+    expect(findings[0]).toMatchObject({ level: 'look', cupIds: ['rust', 'rain'] });
+    expect(findings[0]!.words).toMatch(/^rust and rain may be too thick/);
+    expect(findings[0]!.because).toMatch(/% likely$/);
+  });
+});
+
+describe('before the pour', () => {
+  const HOUR = 3_600_000;
+  const NOW = Date.parse('2026-03-05T15:00:00Z');
+  const at = (hoursAgo: number) => new Date(NOW - hoursAgo * HOUR).toISOString();
+  const cupThen = (more: object = {}) => ({
+    id: 'rust',
+    name: 'Rust',
+    mixed: true,
+    lid: true,
+    restHours: null,
+    additions: [{ ingredientId: 'water', mg: 5_000, at: at(5) }],
+    movements: [],
+    waterId: 'water',
+    lastReadAt: at(1),
+    ...more,
+  });
+  const notes = (more: object) => beforePour([cupThen(more)], NOW, NOW - 15 * HOUR).map((note) => note.kind);
+
+  it('says nothing of a cup that was tested today', () => {
+    expect(notes({})).toEqual([]);
+  });
+
+  it.each([
+    [{ mixed: false }, ['unmixed']],
+    [{ lastReadAt: null }, ['untested']],
+    [{ lastReadAt: at(6) }, ['untested']],
+    [{ lastReadAt: at(30), additions: [{ ingredientId: 'water', mg: 1, at: at(40) }] }, ['untested']],
+    [{ restHours: 24 }, ['resting']],
+    [{ restHours: 4 }, []],
+    [{ lid: false }, ['open']],
+    [{ lastReadAt: at(70), additions: [{ ingredientId: 'water', mg: 1, at: at(80) }] }, ['untested', 'aged']],
+  ])('%j gives %j', (more, kinds) => {
+    expect(notes(more)).toEqual(kinds);
+  });
+
+  it('what dried away and was not stirred in again is to be topped up, to the milligram', () => {
+    const [note] = beforePour(
+      [
+        cupThen({
+          movements: [{ kind: 'loss', mg: 1_200, at: at(4) }],
+          additions: [
+            { ingredientId: 'water', mg: 5_000, at: at(50) },
+            { ingredientId: 'water', mg: 500, at: at(3) },
+          ],
+        }),
+      ],
+      NOW,
+      NOW - 15 * HOUR,
+    );
+    expect(note).toMatchObject({ kind: 'evaporated', topUp: { ingredientId: 'water', mg: 700 } });
+  });
+});
+
+it('the plain law and the learned one agree where nothing was learned', () => {
+  const one = cup('rust', 11_250);
+  const plain = mixProperties(
+    one.ingredients.map(({ material }, at) => ({
+      massG: one.contentsMg[at]!,
+      viscosityPaS: material.viscosityPaS,
+      densityGPerMl: material.densityGPerMl,
+    })),
+  );
+  expect(thicknessIn(beliefOf([one]), one)).toBeCloseTo(plain.viscosityPaS, 9);
+});

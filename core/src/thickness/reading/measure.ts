@@ -1,0 +1,109 @@
+import { InputError } from '../../base/error/index.ts';
+import { stageCenter, type StageName } from '../../paint/stage/index.ts';
+import { DRAIN_CUPS, drained, type DrainCupName } from './drainCup.ts';
+import { moundViscosity, MOUND_CONSTANT_SD_LN, MOUND_TIMING_SD_LN, USUAL_MOUND_CONSTANT } from './mound.ts';
+import { laneLn, RACE_SD_LN } from './tiltRace.ts';
+
+/** A number that was calibrated: its logarithm's mean and spread. */
+export interface Calibrated {
+  readonly ln: number;
+  readonly sdLn: number;
+}
+
+/** What was read, as it was read; what it says of thickness is computed from it. */
+export type Measure =
+  | { readonly kind: 'words'; readonly stage: StageName }
+  | {
+      readonly kind: 'mound';
+      readonly seconds: number;
+      /** ln of Pa.s for each second, if calibrated. */
+      readonly constant: Calibrated | null;
+    }
+  | {
+      readonly kind: 'drain-cup';
+      readonly cup: DrainCupName | 'own';
+      readonly own: {
+        readonly name: string;
+        readonly a: number;
+        readonly b: number;
+        readonly sdLn: number;
+      } | null;
+      readonly seconds: number;
+      readonly densityGPerMl: number;
+    }
+  | {
+      readonly kind: 'race';
+      readonly by: 'time' | 'length';
+      /** Seconds to the line, or mm run. */
+      readonly value: number;
+      /** A lane of a reference liquid. */
+      readonly liquid: { readonly name: string; readonly viscosityPaS: number; readonly sdLn: number } | null;
+      /** ln of Pa.s for each second on a calibrated card. */
+      readonly card: Calibrated | null;
+    };
+
+export const WORDS_SD_LN = 0.5;
+export const DRAIN_CUP_SD_LN = 0.08;
+
+/**
+ * What one measure says of ln(viscosity) by itself.
+ *
+ * @returns the reading's ln and its spread; for a mound and a race the constant that belongs to it, which
+ * other readings may sharpen, is named and left out
+ * @throws InputError naming the field
+ */
+export function readOff(measure: Measure): {
+  readonly ln: number;
+  readonly sdLn: number;
+  readonly constant?: { readonly of: 'mound' | 'race'; readonly prior: Calibrated | null };
+} {
+  switch (measure.kind) {
+    case 'words':
+      return { ln: Math.log(stageCenter(measure.stage)), sdLn: WORDS_SD_LN };
+    case 'mound':
+      return {
+        ln: Math.log(moundViscosity(measure.seconds, 1)),
+        sdLn: MOUND_TIMING_SD_LN,
+        constant: {
+          of: 'mound',
+          prior: measure.constant ?? { ln: Math.log(USUAL_MOUND_CONSTANT), sdLn: MOUND_CONSTANT_SD_LN },
+        },
+      };
+    case 'drain-cup': {
+      const cup = measure.own
+        ? { ...measure.own, fromS: 0, toS: Infinity, label: measure.own.name }
+        : DRAIN_CUPS[measure.cup as DrainCupName];
+      const { viscosityPaS } = drained(cup, measure.seconds, measure.densityGPerMl);
+      return { ln: Math.log(viscosityPaS), sdLn: Math.hypot(DRAIN_CUP_SD_LN, measure.own?.sdLn ?? 0) };
+    }
+    case 'race':
+      return {
+        ln: laneLn(measure.by, measure.value),
+        // Each lane brings its share; the ratio of two lanes is good to 0.12.
+        sdLn: RACE_SD_LN / Math.SQRT2,
+        constant: { of: 'race', prior: measure.card },
+      };
+  }
+}
+
+/** Why a measure says nothing of thickness, undefined when it does: what was timed lies outside of what can be read off. */
+export function unreadable(measure: Measure): string | undefined {
+  try {
+    readOff(measure);
+    return undefined;
+  } catch (error) {
+    if (error instanceof InputError) return error.message;
+    throw error;
+  }
+}
+
+/** One measure as a viscosity with its spread; `undefined` for a race lane on a card that is not calibrated. */
+export function measured(measure: Measure): { viscosityPaS: number; sdLn: number } | undefined {
+  const { ln, sdLn, constant } = readOff(measure);
+  if (!constant) return { viscosityPaS: Math.exp(ln), sdLn };
+  if (!constant.prior) return undefined;
+  return {
+    viscosityPaS: Math.exp(ln + constant.prior.ln),
+    sdLn: Math.hypot(sdLn, constant.prior.sdLn),
+  };
+}

@@ -1,0 +1,38 @@
+import { requirePositive } from '../../base/error/index.ts';
+import { levelingRate } from '../../flow/film/level.ts';
+
+/** A stickful's mound: its width, the paint under it, and how much of it the eye still sees. */
+const MOUND = { wavelengthMm: 14, depthMm: 30, densityKgM3: 1100, surfaceTensionNM: 0.03, goneShare: 0.01 };
+
+/**
+ * Pa.s for each second a mound lasts, before the artist has calibrated it.
+ *
+ * Law: leveling of a bump in a deep layer (Orchard 1962), from its height down to a hundredth of it.
+ * The shape of the mound is common practice, no published source.
+ */
+export const USUAL_MOUND_CONSTANT =
+  levelingRate({ ...MOUND, thicknessMm: MOUND.depthMm, viscosityPaS: 1 }) / Math.log(1 / MOUND.goneShare);
+
+/**
+ * Spread of ln(viscosity) from mound seconds: how well a mound is timed, and how well the constant is
+ * known before it is calibrated; both together are the usual 0.4 (common practice).
+ */
+export const MOUND_TIMING_SD_LN = 0.2;
+export const MOUND_CONSTANT_SD_LN = Math.sqrt(0.4 ** 2 - MOUND_TIMING_SD_LN ** 2);
+
+/**
+ * Viscosity from the seconds until a mound is gone; in proportion to them.
+ *
+ * @param constant Pa.s for each second
+ * @throws InputError naming "seconds"
+ */
+export function moundViscosity(seconds: number, constant: number = USUAL_MOUND_CONSTANT): number {
+  requirePositive('seconds', seconds, 'The seconds');
+  return constant * seconds;
+}
+
+/** Seconds a mound of this viscosity lasts. */
+export function moundSeconds(viscosityPaS: number, constant: number = USUAL_MOUND_CONSTANT): number {
+  requirePositive('viscosityPaS', viscosityPaS, 'The viscosity');
+  return viscosityPaS / constant;
+}

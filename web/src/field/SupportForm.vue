@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { Input, RadioButton, RadioGroup } from 'ant-design-vue';
+import { computed } from 'vue';
+import { messageAt } from '../api/problem.ts';
+import FieldRow from './FieldRow.vue';
+import QuantityField from './QuantityField.vue';
+import type { SupportDraft } from './supportDraft.ts';
+
+defineProps<{ problem: unknown }>();
+const draft = defineModel<SupportDraft>({ required: true });
+
+function change(changes: Partial<SupportDraft>): void {
+  const next = { ...draft.value, ...changes };
+  draft.value = next.shape === 'round' ? { ...next, heightMm: next.widthMm } : next;
+}
+
+const isRound = computed(() => draft.value.shape === 'round');
+</script>
+
+<template>
+  <div class="support-form">
+    <FieldRow label="Name of the support" for="support-name" :error="messageAt(problem, 'name')">
+      <Input
+        id="support-name"
+        :value="draft.name"
+        placeholder="Canvas 30 x 40"
+        autocomplete="off"
+        @update:value="change({ name: $event })"
+      />
+    </FieldRow>
+    <FieldRow label="Shape" for="support-shape">
+      <RadioGroup
+        id="support-shape"
+        :value="draft.shape"
+        name="support-shape"
+        @update:value="change({ shape: $event as SupportDraft['shape'] })"
+      >
+        <RadioButton value="rectangle">Rectangle</RadioButton>
+        <RadioButton value="round">Round</RadioButton>
+      </RadioGroup>
+    </FieldRow>
+    <div class="row">
+      <QuantityField
+        :model-value="draft.widthMm"
+        :label="isRound ? 'Diameter' : 'Width'"
+        quantity="length"
+        :error="messageAt(problem, 'widthMm')"
+        @update:model-value="change({ widthMm: $event })"
+      />
+      <QuantityField
+        v-if="!isRound"
+        :model-value="draft.heightMm"
+        label="Height"
+        quantity="length"
+        :error="messageAt(problem, 'heightMm')"
+        @update:model-value="change({ heightMm: $event })"
+      />
+    </div>
+    <QuantityField
+      :model-value="draft.sideDepthMm"
+      label="Side depth"
+      quantity="length"
+      :error="messageAt(problem, 'sideDepthMm')"
+      @update:model-value="change({ sideDepthMm: $event })"
+    />
+  </div>
+</template>
+
+<style scoped>
+.support-form {
+  display: grid;
+  gap: 14px;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+</style>

@@ -1,0 +1,248 @@
+<script setup lang="ts">
+import type { ShelvedMaterial } from '@icy-ribbon/contract';
+import { isPaint, materialKind } from '@icy-ribbon/core/paint/material';
+import { partsFor, recipesFor, refusal } from '@icy-ribbon/core/paint/recipe';
+import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
+import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
+import { messageAt } from '../../../api/problem.ts';
+import BareSelect from '../../../field/BareSelect.vue';
+import { sayProblem } from '../../../notice/notices.ts';
+import { usePiece, type Cup } from '../../../store/piece.ts';
+import { useRecipes } from '../../../store/recipes.ts';
+import { useShelf } from '../../../store/shelf.ts';
+import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
+import AmountField from './AmountField.vue';
+import LeftOvers from './LeftOvers.vue';
+import { cupPlanOf } from './cupPlan.ts';
+import { partsInWords, ratioWords } from '../../../words/recipe.ts';
+
+const RecipeDrawer = defineAsyncComponent(() => import('./RecipeDrawer.vue'));
+const WholeSet = defineAsyncComponent(() => import('./WholeSet.vue'));
+const ActivatorDose = defineAsyncComponent(() => import('./ActivatorDose.vue'));
+
+const props = defineProps<{ technique: Technique; cups: readonly Cup[] }>();
+
+/** What an amount field starts from until the artist types another. */
+const USUAL_MG: Readonly<Record<CupRole, number>> = {
+  base: 150_000,
+  color: 40_000,
+  pillow: 150_000,
+  activator: 15_000,
+  swipe: 20_000,
+  medium: 100_000,
+};
+
+const store = usePiece();
+const shelf = useShelf();
+const recipes = useRecipes();
+
+const roles = computed(() => ROLES_OF[props.technique]);
+const role = ref<CupRole>(missingRole());
+const amounts = ref<Record<CupRole, number | null>>({ ...USUAL_MG });
+const recipeId = ref('');
+const variant = ref('');
+const drawerOpen = ref(false);
+const setOpen = ref(false);
+const problem = ref<unknown>(null);
+
+onMounted(() => recipes.ensure().catch(sayProblem));
+
+/** The ground comes first, then colors. */
+function missingRole(): CupRole {
+  const ground = ROLES_OF[props.technique][0]!;
+  return props.cups.some((cup) => cup.mix.role === ground) ? 'color' : ground;
+}
+
+const choices = computed(() => recipesFor(recipes.all, props.technique, role.value));
+watch(
+  choices,
+  (next) => {
+    if (next.some((recipe) => recipe.id === recipeId.value)) return;
+    recipeId.value = next[0]?.id ?? '';
+  },
+  { immediate: true },
+);
+watch(recipeId, () => (variant.value = ''));
+const recipe = computed(() => choices.value.find((each) => each.id === recipeId.value));
+
+const recipeOptions = computed(() =>
+  choices.value.map((each) => ({
+    value: each.id,
+    label: each.name.includes(':') ? each.name : `${each.name}, ${ratioWords(each.parts)}`,
+  })),
+);
+const variantOptions = computed(() => [
+  {
+    value: '',
+    label: recipe.value?.variants?.some((each) => each.forMetallics) ? 'by finish' : 'as written',
+  },
+  ...(recipe.value?.variants ?? []).map(({ name }) => ({ value: name, label: name })),
+]);
+
+/** A recipe without paint is colored by a powder. */
+const takesPaint = computed(
+  () => !recipe.value || recipe.value.parts.some((part) => part.of.kind === 'paint'),
+);
+const paints = computed(() =>
+  shelf.materials.filter((material) => {
+    if (!takesPaint.value) return materialKind(material.kind).group === 'powder';
+    if (role.value === 'pillow' && recipeId.value.startsWith('P')) return material.kind === 'wall-paint';
+    return isPaint(material.kind) && material.kind !== 'wall-paint';
+  }),
+);
+
+const inUse = computed(
+  () => new Set(props.cups.flatMap((cup) => cup.mix.ingredients.map((each) => each.material.materialId))),
+);
+
+/** What a click on a paint would do, or why it would not. */
+function hint(paint: ShelvedMaterial): string {
+  if (!recipe.value) return '';
+  const because = refusal(recipe.value, paint.kind);
+  if (because) return because;
+  return partsInWords(partsFor(recipe.value, paint.finish, variant.value || null), recipes.find);
+}
+
+async function add(paint: ShelvedMaterial): Promise<void> {
+  problem.value = null;
+  try {
+    await store.addCup({
+      role: role.value,
+      recipeId: recipeId.value,
+      variant: variant.value || null,
+      paintId: paint.id,
+      totalMg: amounts.value[role.value] ?? 0,
+    });
+    if (role.value === roles.value[0]) role.value = 'color';
+  } catch (error) {
+    problem.value = error;
+    if (!messageAt(error, 'totalMg')) sayProblem(error);
+  }
+}
+
+const plan = computed(() =>
+  recipe.value
+    ? cupPlanOf(recipe.value, variant.value || null, paints.value[0], shelf.materials, recipes.find)
+    : undefined,
+);
+</script>
+
+<template>
+  <section aria-label="Put a cup on the bench">
+    <div class="controls">
+      <RadioGroup v-model:value="role" name="cup-role" aria-label="What the cup is for">
+        <RadioButton v-for="each in roles" :key="each" :value="each">{{ ROLE_LABELS[each] }}</RadioButton>
+      </RadioGroup>
+      <BareSelect v-model:value="recipeId" class="school" :options="recipeOptions" label="Recipe" />
+      <BareSelect
+        v-if="variantOptions.length > 1"
+        v-model:value="variant"
+        class="variant"
+        :options="variantOptions"
+        label="Variant of the recipe"
+      />
+      <AmountField v-model="amounts[role]" :plan="plan" :error="messageAt(problem, 'totalMg')" />
+      <ActivatorDose
+        v-if="role === 'activator'"
+        :cups="cups"
+        :density="plan?.densityGPerMl ?? 1.1"
+        @dose="amounts.activator = $event"
+      />
+      <Button type="link" @click="setOpen = true">Whole set</Button>
+      <Button type="link" @click="drawerOpen = true">Recipes</Button>
+    </div>
+    <p v-if="recipe" class="soft words">
+      {{ recipe.goodFor }}. {{ recipe.trouble }}.
+      <template v-if="recipe.restHours"> Rest it {{ recipe.restHours }} h under a lid.</template>
+      <template v-if="recipe.thinning">
+        Then thin with {{ recipe.thinning.with }} to “{{ recipe.thinning.to }}”.
+      </template>
+    </p>
+    <LeftOvers :technique="technique" :role="role" />
+    <ul class="swatches">
+      <li v-for="paint in paints" :key="paint.id">
+        <button
+          class="plain-button"
+          :aria-label="`Put a cup of ${paint.name} on the bench`"
+          :title="hint(paint)"
+          @click="add(paint)"
+        >
+          <span class="swatch" :style="{ background: paint.colorHex }"></span>
+          <span class="name" :class="{ used: inUse.has(paint.id) }">{{ paint.name }}</span>
+        </button>
+      </li>
+      <li v-if="paints.length === 0" class="soft">
+        Nothing for this on the shelf. <RouterLink to="/shelf">Enter one</RouterLink>.
+      </li>
+    </ul>
+    <WholeSet v-if="setOpen" :technique="technique" :usual-mg="USUAL_MG" @close="setOpen = false" />
+    <RecipeDrawer v-if="drawerOpen" @close="drawerOpen = false" />
+  </section>
+</template>
+
+<style scoped>
+section {
+  padding: 8px 24px 10px;
+  border-top: 1px solid var(--rule);
+  background: var(--paper);
+}
+
+.controls {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+
+.school {
+  width: 236px;
+}
+
+.variant {
+  width: 116px;
+}
+
+.words {
+  margin-top: 4px;
+  font-size: 13px;
+  line-height: 1.3;
+}
+
+.swatches {
+  display: flex;
+  gap: 4px;
+  margin: 6px 0 0;
+  padding: 0 0 4px;
+  overflow-x: auto;
+  list-style: none;
+}
+
+.swatches button {
+  display: grid;
+  gap: 2px;
+  width: 74px;
+  padding: 2px;
+  text-align: center;
+}
+
+.swatches button:hover .swatch {
+  border-color: var(--ink);
+}
+
+.swatch {
+  height: 28px;
+  border: 1px solid var(--ice-deep);
+  border-radius: 50% 46% 52% 44%;
+}
+
+.name {
+  font-size: 13px;
+  line-height: 1.15;
+}
+
+.used {
+  color: var(--ink-soft);
+  font-style: italic;
+}
+</style>

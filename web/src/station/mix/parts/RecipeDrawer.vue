@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import type { OwnRecipe } from '@icy-ribbon/contract';
+import { materialKind, substitutesFor, type MaterialKind } from '@icy-ribbon/core/paint/material';
+import { expand, type Recipe } from '@icy-ribbon/core/paint/recipe';
+import { Button, Drawer } from 'ant-design-vue';
+import { computed, ref } from 'vue';
+import { say, sayProblem } from '../../../notice/notices.ts';
+import { useRecipes, type RecipeInput } from '../../../store/recipes.ts';
+import { useShelf } from '../../../store/shelf.ts';
+import { TECHNIQUE_LABELS } from '../../../words/general.ts';
+import RecipeForm from './RecipeForm.vue';
+import { copyOf, emptyRecipe } from './recipeDraft.ts';
+import { partsInWords } from '../../../words/recipe.ts';
+
+const emit = defineEmits<{ close: [] }>();
+const recipes = useRecipes();
+const shelf = useShelf();
+
+const editing = ref<OwnRecipe | 'new' | null>(null);
+const draft = ref<RecipeInput>(emptyRecipe());
+const problem = ref<unknown>(null);
+
+/** What the artist can have: on the shelf, and either in stock or to be bought again. */
+function isToBeHad(kind: MaterialKind): boolean {
+  return shelf.materials.some(
+    (each) => each.kind === kind && (each.canBuy || (each.stockMg ?? 0) - each.usedMg > 0),
+  );
+}
+
+/** For each medium of a recipe that is not to be had: what to use instead, and what to expect. */
+function instead(recipe: Recipe): string[] {
+  const parts = expand(recipe.parts, {
+    findRecipe: recipes.find,
+    densityOf: (source) => (source.kind === 'material' ? materialKind(source.material).densityGPerMl : 1.1),
+  });
+  return parts.flatMap(({ of: source }) => {
+    if (source.kind !== 'material' || isToBeHad(source.material)) return [];
+    const label = materialKind(source.material).label;
+    const stand = substitutesFor(source.material).find((each) =>
+      each.parts.every((part) => isToBeHad(part.kind)),
+    );
+    if (!stand) return [`No ${label.toLowerCase()} to be had, and nothing on the shelf stands in for it.`];
+    const words = stand.parts.map((part) => `${part.parts} ${materialKind(part.kind).label.toLowerCase()}`);
+    return [`${label} is not to be had: for 1 part take ${words.join(' and ')}. ${stand.expect}`];
+  });
+}
+
+const ownIds = computed(() => new Set(recipes.own.map((recipe) => recipe.id)));
+
+function write(from?: Recipe): void {
+  editing.value = 'new';
+  draft.value = from ? copyOf(from) : emptyRecipe();
+  problem.value = null;
+}
+
+function edit(recipe: Recipe): void {
+  const own = recipes.own.find((each) => each.id === recipe.id);
+  if (!own) return;
+  editing.value = own;
+  draft.value = { ...copyOf(recipe), name: own.name };
+  problem.value = null;
+}
+
+async function save(): Promise<void> {
+  if (!editing.value) return;
+  problem.value = null;
+  try {
+    if (editing.value === 'new') await recipes.add(draft.value);
+    else await recipes.change(editing.value, draft.value);
+    editing.value = null;
+  } catch (error) {
+    problem.value = error;
+    sayProblem(error);
+  }
+}
+
+async function remove(recipe: Recipe): Promise<void> {
+  const own = recipes.own.find((each) => each.id === recipe.id);
+  if (!own) return;
+  try {
+    const removed = await recipes.remove(own);
+    say(`"${removed.name}" is deleted. Cups planned from it keep it.`, () =>
+      recipes.restore(removed).catch(sayProblem),
+    );
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+</script>
+
+<template>
+  <Drawer open :width="620" :title="editing ? 'Write a recipe' : 'Recipes'" @close="emit('close')">
+    <RecipeForm v-if="editing" id="recipe" v-model="draft" :problem="problem" @submit="save" />
+    <template v-else>
+      <Button type="primary" @click="write()">Write a recipe</Button>
+      <article v-for="recipe in recipes.all" :key="recipe.id">
+        <h3>{{ recipe.name }} <span v-if="ownIds.has(recipe.id)" class="look own">your own</span></h3>
+        <p>{{ partsInWords(recipe.parts, recipes.find) }}</p>
+        <p v-for="variant in recipe.variants ?? []" :key="variant.name" class="soft">
+          {{ variant.name }}: {{ partsInWords(variant.parts, recipes.find) }}
+        </p>
+        <p v-for="words in instead(recipe)" :key="words" class="look">{{ words }}</p>
+        <p class="soft">
+          {{ recipe.techniques.map((each) => TECHNIQUE_LABELS[each]).join(', ') }}. Good for:
+          {{ recipe.goodFor || 'not said' }}. Watch: {{ recipe.trouble || 'not said' }}.
+        </p>
+        <p>
+          <Button type="link" size="small" :aria-label="`Copy ${recipe.name}`" @click="write(recipe)">
+            Copy and change
+          </Button>
+          <template v-if="ownIds.has(recipe.id)">
+            <Button type="link" size="small" :aria-label="`Change ${recipe.name}`" @click="edit(recipe)">
+              Change
+            </Button>
+            <Button type="link" size="small" :aria-label="`Delete ${recipe.name}`" @click="remove(recipe)">
+              Delete
+            </Button>
+          </template>
+        </p>
+      </article>
+    </template>
+    <template v-if="editing" #footer>
+      <Button type="primary" html-type="submit" form="recipe">Keep it</Button>
+      <Button type="text" @click="editing = null">Leave it</Button>
+    </template>
+  </Drawer>
+</template>
+
+<style scoped>
+article {
+  padding: 12px 0 4px;
+  margin-top: 12px;
+  border-top: 1px solid var(--rule);
+}
+
+.own {
+  font-size: 13px;
+  font-weight: 400;
+}
+</style>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import type { ScaleInfo, ScaleReading } from '@icy-ribbon/contract';
+import { Button, Popover } from 'ant-design-vue';
+import QuantityField from '../../../field/QuantityField.vue';
+import { useUnits } from '../../../store/units.ts';
+
+defineProps<{ reading: ScaleReading | null; info: ScaleInfo | null; active: boolean }>();
+const emit = defineEmits<{
+  pour: [];
+  drops: [];
+  stop: [];
+  tare: [];
+  done: [];
+  disturb: [kind: 'bump' | 'overload' | 'drop-out'];
+}>();
+
+/** What the artist's own scale showed, when the number is typed. */
+const typed = defineModel<number | null>('typed', { required: true });
+const units = useUnits();
+</script>
+
+<template>
+  <section class="panel" aria-label="Scale">
+    <div class="device">
+      <p class="display numeral" :class="{ moving: reading && !reading.settled }">
+        <template v-if="reading?.overload">overload</template>
+        <template v-else-if="reading">{{ units.show('mass', reading.mg, true) }}</template>
+        <template v-else>no reading</template>
+      </p>
+      <p class="soft small">
+        {{ info?.name ?? 'Scale' }},
+        {{ reading ? (reading.pouring ? 'pouring' : reading.settled ? 'settled' : 'moving') : 'away' }}
+      </p>
+    </div>
+    <template v-if="info?.standIn && active">
+      <Button v-if="reading?.pouring" @click="emit('stop')">Stop</Button>
+      <Button v-else @click="emit('pour')">Pour to target</Button>
+      <Button @click="emit('drops')">A few drops</Button>
+    </template>
+    <Button @click="emit('tare')">Zero</Button>
+    <Popover v-if="info?.standIn" trigger="click" title="Try on the stand-in">
+      <template #content>
+        <div class="tries">
+          <Button @click="emit('disturb', 'bump')">Bump the table</Button>
+          <Button @click="emit('disturb', 'overload')">Overload it</Button>
+          <Button @click="emit('disturb', 'drop-out')">Drop out</Button>
+        </div>
+      </template>
+      <Button type="text">Stand-in</Button>
+    </Popover>
+    <QuantityField
+      v-if="active"
+      v-model="typed"
+      class="typed"
+      label="Or type what your scale shows"
+      quantity="mass"
+      @keydown.enter.stop.prevent="emit('done')"
+    />
+    <div class="end"><slot /></div>
+  </section>
+</template>
+
+<style scoped>
+.panel {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  padding: 10px 24px;
+  background: var(--paper);
+  border-top: 1px solid var(--rule);
+}
+
+.device {
+  width: 132px;
+}
+
+.display {
+  font-size: 22px;
+  line-height: 1.2;
+}
+
+.moving {
+  color: var(--ink-soft);
+}
+
+.small {
+  font-size: 13px;
+}
+
+.typed {
+  width: 190px;
+}
+
+.tries {
+  display: grid;
+  gap: 8px;
+}
+
+.end {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px;
+  margin-left: auto;
+}
+</style>

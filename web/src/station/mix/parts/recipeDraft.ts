@@ -1,0 +1,48 @@
+import type { Recipe } from '@icy-ribbon/core/paint/recipe';
+import type { RecipeInput } from '../../../store/recipes.ts';
+
+export const emptyRecipe = (): RecipeInput => ({
+  name: '',
+  parts: [
+    { of: { kind: 'material', material: 'flow-conditioner' }, amount: 2, unit: 'part' },
+    { of: { kind: 'paint' }, amount: 1, unit: 'part' },
+    { of: { kind: 'material', material: 'water' }, amount: 0.5, unit: 'part' },
+  ],
+  techniques: ['dutch'],
+  cupRoles: ['base', 'color'],
+  goodFor: '',
+  trouble: '',
+  thinning: null,
+  restHours: null,
+  waterLimit: null,
+  never: null,
+});
+
+/** A recipe of one's own that begins as another one is. */
+export const copyOf = (recipe: Recipe): RecipeInput => ({
+  name: `${recipe.name}, mine`,
+  parts: recipe.parts.map((part) => ({ ...part })),
+  techniques: [...recipe.techniques],
+  cupRoles: [...recipe.cupRoles],
+  goodFor: recipe.goodFor,
+  trouble: recipe.trouble,
+  thinning: recipe.thinning ?? null,
+  restHours: recipe.restHours ?? null,
+  waterLimit: recipe.waterLimit ?? null,
+  never: recipe.never ? { kinds: [...recipe.never.kinds], because: recipe.never.because } : null,
+});
+
+/** A part's source as one word for a drop-down list, and back. */
+export const sourceKey = (source: RecipeInput['parts'][number]['of']): string =>
+  source.kind === 'material'
+    ? `material ${source.material}`
+    : source.kind === 'recipe'
+      ? `recipe ${source.recipe}`
+      : source.kind;
+
+export function sourceOf(key: string): RecipeInput['parts'][number]['of'] {
+  const [kind, id = ''] = key.split(/ (.*)/);
+  if (kind === 'material') return { kind, material: id as 'water' };
+  if (kind === 'recipe') return { kind, recipe: id };
+  return { kind: kind === 'white' ? 'white' : 'paint' };
+}

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { Button } from 'ant-design-vue';
+import { computed } from 'vue';
+import ComputedFrom from '../../../field/ComputedFrom.vue';
+import { usePiece } from '../../../store/piece.ts';
+import { usePlan } from '../../../store/plan.ts';
+import { useUnits } from '../../../store/units.ts';
+import { centsWords, planCost } from './cost.ts';
+
+/** What the plan takes, against the cups in hand. */
+const emit = defineEmits<{ mix: [paintId: string | null] }>();
+
+const plan = usePlan();
+const store = usePiece();
+const units = useUnits();
+
+const rows = computed(() =>
+  (plan.worked.amounts?.paints ?? []).map((amount) => {
+    const paint = plan.paint(amount.paintId)!;
+    const cup = store.cups.find(({ mix }) => mix.id === amount.paintId);
+    const leftMg = cup?.state.phase === 'mixed' ? cup.state.leftMg : 0;
+    const overMg = leftMg - amount.massG * 1000;
+    return {
+      ...amount,
+      paint,
+      wants: units.show('mass', amount.massG * 1000),
+      volume: units.show('volume', amount.volumeMl),
+      short: overMg < -50,
+      after:
+        cup === undefined || cup.state.phase !== 'mixed'
+          ? 'not mixed yet'
+          : overMg < -50
+            ? `${units.show('mass', -overMg)} short`
+            : `${units.show('mass', overMg)} left over`,
+      parts: [
+        `laid ${units.show('mass', amount.laidG * 1000)}`,
+        `runs off ${units.show('mass', amount.dripG * 1000)}`,
+        `kept back ${units.show('mass', amount.reserveG * 1000)}`,
+        `in the cup ${units.show('mass', amount.lossG * 1000)}`,
+      ].join(', '),
+    };
+  }),
+);
+const missing = computed(() => rows.value.filter((row) => row.short));
+const total = computed(() => plan.worked.amounts?.total);
+const cost = computed(() => centsWords(planCost(plan.worked.amounts, plan.costs)));
+</script>
+
+<template>
+  <section class="strip" aria-label="Amounts">
+    <div class="sum">
+      <strong>Amounts</strong> <ComputedFrom calculation="amounts" />
+      <p v-if="total" class="numeral">
+        {{ units.show('mass', total.massG * 1000) }}, {{ units.show('volume', total.volumeMl) }}
+      </p>
+      <p v-if="total && total.massG > 0" class="soft small">{{ cost }}</p>
+    </div>
+    <ul tabindex="0" aria-label="What each paint takes">
+      <li v-for="row in rows" :key="row.paintId" :title="row.parts">
+        <span class="dot" :style="{ background: row.paint.colorHex }"></span>
+        <span class="name">{{ row.paint.name }}</span>
+        <span class="numeral">{{ row.wants }}</span>
+        <span class="small" :class="row.short ? 'alarm' : 'soft'">{{ row.after }}</span>
+      </li>
+      <li v-if="rows.length === 0" class="soft">Lay something out to see how much paint it takes.</li>
+    </ul>
+    <Button v-if="missing.length > 0" @click="emit('mix', null)">Mix what is missing</Button>
+  </section>
+</template>
+
+<style scoped>
+.strip {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 6px 20px;
+  border-top: 1px solid var(--rule);
+  background: var(--paper);
+}
+
+.sum {
+  white-space: nowrap;
+}
+
+ul {
+  display: flex;
+  flex: 1;
+  gap: 14px;
+  margin: 0;
+  padding: 2px 0;
+  overflow-x: auto;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: auto auto;
+  gap: 0 6px;
+  align-items: center;
+  white-space: nowrap;
+}
+
+li > .numeral,
+li > .small {
+  grid-column: 2;
+}
+
+.dot {
+  width: 13px;
+  height: 13px;
+  border: 1.25px solid var(--ink);
+  border-radius: 50%;
+}
+
+.small {
+  font-size: 13px;
+}
+
+@media (width < 1000px) {
+  .strip {
+    flex-wrap: wrap;
+    gap: 8px 20px;
+  }
+}
+</style>

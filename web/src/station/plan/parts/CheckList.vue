@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { fixWords, isPlanFix, type Finding, type Fix } from '@icy-ribbon/core/piece/check';
+import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { Button } from 'ant-design-vue';
+import { computed } from 'vue';
+import { useRouter } from 'vue-router';
+import { usePlan } from '../../../store/plan.ts';
+
+/** What is to be seen to before the pour, worst first; each with its number and what mends it. */
+const props = defineProps<{ pieceId: string }>();
+const emit = defineEmits<{ mix: [paintId: string] }>();
+
+const plan = usePlan();
+const router = useRouter();
+
+const LEVEL_WORDS = { wrong: 'Wrong', look: 'Look', do: 'To do' } as const;
+
+const clean = computed(() => plan.worked.wrong === null && plan.findings.length === 0);
+
+function mend(fix: Fix): void {
+  if (isPlanFix(fix)) plan.mend(fix);
+  else if (fix.kind === 'tick') plan.tick(fix.id);
+  else if (fix.kind === 'mix') emit('mix', fix.paintId);
+  else void router.push({ name: fix.to, params: { pieceId: props.pieceId } });
+}
+
+const buttonName = (finding: Finding) =>
+  finding.fix ? `${fixWords(finding.fix)}: ${finding.words}` : undefined;
+</script>
+
+<template>
+  <section aria-label="The check">
+    <p v-if="plan.worked.wrong" class="alarm" role="alert">{{ plan.worked.wrong }}</p>
+    <p v-else-if="clean" class="clean">Nothing is left to see to. Pour it.</p>
+    <ul>
+      <li v-for="finding in plan.findings" :key="finding.id" :class="finding.level">
+        <p>
+          <strong>{{ LEVEL_WORDS[finding.level] }}</strong> {{ finding.words }}
+        </p>
+        <p class="soft small">{{ finding.because }}</p>
+        <Button v-if="finding.fix" size="small" :aria-label="buttonName(finding)" @click="mend(finding.fix)">
+          {{ fixWords(finding.fix) }}
+        </Button>
+      </li>
+    </ul>
+    <p class="soft small">{{ CAUTIONS.deferral }}</p>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  margin: 0 0 12px;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 0 10px;
+  align-items: center;
+  padding: 6px 0 6px 10px;
+  margin-bottom: 6px;
+  border-left: 3px solid var(--ice-deep);
+}
+
+li p:first-child {
+  grid-column: 1 / -1;
+}
+
+li.wrong {
+  border-left-color: var(--alarm);
+}
+
+li.look {
+  border-left-color: var(--brass);
+  color: var(--ink);
+}
+
+.small {
+  font-size: 13px;
+}
+
+.clean {
+  padding: 12px 0;
+  font-size: 17px;
+  font-weight: 600;
+}
+</style>

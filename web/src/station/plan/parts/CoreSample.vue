@@ -1,0 +1,255 @@
+<script setup lang="ts">
+import { baseAreas, deepestDentMm } from '@icy-ribbon/core/piece/amount';
+import { pile } from '@icy-ribbon/core/piece/check';
+import { InputError } from '@icy-ribbon/core/base/error';
+import type { PlanStack } from '@icy-ribbon/core/piece/plan';
+import { coreSample, type CoreSample, type SampleMoment } from '@icy-ribbon/core/piece/stack';
+import { useElementSize } from '@vueuse/core';
+import { RadioButton, RadioGroup } from 'ant-design-vue';
+import { computed, ref } from 'vue';
+import { drawSample, forecastWords } from '../../../drawing/coreSample.ts';
+import ComputedFrom from '../../../field/ComputedFrom.vue';
+import { usePiece } from '../../../store/piece.ts';
+import { usePlan } from '../../../store/plan.ts';
+import { useUnits } from '../../../store/units.ts';
+
+/** A cut through the middle of a stack, to scale, with what every interface will do. */
+const props = defineProps<{ stack: PlanStack | undefined }>();
+
+const plan = usePlan();
+const store = usePiece();
+const units = useUnits();
+const moment = ref<SampleMoment>('poured');
+const frame = ref<HTMLElement | null>(null);
+const { width, height } = useElementSize(frame);
+
+const LABELS_PX = 178;
+const RULER_PX = 26;
+const PAD = 16;
+
+const sample = computed<CoreSample | null>(() => {
+  if (!props.stack || !store.piece) return null;
+  try {
+    const { base } = plan.body;
+    const under = base ? baseAreas(store.piece.support, base, plan.paints)[0] : undefined;
+    return coreSample(plan.body, props.stack, plan.paints, {
+      base: under,
+      blowers: plan.blowers,
+      moment: moment.value,
+    });
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
+});
+const dentMm = computed(() => {
+  if (!props.stack || !sample.value) return 0;
+  const { densityGPerMl } = pile(sample.value.layers);
+  return Number.isFinite(densityGPerMl)
+    ? deepestDentMm(plan.body, props.stack, densityGPerMl, plan.blowers)
+    : 0;
+});
+const size = computed(() => ({
+  width: Math.max(60, width.value - LABELS_PX - RULER_PX),
+  height: Math.max(80, height.value - 2 * PAD),
+}));
+const drawn = computed(() =>
+  sample.value ? drawSample(sample.value, size.value, moment.value === 'poured' ? dentMm.value : 0) : null,
+);
+const forecasts = computed(() =>
+  (sample.value?.interfaces ?? []).map((each) => ({
+    ...each,
+    y: drawn.value?.layers[each.lower]?.top ?? 0,
+    words: forecastWords(each),
+  })),
+);
+/** A ruler of whole millimeters, thinned out where the pile is high. */
+const ticks = computed(() => {
+  const high = sample.value?.heightMm ?? 0;
+  const step = high > 16 ? 5 : high > 6 ? 2 : 1;
+  return Array.from({ length: Math.floor(high / step) + 1 }, (_, index) => index * step);
+});
+const above = (index: number) => forecasts.value.find((each) => each.lower === index - 1);
+const mm = (value: number) => (value < 1 ? value.toFixed(2) : value.toFixed(1));
+</script>
+
+<template>
+  <section class="sample" aria-label="Core sample">
+    <div class="bar">
+      <h2>Core sample</h2>
+      <ComputedFrom calculation="cells" />
+      <RadioGroup v-model:value="moment" name="sample-moment" size="small" aria-label="Shown as it is">
+        <RadioButton value="poured">Poured</RadioButton>
+        <RadioButton value="blown">Blown out</RadioButton>
+      </RadioGroup>
+    </div>
+    <div ref="frame" class="drawing">
+      <p v-if="!sample || sample.layers.length === 0" class="soft">
+        {{
+          plan.body.paths.length > 0
+            ? 'The colors of a ribbon lie side by side; a stack has a pile to cut through.'
+            : 'Put a stack down to see what lies in it and what it will do.'
+        }}
+      </p>
+      <svg
+        v-else-if="drawn"
+        :width="width"
+        :height="height"
+        role="img"
+        :aria-label="`${mm(sample.heightMm)} mm in the middle`"
+      >
+        <g :transform="`translate(${RULER_PX} ${PAD})`">
+          <g v-for="tick in ticks" :key="tick">
+            <line
+              class="tick"
+              x1="-6"
+              x2="0"
+              :y1="drawn.floor - tick * drawn.pxPerMm"
+              :y2="drawn.floor - tick * drawn.pxPerMm"
+            />
+            <text class="soft-text" x="-9" :y="drawn.floor - tick * drawn.pxPerMm + 4" text-anchor="end">
+              {{ tick }}
+            </text>
+          </g>
+          <text class="soft-text" x="-6" y="-4" text-anchor="end">mm</text>
+          <path
+            v-for="layer in drawn.layers"
+            :key="layer.key"
+            :d="layer.path"
+            :fill="layer.layer.paint.colorHex"
+            class="layer"
+          />
+          <line class="floor" x1="0" :x2="size.width" :y1="drawn.floor" :y2="drawn.floor" />
+          <template v-for="each in forecasts" :key="each.lower">
+            <line
+              v-if="each.verdict !== 'holds'"
+              class="interface"
+              :class="each.verdict"
+              x1="0"
+              :x2="size.width"
+              :y1="each.y"
+              :y2="each.y"
+            />
+          </template>
+          <path v-if="drawn.dent" :d="drawn.dent" class="dent" />
+          <text v-if="drawn.dent" class="dent-words" :x="size.width / 2" :y="-4" text-anchor="middle">
+            dent {{ mm(dentMm) }} mm
+          </text>
+          <g v-for="(layer, index) in drawn.layers" :key="`label${layer.key}`">
+            <path
+              class="leader"
+              :d="`M${size.width * 0.62} ${(layer.top + layer.bottom) / 2}L${size.width + 4} ${layer.labelY}`"
+            />
+            <text :x="size.width + 8" :y="layer.labelY + 1">
+              {{ layer.layer.paint.name }}
+              <tspan class="soft-text">
+                {{ mm(layer.layer.thicknessMm) }} mm{{
+                  layer.layer.massG > 0 ? `, ${units.show('mass', layer.layer.massG * 1000)}` : ' base'
+                }}
+              </tspan>
+            </text>
+            <text
+              v-if="above(index)"
+              :x="size.width + 8"
+              :y="layer.labelY + 15"
+              class="forecast"
+              :class="above(index)!.verdict"
+            >
+              {{ above(index)!.words }}
+            </text>
+          </g>
+        </g>
+      </svg>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.sample {
+  display: grid;
+  grid-template-rows: auto minmax(150px, 1fr);
+  min-height: 0;
+}
+
+.bar {
+  display: flex;
+  align-items: baseline;
+  gap: 8px;
+}
+
+.bar > :last-child {
+  margin-left: auto;
+}
+
+.drawing {
+  position: relative;
+  min-height: 0;
+  overflow: hidden;
+}
+
+svg {
+  position: absolute;
+  inset: 0;
+}
+
+.layer {
+  stroke: var(--ink);
+  stroke-width: 0.6;
+}
+
+.floor {
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+
+.interface {
+  stroke: var(--brass);
+  stroke-width: 2;
+  stroke-dasharray: 2 3;
+}
+
+.interface.sinks {
+  stroke: var(--alarm);
+}
+
+.dent {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.5;
+  stroke-dasharray: 5 3;
+}
+
+.tick {
+  stroke: var(--ink-soft);
+}
+
+.leader {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-width: 0.75;
+}
+
+text {
+  font-size: 13px;
+  fill: var(--ink);
+}
+
+.soft-text,
+.dent-words {
+  fill: var(--ink-soft);
+  font-size: 12px;
+}
+
+.forecast {
+  font-size: 12px;
+  fill: var(--ink-soft);
+}
+
+.forecast.opens {
+  fill: var(--brass-ink);
+}
+
+.forecast.sinks {
+  fill: var(--alarm);
+}
+</style>

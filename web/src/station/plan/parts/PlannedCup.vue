@@ -1,0 +1,102 @@
+<script setup lang="ts">
+import { isPaint } from '@icy-ribbon/core/paint/material';
+import { recipesFor, refusal } from '@icy-ribbon/core/paint/recipe';
+import type { CupRole } from '@icy-ribbon/core/paint/stage';
+import { Button, Modal, RadioButton, RadioGroup } from 'ant-design-vue';
+import { computed, ref, watch } from 'vue';
+import BareSelect from '../../../field/BareSelect.vue';
+import { newId, usePlan } from '../../../store/plan.ts';
+import { usePiece } from '../../../store/piece.ts';
+import { useRecipes } from '../../../store/recipes.ts';
+import { useShelf } from '../../../store/shelf.ts';
+import { ratioWords } from '../../../words/recipe.ts';
+import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
+
+/** A paint for the plan that is not mixed yet: what it is for, its recipe and its paint. */
+const emit = defineEmits<{ close: []; made: [id: string] }>();
+
+const plan = usePlan();
+const store = usePiece();
+const shelf = useShelf();
+const recipes = useRecipes();
+
+const technique = computed(() => store.piece?.technique ?? 'dutch');
+const roles = computed(() => ROLES_OF[technique.value]);
+const role = ref<CupRole>(plan.paints.length === 0 ? roles.value[0]! : 'color');
+const choices = computed(() => recipesFor(recipes.all, technique.value, role.value));
+const recipeId = ref('');
+const paintId = ref<string>();
+
+watch(choices, (next) => (recipeId.value = next[0]?.id ?? ''), { immediate: true });
+const recipe = computed(() => choices.value.find((each) => each.id === recipeId.value));
+const recipeOptions = computed(() =>
+  choices.value.map((each) => ({
+    value: each.id,
+    label: each.name.includes(':') ? each.name : `${each.name}, ${ratioWords(each.parts)}`,
+  })),
+);
+const paintOptions = computed(() =>
+  shelf.materials
+    .filter(({ kind }) =>
+      role.value === 'pillow' && recipeId.value.startsWith('P')
+        ? kind === 'wall-paint'
+        : isPaint(kind) && kind !== 'wall-paint',
+    )
+    .map(({ id, name }) => ({ value: id, label: name })),
+);
+watch(paintOptions, (next) => {
+  if (!next.some(({ value }) => value === paintId.value)) paintId.value = undefined;
+});
+const because = computed(() => {
+  const paint = shelf.materials.find(({ id }) => id === paintId.value);
+  return paint && recipe.value ? refusal(recipe.value, paint.kind) : undefined;
+});
+
+function make(): void {
+  const paint = shelf.materials.find(({ id }) => id === paintId.value);
+  if (!paint || !recipe.value) return;
+  const id = newId();
+  const cup = {
+    id,
+    name: paint.name,
+    role: role.value,
+    recipeId: recipeId.value,
+    variant: null,
+    paintId: paint.id,
+  };
+  plan.change({ ...plan.body, planned: [...plan.body.planned, cup] });
+  emit('made', id);
+}
+</script>
+
+<template>
+  <Modal open title="A paint not mixed yet" @cancel="emit('close')">
+    <div class="rows">
+      <RadioGroup v-model:value="role" name="planned-role" aria-label="What the cup is for">
+        <RadioButton v-for="each in roles" :key="each" :value="each">{{ ROLE_LABELS[each] }}</RadioButton>
+      </RadioGroup>
+      <BareSelect v-model:value="recipeId" label="Recipe" :options="recipeOptions" />
+      <BareSelect
+        v-model:value="paintId"
+        label="Paint"
+        placeholder="Choose a paint"
+        show-search
+        option-filter-prop="label"
+        :options="paintOptions"
+      />
+      <p v-if="because" class="alarm" role="alert">{{ because }}</p>
+    </div>
+    <template #footer>
+      <Button @click="emit('close')">Leave it</Button>
+      <Button type="primary" :disabled="!paintId || Boolean(because)" @click="make">Plan with it</Button>
+    </template>
+  </Modal>
+</template>
+
+<style scoped>
+.rows {
+  display: grid;
+  gap: 12px;
+  padding: 8px 0;
+}
+</style>

@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import type { PassEvent } from '@icy-ribbon/contract';
+import { AIR_TOOLS, airPower, airTool, bearingName, type AirTool } from '@icy-ribbon/core/flow/air';
+import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { AutoComplete, Button, Select } from 'ant-design-vue';
+import { computed, ref } from 'vue';
+import { messageAt } from '../../../api/problem.ts';
+import FieldRow from '../../../field/FieldRow.vue';
+import NumberField from '../../../field/NumberField.vue';
+import QuantityField from '../../../field/QuantityField.vue';
+import { sayProblem } from '../../../notice/notices.ts';
+import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import { usePiece } from '../../../store/piece.ts';
+import DirectionDial from './DirectionDial.vue';
+import HoldButton from './HoldButton.vue';
+import { withTool, type PassDraft } from './passDraft.ts';
+
+/** A pass that is logged, as a step of the run sheet or freely; or one that is being corrected. */
+const props = defineProps<{ stepId?: string | undefined; changing?: PassEvent | undefined }>();
+const emit = defineEmits<{ logged: [] }>();
+const draft = defineModel<PassDraft>({ required: true });
+
+const FIELDS = ['setting', 'distanceMm', 'slantDeg', 'directionDeg', 'seconds'];
+const store = usePiece();
+const problem = ref<unknown>(null);
+
+const change = (changes: Partial<PassDraft>) => {
+  draft.value = { ...draft.value, ...changes };
+};
+
+const toolOptions = AIR_TOOLS.map(({ tool, label }) => ({ value: tool, label }));
+const settingOptions = computed(() => airTool(draft.value.tool).settings.map((value) => ({ value })));
+const isMains = computed(() => airPower(draft.value.tool) === 'mains');
+
+function log(): void {
+  problem.value = null;
+  try {
+    if (props.changing) {
+      store.correct(props.changing, { ...props.changing.data, ...draft.value });
+    } else {
+      const step = props.stepId === undefined ? {} : { stepId: props.stepId };
+      store.logPass({ ...draft.value, ...step } as never);
+    }
+    emit('logged');
+    change({ from: null });
+  } catch (error) {
+    problem.value = error;
+    if (!FIELDS.some((field) => messageAt(error, `data.${field}`))) sayProblem(error);
+  }
+}
+
+useShortcuts('Blow', [
+  { keys: [' ', 'Enter', 'PageDown'], shown: 'Space, Enter', does: 'Log the pass', run: log },
+]);
+</script>
+
+<template>
+  <form class="blow" @submit.prevent="log">
+    <p v-if="!changing" class="step-title with-form">
+      Blow {{ draft.directionDeg === null ? '' : bearingName(draft.directionDeg) }}
+      <span class="soft">pass {{ store.passes.length + 1 }}</span>
+    </p>
+    <div class="grid">
+      <FieldRow label="Tool" for="pass-tool">
+        <Select
+          id="pass-tool"
+          :value="draft.tool"
+          :options="toolOptions"
+          @update:value="change(withTool($event as AirTool))"
+        />
+      </FieldRow>
+      <FieldRow label="Setting" for="pass-setting" :error="messageAt(problem, 'data.setting')">
+        <AutoComplete
+          id="pass-setting"
+          :value="draft.setting"
+          :options="settingOptions"
+          @update:value="change({ setting: String($event ?? '') })"
+        />
+      </FieldRow>
+      <DirectionDial
+        class="dial"
+        :model-value="draft.directionDeg ?? 0"
+        @update:model-value="change({ directionDeg: $event })"
+      />
+      <QuantityField
+        :model-value="draft.distanceMm"
+        label="Distance"
+        quantity="length"
+        :error="messageAt(problem, 'data.distanceMm')"
+        @update:model-value="change({ distanceMm: $event })"
+      />
+      <NumberField
+        :model-value="draft.slantDeg"
+        label="Slant, 90 is straight down"
+        unit="°"
+        :digits="0"
+        :error="messageAt(problem, 'data.slantDeg')"
+        @update:model-value="change({ slantDeg: $event })"
+      />
+      <NumberField
+        :model-value="draft.directionDeg"
+        label="Direction, 0 is to the top"
+        unit="°"
+        :digits="0"
+        :error="messageAt(problem, 'data.directionDeg')"
+        @update:model-value="change({ directionDeg: $event })"
+      />
+      <div class="seconds">
+        <NumberField
+          :model-value="draft.seconds"
+          label="Seconds"
+          unit="s"
+          :digits="1"
+          :error="messageAt(problem, 'data.seconds')"
+          @update:model-value="change({ seconds: $event })"
+        />
+        <HoldButton running="Blowing …" @measured="change({ seconds: $event })" />
+      </div>
+    </div>
+    <div class="row">
+      <Button type="primary" size="large" html-type="submit">
+        {{ changing ? 'Keep the change' : 'Log the pass' }}
+      </Button>
+      <slot></slot>
+      <p v-if="!changing" class="soft caution">
+        {{ CAUTIONS.blowing }} <template v-if="isMains">{{ CAUTIONS.mains }}</template>
+        {{ CAUTIONS.deferral }}
+      </p>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.blow {
+  display: grid;
+  gap: 8px;
+  margin-top: 12px;
+}
+
+.grid {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 118px;
+  gap: 8px 16px;
+}
+
+.dial {
+  grid-column: 3;
+  grid-row: 1 / span 2;
+  align-self: center;
+}
+
+.seconds {
+  grid-column: 2 / -1;
+  display: flex;
+  align-items: flex-start;
+  gap: 8px;
+}
+
+.seconds .ant-btn {
+  margin-top: 24px;
+  touch-action: none;
+}
+
+.row {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+}
+
+.row .ant-btn {
+  flex: none;
+  min-width: 150px;
+}
+
+.caution {
+  font-size: 13px;
+  line-height: 1.3;
+}
+</style>

@@ -1,0 +1,203 @@
+<script setup lang="ts">
+import type { PourEvent } from '@icy-ribbon/contract';
+import { bearingName } from '@icy-ribbon/core/flow/air';
+import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { Button, Select, Textarea } from 'ant-design-vue';
+import { computed, ref } from 'vue';
+import { messageAt } from '../../../api/problem.ts';
+import FieldRow from '../../../field/FieldRow.vue';
+import NumberField from '../../../field/NumberField.vue';
+import QuantityField from '../../../field/QuantityField.vue';
+import { sayProblem } from '../../../notice/notices.ts';
+import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import { usePiece } from '../../../store/piece.ts';
+import DirectionDial from './DirectionDial.vue';
+import HoldButton from './HoldButton.vue';
+import { useTurnTapper } from './turnTapper.ts';
+import { draftOf, eventOf, EVENT_FIELDS, newDraft, type EventField, type FormKind } from './eventDraft.ts';
+import { FREE_EVENTS } from '../../../words/event.ts';
+
+/** What is logged beside laying down, blowing and waiting; or the correction of what was logged. */
+const props = defineProps<{
+  kind: FormKind;
+  stepId?: string | undefined;
+  changing?: PourEvent | undefined;
+}>();
+const emit = defineEmits<{ done: [] }>();
+
+const USUAL_MG = 5000;
+const FIELD_PATHS = ['data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.mixId'];
+const WAYS = [
+  { value: 'both', label: 'both ways' },
+  { value: 'clockwise', label: 'clockwise' },
+  { value: 'counterclockwise', label: 'counterclockwise' },
+];
+
+const store = usePiece();
+const problem = ref<unknown>(null);
+const busy = ref(false);
+
+const cups = computed(() =>
+  store.paints.filter(({ mix, state }) => {
+    if (props.kind === 'layer') return true;
+    const isGround = mix.role === 'base' || mix.role === 'pillow';
+    return state.leftMg > 0 && isGround === (props.kind === 'add-base');
+  }),
+);
+const cupOptions = computed(() => cups.value.map(({ mix }) => ({ value: mix.id, label: mix.name })));
+const draft = ref(
+  props.changing
+    ? draftOf(props.changing)
+    : newDraft(props.kind, { mixId: cups.value[0]?.mix.id ?? null, mg: usualMg(cups.value[0]?.mix.id) }),
+);
+const tapper = useTurnTapper((turns) => (draft.value.rpm = turns));
+const label = computed(() => FREE_EVENTS.find((each) => each.kind === props.kind)?.label ?? 'Laid down');
+const asks = (field: EventField) => EVENT_FIELDS[props.kind].includes(field);
+
+/** A little of a cup, or what is left in it. */
+function usualMg(mixId: string | undefined): number {
+  const left = store.paints.find((cup) => cup.mix.id === mixId)?.state.leftMg ?? USUAL_MG;
+  return Math.min(USUAL_MG, left);
+}
+
+function takeCup(mixId: string | undefined): void {
+  draft.value.mixId = mixId ?? null;
+  if (!props.changing) draft.value.mg = usualMg(mixId);
+}
+
+async function keep(): Promise<void> {
+  if (busy.value) return;
+  busy.value = true;
+  problem.value = null;
+  const { kind, data } = eventOf(props.kind, draft.value);
+  try {
+    if (props.changing) store.correct(props.changing, { ...props.changing.data, ...data });
+    else if (kind === 'photo') await photograph();
+    else
+      store.record(kind, { ...data, ...(props.stepId !== undefined && { stepId: props.stepId }) } as never);
+    emit('done');
+  } catch (error) {
+    problem.value = error;
+    if (!FIELD_PATHS.some((path) => messageAt(error, path))) sayProblem(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+/** The camera over the table takes a photo, and the log says so. */
+async function photograph(): Promise<void> {
+  const photo = await store.takePhoto('wet');
+  store.record('photo', { photoId: photo.id, note: draft.value.words });
+  if (props.stepId !== undefined) {
+    store.record('step', { stepId: props.stepId, outcome: 'done', note: '' });
+  }
+}
+
+useShortcuts('Event', [
+  { keys: [' ', 'Enter', 'PageDown'], shown: 'Space, Enter', does: 'Log it', run: () => void keep() },
+  { keys: ['r'], shown: 'R', does: 'Tap once a turn, for the speed', run: () => tapper.tap() },
+  { keys: ['Escape'], shown: 'Escape', does: 'Log nothing', run: () => emit('done') },
+]);
+</script>
+
+<template>
+  <form class="event" @submit.prevent="keep">
+    <p v-if="!changing" class="step-title">{{ label }}</p>
+    <div v-if="kind !== 'note'" class="row">
+      <template v-if="asks('direction')">
+        <DirectionDial v-model="draft.directionDeg" class="dial" />
+        <p class="soft">{{ bearingName(draft.directionDeg) }}</p>
+      </template>
+      <template v-if="asks('rpm')">
+        <NumberField
+          v-model="draft.rpm"
+          label="Turns a minute"
+          unit="rpm"
+          :digits="0"
+          :error="messageAt(problem, 'data.rpm')"
+        />
+        <Button @click="tapper.tap">Tap each turn (R)</Button>
+      </template>
+      <FieldRow v-if="asks('way')" label="Way" for="spin-way">
+        <Select id="spin-way" v-model:value="draft.way" :options="WAYS" />
+      </FieldRow>
+      <template v-if="asks('seconds')">
+        <NumberField
+          v-model="draft.seconds"
+          label="Seconds"
+          unit="s"
+          :digits="kind === 'wait' ? 0 : 1"
+          :error="messageAt(problem, 'data.seconds')"
+        />
+        <HoldButton v-if="kind !== 'wait'" running="Counting …" @measured="draft.seconds = $event" />
+      </template>
+      <template v-if="asks('cup')">
+        <FieldRow label="Cup" for="event-cup" :error="messageAt(problem, 'data.mixId')">
+          <Select
+            id="event-cup"
+            :value="draft.mixId ?? undefined"
+            :options="cupOptions"
+            style="min-width: 180px"
+            @update:value="takeCup($event as string | undefined)"
+          />
+        </FieldRow>
+        <QuantityField
+          v-model="draft.mg"
+          label="How much"
+          quantity="mass"
+          :error="messageAt(problem, 'data.mg')"
+        />
+      </template>
+    </div>
+    <p v-if="asks('cup') && cups.length === 0" class="soft">No such cup holds paint.</p>
+    <FieldRow
+      v-if="asks('words')"
+      :label="kind === 'wait' ? 'For what' : 'In your words'"
+      for="event-note"
+      :error="messageAt(problem, 'data.text')"
+    >
+      <Textarea id="event-note" v-model:value="draft.words" :rows="2" />
+    </FieldRow>
+    <p v-if="kind === 'photo' && !changing" class="soft">
+      The camera over the table takes it. Photos of your own are attached at Results.
+    </p>
+    <div class="row">
+      <Button type="primary" size="large" html-type="submit" :loading="busy">
+        {{ changing ? 'Keep the change' : 'Log it' }}
+      </Button>
+      <Button size="large" @click="emit('done')">{{
+        changing ? 'Leave it as it was' : 'Log nothing'
+      }}</Button>
+      <p v-if="kind === 'torch'" class="soft caution">{{ CAUTIONS.torch }} {{ CAUTIONS.deferral }}</p>
+      <p v-if="kind === 'spin'" class="soft caution">Fix the board on the spinner and stand clear.</p>
+      <p v-if="kind === 'straw'" class="soft caution">{{ CAUTIONS.blowing }}</p>
+      <slot></slot>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.event {
+  display: grid;
+  gap: 12px;
+  margin-top: 14px;
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: 12px 16px;
+}
+
+.dial {
+  width: 110px;
+  flex: none;
+}
+
+.caution {
+  max-width: 320px;
+  font-size: 13px;
+  line-height: 1.3;
+}
+</style>

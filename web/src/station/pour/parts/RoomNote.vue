@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { api } from '@icy-ribbon/contract';
+import { Button, Popover } from 'ant-design-vue';
+import { ref } from 'vue';
+import { call } from '../../../api/client.ts';
+import { messageAt } from '../../../api/problem.ts';
+import NumberField from '../../../field/NumberField.vue';
+import QuantityField from '../../../field/QuantityField.vue';
+import { sayProblem } from '../../../notice/notices.ts';
+import { usePiece } from '../../../store/piece.ts';
+import { useUnits } from '../../../store/units.ts';
+
+const USUAL_C = 21;
+
+const store = usePiece();
+const units = useUnits();
+const open = ref(false);
+const temperatureC = ref<number | null>(store.room?.data.temperatureC ?? USUAL_C);
+const humidityPercent = ref<number | null>(store.room?.data.humidityPercent ?? null);
+const problem = ref<unknown>(null);
+
+/** Asks the room's sensor; what it shows can still be changed. */
+async function readSensor(): Promise<void> {
+  try {
+    const climate = await call(api.climate.now);
+    temperatureC.value = climate.temperatureC;
+    humidityPercent.value = climate.humidityPercent;
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+function keep(): void {
+  problem.value = null;
+  try {
+    store.logRoom({
+      temperatureC: temperatureC.value as number,
+      humidityPercent: humidityPercent.value,
+    });
+    open.value = false;
+  } catch (error) {
+    problem.value = error;
+    if (!messageAt(error, 'data.temperatureC') && !messageAt(error, 'data.humidityPercent')) {
+      sayProblem(error);
+    }
+  }
+}
+</script>
+
+<template>
+  <Popover v-model:open="open" trigger="click" placement="bottomRight" title="Room">
+    <template #content>
+      <form class="room" @submit.prevent="keep">
+        <QuantityField
+          v-model="temperatureC"
+          label="Temperature"
+          quantity="temperature"
+          :error="messageAt(problem, 'data.temperatureC')"
+        />
+        <NumberField
+          v-model="humidityPercent"
+          label="Humidity"
+          unit="%"
+          :digits="0"
+          :error="messageAt(problem, 'data.humidityPercent')"
+        />
+        <Button @click="readSensor">Read the room sensor</Button>
+        <Button type="primary" html-type="submit">Note it</Button>
+      </form>
+    </template>
+    <Button type="text">
+      <template v-if="store.room">
+        Room {{ units.show('temperature', store.room.data.temperatureC)
+        }}<template v-if="store.room.data.humidityPercent !== null"
+          >, {{ store.room.data.humidityPercent }} %</template
+        >
+      </template>
+      <template v-else>Note the room</template>
+    </Button>
+  </Popover>
+</template>
+
+<style scoped>
+.room {
+  display: grid;
+  gap: 12px;
+  width: 180px;
+}
+</style>

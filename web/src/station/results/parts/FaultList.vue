@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import type { FaultPin } from '@icy-ribbon/contract';
+import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
+import { why } from '@icy-ribbon/core/judgement/diagnose';
+import { fault, FAULTS, type FaultKind } from '@icy-ribbon/core/judgement/outcome';
+import { Button, Select } from 'ant-design-vue';
+import { computed, ref } from 'vue';
+import { say, sayProblem } from '../../../notice/notices.ts';
+import { usePiece } from '../../../store/piece.ts';
+
+/** What went wrong, each pinned to its place on the photo, and why. */
+const placing = defineModel<boolean>('placing', { default: false });
+const chosenId = defineModel<string | null>('chosen', { default: null });
+
+const store = usePiece();
+const kind = ref<FaultKind | null>(null);
+const mixId = ref<string | null>(null);
+
+const FAULT_OPTIONS = FAULTS.map((each) => ({ value: each.kind, label: each.label }));
+const faults = computed(() => store.piece?.judgement?.faults ?? []);
+const cups = computed(() => store.paints.map(({ mix }) => ({ value: mix.id, label: mix.name })));
+const record = computed(() => (store.piece ? pourRecordOf({ ...store.piece, events: store.log }) : null));
+const answer = computed(() => {
+  const pinned = faults.value.find((each) => each.id === chosenId.value);
+  return pinned && record.value ? { pinned, ...why(record.value, pinned) } : null;
+});
+
+async function keep(next: FaultPin[]): Promise<void> {
+  const judgement = store.piece?.judgement;
+  const { version, createdAt, updatedAt, ...judged } = judgement ?? {
+    ...NOTHING,
+    version: 0,
+    createdAt: '',
+    updatedAt: '',
+  };
+  void [version, createdAt, updatedAt];
+  await store.judge({ ...judged, faults: next });
+}
+
+const NOTHING = {
+  rating: null,
+  faults: [],
+  hangingDeg: null,
+  verdict: null,
+  cells: null,
+  lacing: null,
+  petals: null,
+  mud: null,
+  cellSizeMm: null,
+  tryNext: '',
+  note: '',
+};
+
+/** Keeps the fault that was chosen, at the place that was clicked or without one. */
+async function pinAt(at: { x: number; y: number } | null): Promise<void> {
+  if (!kind.value) return;
+  const pin: FaultPin = { id: crypto.randomUUID(), kind: kind.value, at, mixId: mixId.value, note: '' };
+  try {
+    await keep([...faults.value, pin]);
+    chosenId.value = pin.id;
+    kind.value = null;
+    mixId.value = null;
+  } catch (error) {
+    sayProblem(error);
+  } finally {
+    placing.value = false;
+  }
+}
+
+async function remove(pin: FaultPin): Promise<void> {
+  const before = [...faults.value];
+  try {
+    await keep(before.filter((each) => each.id !== pin.id));
+    if (chosenId.value === pin.id) chosenId.value = null;
+    say(`"${fault(pin.kind).label}" is taken off.`, () => keep(before).catch(sayProblem));
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+defineExpose({ pinAt });
+</script>
+
+<template>
+  <section class="faults" aria-label="What went wrong">
+    <h2>What went wrong</h2>
+    <ol v-if="faults.length > 0">
+      <li v-for="(pin, index) in faults" :key="pin.id">
+        <button
+          class="plain-button"
+          :aria-pressed="pin.id === chosenId"
+          @click="chosenId = pin.id === chosenId ? null : pin.id"
+        >
+          <span class="number">{{ index + 1 }}</span> {{ fault(pin.kind).label }}
+          <span class="soft why">Why?</span>
+        </button>
+        <Button
+          type="text"
+          size="small"
+          :aria-label="`Take off ${fault(pin.kind).label}`"
+          @click="remove(pin)"
+        >
+          Take off
+        </Button>
+      </li>
+    </ol>
+    <div v-if="answer" class="answer" role="region" :aria-label="`Why: ${fault(answer.pinned.kind).label}`">
+      <article
+        v-for="(cause, index) in answer.causes"
+        :key="cause.name"
+        :class="{ against: cause.weight <= 0.3 }"
+      >
+        <h3>
+          <span class="weight" aria-hidden="true"
+            ><span :style="{ width: `${100 * cause.weight}%` }"></span
+          ></span>
+          {{ cause.name }}<span class="visually-hidden">, cause {{ index + 1 }}</span>
+        </h3>
+        <p v-for="text in cause.evidenceFor" :key="text">For it: {{ text }}</p>
+        <p v-for="text in cause.evidenceAgainst" :key="text" class="soft">Against it: {{ text }}</p>
+        <p v-if="cause.weight > 0.3" class="next">Next time: {{ cause.nextTime }}</p>
+      </article>
+      <p v-for="text in answer.cannotTell" :key="text" class="soft">The record cannot tell: {{ text }}</p>
+    </div>
+    <div class="add">
+      <Select
+        :value="kind ?? undefined"
+        :options="FAULT_OPTIONS"
+        placeholder="Pin a fault"
+        aria-label="Which fault"
+        @update:value="kind = $event as FaultKind"
+      />
+      <Select
+        v-if="kind === 'sunk'"
+        :value="mixId ?? undefined"
+        :options="cups"
+        placeholder="which color"
+        aria-label="Which color"
+        @update:value="mixId = $event as string"
+      />
+      <Button v-if="kind" type="primary" :aria-pressed="placing" @click="placing = !placing">
+        {{ placing ? 'Click its place' : 'Pin it on the photo' }}
+      </Button>
+      <Button v-if="kind" @click="pinAt(null)">It has no place</Button>
+    </div>
+    <p v-if="kind" class="soft">{{ fault(kind).seen }}</p>
+  </section>
+</template>
+
+<style scoped>
+.faults {
+  display: grid;
+  gap: 8px;
+}
+
+ol {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  border-top: 1px solid var(--rule);
+}
+
+li > button:first-child {
+  flex: 1;
+  min-height: 40px;
+  text-align: left;
+}
+
+[aria-pressed='true'].plain-button {
+  box-shadow: inset 4px 0 0 var(--brass);
+  padding-left: 10px;
+}
+
+.number {
+  display: inline-block;
+  width: 22px;
+  font-weight: 600;
+}
+
+.why {
+  margin-left: 8px;
+  text-decoration: underline;
+}
+
+.answer {
+  display: grid;
+  gap: 10px;
+  padding: 4px 0 8px 12px;
+  border-left: 4px solid var(--ice-deep);
+  font-size: 14px;
+}
+
+h3 {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin: 0;
+  font-size: 15px;
+}
+
+.weight {
+  flex: none;
+  width: 46px;
+  height: 8px;
+  border: 1px solid var(--ink-soft);
+}
+
+.weight span {
+  display: block;
+  height: 100%;
+  background: var(--brass);
+}
+
+.against h3 {
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+
+.next {
+  font-weight: 500;
+}
+
+.add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.add .ant-select {
+  min-width: 190px;
+}
+</style>

@@ -1,0 +1,190 @@
+<script setup lang="ts">
+import {
+  DEGREE_WORDS,
+  RATED,
+  VERDICTS,
+  VERDICT_WORDS,
+  type Judgement,
+  type Rated,
+  type Verdict,
+} from '@icy-ribbon/contract';
+import { Button, Select, Textarea } from 'ant-design-vue';
+import { computed, ref, watch } from 'vue';
+import { messageAt } from '../../../api/problem.ts';
+import FieldRow from '../../../field/FieldRow.vue';
+import NumberField from '../../../field/NumberField.vue';
+import { say, sayProblem } from '../../../notice/notices.ts';
+import { usePiece } from '../../../store/piece.ts';
+
+const store = usePiece();
+
+interface Draft extends Record<Rated, number | null> {
+  rating: number | null;
+  verdict: Verdict | null;
+  hangingDeg: Judgement['hangingDeg'];
+  cellSizeMm: number | null;
+  tryNext: string;
+}
+
+const judgedNow = (): Draft => ({
+  rating: store.piece?.judgement?.rating ?? null,
+  verdict: store.piece?.judgement?.verdict ?? null,
+  hangingDeg: store.piece?.judgement?.hangingDeg ?? null,
+  cells: store.piece?.judgement?.cells ?? null,
+  lacing: store.piece?.judgement?.lacing ?? null,
+  petals: store.piece?.judgement?.petals ?? null,
+  mud: store.piece?.judgement?.mud ?? null,
+  cellSizeMm: store.piece?.judgement?.cellSizeMm ?? null,
+  tryNext: store.piece?.judgement?.tryNext ?? '',
+});
+
+const draft = ref<Draft>(judgedNow());
+const problem = ref<unknown>(null);
+const busy = ref(false);
+
+watch(
+  () => store.piece?.judgement?.version,
+  () => (draft.value = judgedNow()),
+);
+
+const VERDICT_OPTIONS = VERDICTS.map((value) => ({ value, label: VERDICT_WORDS[value] }));
+const HANGS = [
+  { value: 0, label: 'as poured' },
+  { value: 90, label: 'right edge up' },
+  { value: 180, label: 'bottom edge up' },
+  { value: 270, label: 'left edge up' },
+];
+
+const changed = computed(() => JSON.stringify(draft.value) !== JSON.stringify(judgedNow()));
+
+async function keep(): Promise<void> {
+  busy.value = true;
+  problem.value = null;
+  try {
+    await store.judge({
+      ...draft.value,
+      faults: store.piece?.judgement?.faults ?? [],
+      note: store.piece?.judgement?.note ?? '',
+    });
+    say('Judged.');
+  } catch (error) {
+    problem.value = error;
+    if (!messageAt(error, 'cellSizeMm') && !messageAt(error, 'tryNext')) sayProblem(error);
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <form class="judge" @submit.prevent="keep">
+    <h2>Outcome</h2>
+    <fieldset class="rating">
+      <legend>rating</legend>
+      <label v-for="value in 5" :key="value" :class="{ on: draft.rating === value }">
+        <input v-model="draft.rating" type="radio" name="judge-rating" :value="value" />
+        {{ value }}
+      </label>
+    </fieldset>
+    <fieldset v-for="rated in RATED" :key="rated">
+      <legend>{{ rated }}</legend>
+      <label v-for="(word, degree) in DEGREE_WORDS" :key="word" :class="{ on: draft[rated] === degree }">
+        <input v-model="draft[rated]" type="radio" :name="`judge-${rated}`" :value="degree" />
+        {{ word }}
+      </label>
+    </fieldset>
+    <div class="row even">
+      <FieldRow label="Verdict" for="verdict">
+        <Select
+          id="verdict"
+          :value="draft.verdict ?? undefined"
+          allow-clear
+          :options="VERDICT_OPTIONS"
+          placeholder="not yet"
+          @update:value="draft.verdict = ($event as Verdict | undefined) ?? null"
+        />
+      </FieldRow>
+      <FieldRow label="It hangs" for="hangs">
+        <Select
+          id="hangs"
+          :value="draft.hangingDeg ?? undefined"
+          allow-clear
+          :options="HANGS"
+          placeholder="not yet"
+          @update:value="draft.hangingDeg = ($event as Judgement['hangingDeg'] | undefined) ?? null"
+        />
+      </FieldRow>
+    </div>
+    <div class="row">
+      <NumberField
+        v-model="draft.cellSizeMm"
+        label="A usual cell is wide"
+        unit="mm"
+        :digits="2"
+        :error="messageAt(problem, 'cellSizeMm')"
+      />
+      <FieldRow label="What to try next" for="try-next" :error="messageAt(problem, 'tryNext')">
+        <Textarea id="try-next" v-model:value="draft.tryNext" :rows="2" />
+      </FieldRow>
+    </div>
+    <Button :type="changed ? 'primary' : 'default'" html-type="submit" :loading="busy" :disabled="!changed">
+      {{ changed ? 'Keep the judgement' : store.piece?.judgement ? 'Kept' : 'Not judged yet' }}
+    </Button>
+  </form>
+</template>
+
+<style scoped>
+.judge {
+  display: grid;
+  gap: 8px;
+}
+
+fieldset {
+  display: grid;
+  grid-template-columns: 58px repeat(5, auto);
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+legend {
+  float: left;
+  align-self: center;
+  padding: 0;
+  color: var(--ink-soft);
+}
+
+label {
+  padding: 6px 4px;
+  font-size: 14px;
+  text-align: center;
+  cursor: pointer;
+  border-bottom: 3px solid var(--ice-deep);
+}
+
+label.on {
+  font-weight: 600;
+  border-bottom-color: var(--water);
+  background: var(--ice);
+}
+
+label:has(:focus-visible) {
+  outline: 2px solid var(--brass);
+}
+
+label input {
+  position: absolute;
+  opacity: 0;
+  width: 1px;
+  height: 1px;
+}
+
+.row {
+  display: grid;
+  grid-template-columns: 140px minmax(0, 1fr);
+  gap: 16px;
+}
+.even {
+  grid-template-columns: 1fr 1fr;
+}
+</style>

@@ -1,0 +1,208 @@
+<script setup lang="ts">
+import type { Measurement, PhotoDetail } from '@icy-ribbon/contract';
+import { computed } from 'vue';
+import { SIZE_COLORS, cellsOf, sizeLimits, sizeStep } from '../../../drawing/photoOverlay.ts';
+
+/** What was measured on the photo that is shown: numbers, shares of the colors, sizes of the cells. */
+const props = defineProps<{ measurement: Measurement; detail: PhotoDetail | null }>();
+
+const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
+const BINS = 24;
+const WIDTH = 300;
+const HEIGHT = 62;
+
+const bars = computed(() => {
+  const sizes = props.detail ? cellsOf(props.detail).map((cell) => cell.diameterMm) : [];
+  if (sizes.length === 0) return [];
+  const limits = sizeLimits(cellsOf(props.detail!));
+  const most = Math.max(...sizes);
+  const width = most / BINS;
+  const counts = Array.from({ length: BINS }, () => 0);
+  for (const size of sizes) counts[Math.min(BINS - 1, Math.floor(size / width))]! += 1;
+  const highest = Math.max(...counts);
+  return counts.map((count, bin) => ({
+    x: (bin * WIDTH) / BINS,
+    height: (count / highest) * HEIGHT,
+    from: bin * width,
+    to: (bin + 1) * width,
+    count,
+    color: SIZE_COLORS[sizeStep(limits, (bin + 0.5) * width)],
+  }));
+});
+const shares = computed(() => {
+  const { palette, shares: all, mud } = props.measurement;
+  const rows = palette.map(({ name, hex }) => ({ name, hex, share: all[name] ?? 0 }));
+  return mud > 0.0005 ? [...rows, { name: 'mud', hex: '#6b5f52', share: mud }] : rows;
+});
+const touched = computed(() =>
+  Object.entries(props.measurement.petals.edges)
+    .filter(([, share]) => share > 0.02)
+    .map(([edge]) => edge),
+);
+</script>
+
+<template>
+  <section class="measured" aria-label="Measured on the photo">
+    <h2>Measured</h2>
+    <dl>
+      <div>
+        <dt>Cells</dt>
+        <dd>{{ measurement.cells.count }}</dd>
+        <dd class="soft">{{ measurement.cells.perCm2.toFixed(2) }} on a cm²</dd>
+      </div>
+      <div>
+        <dt>Usual size</dt>
+        <dd>{{ measurement.cells.medianMm.toFixed(2) }} mm</dd>
+        <dd class="soft">
+          {{ measurement.cells.p10Mm.toFixed(1) }} to {{ measurement.cells.p90Mm.toFixed(1) }} mm
+        </dd>
+      </div>
+      <div>
+        <dt>Lacing</dt>
+        <dd>{{ percent(measurement.lacing.areaShare) }}</dd>
+        <dd class="soft">{{ measurement.lacing.widthMm.toFixed(2) }} mm wide</dd>
+      </div>
+      <div>
+        <dt>Negative space</dt>
+        <dd>{{ percent(measurement.negativeSpace) }}</dd>
+        <dd class="soft">mud {{ percent(measurement.mud) }}</dd>
+      </div>
+      <div>
+        <dt>Petals</dt>
+        <dd>{{ measurement.petals.count }}</dd>
+        <dd class="soft">
+          {{ (measurement.petals.reachMm / 10).toFixed(1) }} cm, even
+          {{ percent(measurement.petals.symmetry) }}
+        </dd>
+      </div>
+      <div>
+        <dt>Over the edge</dt>
+        <dd class="small">{{ touched.length === 0 ? 'nowhere' : touched.join(', ') }}</dd>
+      </div>
+    </dl>
+    <figure v-if="bars.length > 0">
+      <svg :viewBox="`0 0 ${WIDTH} ${HEIGHT + 14}`" role="img" aria-label="How many cells of which size">
+        <rect
+          v-for="bar in bars"
+          :key="bar.x"
+          :x="bar.x + 0.5"
+          :y="HEIGHT - bar.height"
+          :width="WIDTH / BINS - 1"
+          :height="bar.height"
+          :fill="bar.color"
+        >
+          <title>{{ bar.from.toFixed(1) }} to {{ bar.to.toFixed(1) }} mm: {{ bar.count }}</title>
+        </rect>
+        <line x1="0" :x2="WIDTH" :y1="HEIGHT" :y2="HEIGHT" />
+        <text x="0" :y="HEIGHT + 12">0</text>
+        <text :x="WIDTH" :y="HEIGHT + 12" text-anchor="end">{{ bars.at(-1)?.to.toFixed(1) }} mm</text>
+      </svg>
+    </figure>
+    <ul aria-label="Shares of the colors">
+      <li v-for="row in shares" :key="row.name">
+        <span class="dot" :style="{ background: row.hex }"></span>
+        <span>{{ row.name }}</span>
+        <span class="bar"><span :style="{ width: `${100 * row.share}%`, background: row.hex }"></span></span>
+        <span class="number">{{ percent(row.share) }}</span>
+      </li>
+    </ul>
+    <p v-for="warning in measurement.warnings" :key="warning.code" role="alert" class="warning">
+      {{ warning.message }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.measured {
+  display: grid;
+  gap: 10px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px 12px;
+  margin: 0;
+}
+
+dt {
+  color: var(--ink-soft);
+  font-size: 13px;
+}
+
+dd {
+  margin: 0;
+  font-size: 20px;
+  font-weight: 600;
+  line-height: 1.15;
+}
+
+dd.soft,
+dd.small {
+  font-size: 13px;
+  font-weight: 400;
+}
+
+figure {
+  margin: 0;
+}
+
+svg {
+  display: block;
+  width: 100%;
+}
+
+rect {
+  stroke: var(--ink);
+  stroke-width: 0.6;
+}
+
+line {
+  stroke: var(--ink-soft);
+}
+
+text {
+  fill: var(--ink-soft);
+  font-size: 11px;
+}
+
+ul {
+  display: grid;
+  gap: 3px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+  font-size: 14px;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 16px 110px minmax(0, 1fr) 52px;
+  align-items: center;
+  gap: 8px;
+}
+
+.dot {
+  width: 14px;
+  height: 14px;
+  border: 1px solid var(--ink-soft);
+  border-radius: 50%;
+}
+
+.bar span {
+  display: block;
+  height: 8px;
+  border: 1px solid var(--ink-soft);
+}
+
+.number {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+
+.warning {
+  padding-left: 10px;
+  border-left: 4px solid var(--brass);
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,271 @@
+<script setup lang="ts">
+import type { Photo, PhotoDetail } from '@icy-ribbon/contract';
+import { inverseOf, project, type Corners } from '@icy-ribbon/core/picture';
+import type { SupportSize } from '@icy-ribbon/core/piece/support';
+import { useElementSize } from '@vueuse/core';
+import { computed, ref, watch } from 'vue';
+import {
+  cellAt,
+  cellsOf,
+  faceMap,
+  layOver,
+  maskPicture,
+  outlinePath,
+  SIZE_COLORS,
+  sizeLimits,
+  sizeStep,
+  type DrawnCell,
+} from '../../../drawing/photoOverlay.ts';
+
+/** A photo with what was measured drawn over it, each layer by itself. */
+export interface Layers {
+  readonly cells: boolean;
+  readonly net: boolean;
+  readonly mud: boolean;
+  readonly glare: boolean;
+}
+
+export interface Pin {
+  readonly id: string;
+  readonly label: string;
+  readonly at: { readonly x: number; readonly y: number };
+}
+
+const props = defineProps<{
+  photo: Photo;
+  alt: string;
+  support: SupportSize;
+  detail: PhotoDetail | null;
+  layers: Layers;
+  pins: readonly Pin[];
+  chosenPin?: string | null;
+  /** A click gives a place of the face. */
+  placing?: boolean;
+}>();
+const emit = defineEmits<{
+  hover: [cell: DrawnCell | null];
+  place: [at: { x: number; y: number }];
+  pin: [id: string];
+}>();
+
+const box = ref<HTMLElement | null>(null);
+const { width, height } = useElementSize(box);
+const corners = computed(() => (props.photo.measurement?.corners ?? null) as unknown as Corners | null);
+/** The part of the photo that is shown: the support and a little table, or all of it without corners. */
+const MARGIN = 0.05;
+const view = computed(() => {
+  const { widthPx, heightPx } = props.photo;
+  if (!corners.value) return { x: 0, y: 0, width: widthPx, height: heightPx };
+  const xs = corners.value.map(([x]) => x);
+  const ys = corners.value.map(([, y]) => y);
+  const edge = MARGIN * (Math.max(...xs) - Math.min(...xs));
+  const x = Math.max(0, Math.min(...xs) - edge);
+  const y = Math.max(0, Math.min(...ys) - edge);
+  return {
+    x,
+    y,
+    width: Math.min(widthPx, Math.max(...xs) + edge) - x,
+    height: Math.min(heightPx, Math.max(...ys) + edge) - y,
+  };
+});
+const scale = computed(() =>
+  Math.min(width.value / view.value.width || 1, height.value / view.value.height || 1),
+);
+const map = computed(
+  () => corners.value && faceMap(corners.value, props.support.widthMm, props.support.heightMm),
+);
+const back = computed(() => map.value && inverseOf(map.value));
+const cells = computed(() => (props.detail ? cellsOf(props.detail) : []));
+const outlines = computed(() => {
+  if (!map.value || !props.layers.cells) return [];
+  const limits = sizeLimits(cells.value);
+  return SIZE_COLORS.map((color, step) => ({
+    color,
+    path: outlinePath(
+      cells.value.filter((cell) => sizeStep(limits, cell.diameterMm) === step),
+      map.value!,
+    ),
+  }));
+});
+
+const holder = ref<HTMLElement | null>(null);
+const MASK_COLORS = {
+  net: [255, 80, 190, 150],
+  mud: [150, 60, 10, 190],
+  glare: [255, 230, 0, 170],
+} as const;
+watch(
+  [() => props.detail, () => props.layers, corners, scale, holder],
+  () => {
+    const host = holder.value;
+    if (!host) return;
+    host.replaceChildren();
+    const masks = props.detail?.masks;
+    if (!masks || !corners.value) return;
+    for (const name of ['net', 'mud', 'glare'] as const) {
+      if (!props.layers[name]) continue;
+      const picture = maskPicture(masks[name], masks, MASK_COLORS[name]);
+      picture.style.transform = layOver(corners.value, masks.widthPx, masks.heightPx, scale.value);
+      host.append(picture);
+    }
+  },
+  { immediate: true, flush: 'post' },
+);
+
+const pinPlace = (at: { x: number; y: number }): readonly [number, number] =>
+  map.value
+    ? project(map.value, at.x * props.support.widthMm, at.y * props.support.heightMm)
+    : [at.x * props.photo.widthPx, at.y * props.photo.heightPx];
+
+/** The place of the face under the pointer, in millimeters; without corners, as a share of the photo. */
+function placeOf(event: MouseEvent): { x: number; y: number } {
+  const frame = (event.currentTarget as Element).getBoundingClientRect();
+  const u = (event.clientX - frame.left) / scale.value + view.value.x;
+  const v = (event.clientY - frame.top) / scale.value + view.value.y;
+  const { widthMm, heightMm } = props.support;
+  if (!back.value)
+    return { x: (u / props.photo.widthPx) * widthMm, y: (v / props.photo.heightPx) * heightMm };
+  const [x, y] = project(back.value, u, v);
+  return { x, y };
+}
+
+function moved(event: PointerEvent): void {
+  if (!props.layers.cells || cells.value.length === 0) return;
+  const { x, y } = placeOf(event);
+  emit('hover', cellAt(cells.value, x, y) ?? null);
+}
+
+function clicked(event: MouseEvent): void {
+  if (!props.placing) return;
+  const { x, y } = placeOf(event);
+  const share = (value: number) => Math.min(1, Math.max(0, value));
+  emit('place', { x: share(x / props.support.widthMm), y: share(y / props.support.heightMm) });
+}
+</script>
+
+<template>
+  <div ref="box" class="box">
+    <div
+      class="frame"
+      :class="{ placing }"
+      :style="{ width: `${view.width * scale}px`, height: `${view.height * scale}px` }"
+      @pointermove="moved"
+      @pointerleave="emit('hover', null)"
+      @click="clicked"
+    >
+      <div
+        class="whole"
+        :style="{
+          width: `${photo.widthPx * scale}px`,
+          height: `${photo.heightPx * scale}px`,
+          left: `${-view.x * scale}px`,
+          top: `${-view.y * scale}px`,
+        }"
+      >
+        <img :src="`/api/photos/${photo.id}/image`" :alt="alt" draggable="false" />
+        <div ref="holder" class="masks" aria-hidden="true"></div>
+        <svg :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`" aria-hidden="true">
+          <g v-for="group in outlines" :key="group.color">
+            <path :d="group.path" class="dark" />
+            <path :d="group.path" class="line" :stroke="group.color" />
+          </g>
+        </svg>
+        <button
+          v-for="(pin, index) in pins"
+          :key="pin.id"
+          class="pin"
+          :class="{ chosen: pin.id === chosenPin }"
+          :style="{ left: `${pinPlace(pin.at)[0] * scale}px`, top: `${pinPlace(pin.at)[1] * scale}px` }"
+          :aria-label="`Fault ${index + 1}: ${pin.label}`"
+          :title="pin.label"
+          @click.stop="emit('pin', pin.id)"
+        >
+          <span>{{ index + 1 }}</span>
+        </button>
+      </div>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.box {
+  display: grid;
+  place-items: center;
+  width: 100%;
+  height: 100%;
+  min-height: 0;
+  overflow: hidden;
+}
+
+.frame {
+  position: relative;
+  overflow: hidden;
+}
+
+.whole {
+  position: absolute;
+}
+
+.pin span {
+  display: block;
+  transform: rotate(45deg);
+}
+
+.placing {
+  cursor: crosshair;
+}
+
+img,
+svg,
+.masks {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+
+svg,
+.masks {
+  pointer-events: none;
+}
+
+.masks :deep(canvas) {
+  position: absolute;
+  top: 0;
+  left: 0;
+  transform-origin: 0 0;
+}
+
+.line,
+.dark {
+  fill: none;
+  vector-effect: non-scaling-stroke;
+  stroke-width: 1.4px;
+}
+
+.dark {
+  stroke: #0b1a24;
+  stroke-width: 2.6px;
+}
+
+.pin {
+  position: absolute;
+  width: 26px;
+  height: 26px;
+  margin: -26px 0 0 -13px;
+  padding: 0;
+  border: 2px solid #ffffff;
+  border-radius: 50% 50% 50% 0;
+  transform: rotate(-45deg);
+  color: #ffffff;
+  background: #7a4f00;
+  font-size: 13px;
+  font-weight: 600;
+  line-height: 1;
+  cursor: pointer;
+}
+
+.pin.chosen {
+  background: #0b1a24;
+}
+</style>

@@ -1,0 +1,242 @@
+<script setup lang="ts">
+import type { PourNumbers } from '@icy-ribbon/contract';
+import { airTool } from '@icy-ribbon/core/flow/air';
+import { CAUSES, EFFECTS, findQuantity, trendOf, type Quantity } from '@icy-ribbon/core/judgement/compare';
+import { useResizeObserver } from '@vueuse/core';
+import { Button } from 'ant-design-vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
+import type { Plotting } from '../../../drawing/plot.ts';
+import BareSelect from '../../../field/BareSelect.vue';
+import { useAppearance } from '../../../store/appearance.ts';
+import { usePieces } from '../../../store/pieces.ts';
+import { TECHNIQUE_LABELS } from '../../../words/general.ts';
+import { axisTitle, quantityWords } from '../../../words/quantity.ts';
+import { useNumbers } from './useNumbers.ts';
+
+/** Any recorded cause against any measured effect, with a line and its band when the pours carry one. */
+const { pours, loaded } = useNumbers();
+const pieces = usePieces();
+const appearance = useAppearance();
+const causeKey = ref('activatorRatio');
+const effectKey = ref('cellMm');
+const colorBy = ref<'technique' | 'tool'>('technique');
+const frame = ref<HTMLElement | null>(null);
+const hovered = ref<PourNumbers | null>(null);
+let plotting: Plotting | undefined;
+
+const READY = [
+  { label: 'Cell size against activator thickness', cause: 'activatorRatio', effect: 'cellMm' },
+  { label: 'Lacing against activator thickness', cause: 'activatorRatio', effect: 'lacingShare' },
+  { label: 'Cell size against distance', cause: 'distanceMm', effect: 'cellMm' },
+  { label: 'Lacing width against distance', cause: 'distanceMm', effect: 'lacingWidthMm' },
+];
+const causeOptions = CAUSES.map(({ key, label }) => ({ value: key, label }));
+const effectOptions = EFFECTS.map(({ key, label }) => ({ value: key, label }));
+const cause = computed(() => findQuantity(causeKey.value)!);
+const effect = computed(() => findQuantity(effectKey.value)!);
+const technique = computed(() => pieces.filter.technique);
+
+/** Shown as they are read: shares in percent, distances in centimeters. */
+const shown = ({ key, unit }: Quantity, value: number) =>
+  unit === 'share' ? 100 * value : key === 'distanceMm' ? value / 10 : value;
+const title = (quantity: Quantity) =>
+  quantity.key === 'distanceMm'
+    ? 'Blowing distance, cm'
+    : quantity.unit === 'share'
+      ? `${quantity.label}, %`
+      : axisTitle(quantity);
+
+const points = computed(() =>
+  pours.value
+    .filter((pour) => !technique.value || pour.technique === technique.value)
+    .flatMap((pour) => {
+      const [x, y] = [pour.numbers[causeKey.value], pour.numbers[effectKey.value]];
+      return typeof x === 'number' && typeof y === 'number'
+        ? [{ pour, x: shown(cause.value, x), y: shown(effect.value, y) }]
+        : [];
+    }),
+);
+const trend = computed(() => trendOf(points.value));
+const words = computed(() => {
+  if (!trend.value) {
+    return `${points.value.length} pours have both numbers. A line needs six that differ.`;
+  }
+  const { n, slope, slopeLow, slopeHigh, isSure, at } = trend.value;
+  const xs = points.value.map(({ x }) => x);
+  const [low, high] = [Math.min(...xs), Math.max(...xs)];
+  const digits = (value: number) => Number(value.toPrecision(2));
+  const per = `${digits(slopeLow)} to ${digits(slopeHigh)} for each 1 along the bottom, nine times in ten`;
+  return isSure
+    ? `${effect.value.label} goes ${slope > 0 ? 'up' : 'down'} with it: from ${digits(at(low).y)} to ${digits(at(high).y)} over what you tried (${n} pours; ${per}).`
+    : `${n} pours do not tell whether it goes up or down (${per}).`;
+});
+
+const groupOf = (pour: PourNumbers) =>
+  colorBy.value === 'technique'
+    ? TECHNIQUE_LABELS[pour.technique]
+    : pour.tool
+      ? airTool(pour.tool).label
+      : 'no air';
+const SYMBOLS = ['circle', 'diamond', 'square', 'triangle-up', 'cross', 'star', 'x', 'triangle-down'];
+const COLORS = ['#1f6585', '#b58220', '#7d3c63', '#3e7a4f', '#5a6b78', '#a34b2c', '#2f4fa0', '#888888'];
+
+const data = computed(() => {
+  const groups = [...new Set(points.value.map(({ pour }) => groupOf(pour)))].sort();
+  const traces: object[] = groups.map((group, index) => {
+    const own = points.value.filter(({ pour }) => groupOf(pour) === group);
+    return {
+      x: own.map(({ x }) => x),
+      y: own.map(({ y }) => y),
+      customdata: own.map(({ pour }) => pour.pieceId),
+      text: own.map(
+        ({ pour }) =>
+          `${pour.name}<br>${quantityWords(cause.value, pour.numbers[causeKey.value]!)}, ${quantityWords(effect.value, pour.numbers[effectKey.value]!)}`,
+      ),
+      hoverinfo: 'text',
+      mode: 'markers',
+      name: group,
+      marker: {
+        size: 11,
+        color: COLORS[index % COLORS.length],
+        symbol: SYMBOLS[index % SYMBOLS.length],
+        line: { color: '#ffffff', width: 1 },
+      },
+    };
+  });
+  if (!trend.value) return traces;
+  const xs = points.value.map(({ x }) => x);
+  const [low, high] = [Math.min(...xs), Math.max(...xs)];
+  const along = Array.from({ length: 30 }, (_, step) => low + ((high - low) * step) / 29);
+  const line = (of: (at: { y: number; low: number; high: number }) => number) =>
+    along.map((x) => of(trend.value!.at(x)));
+  const quiet = { mode: 'lines', hoverinfo: 'skip', showlegend: false };
+  return [
+    { ...quiet, x: along, y: line((at) => at.high), line: { width: 0 } },
+    {
+      ...quiet,
+      x: along,
+      y: line((at) => at.low),
+      line: { width: 0 },
+      fill: 'tonexty',
+      fillcolor: 'rgba(120,160,185,0.22)',
+    },
+    {
+      ...quiet,
+      x: along,
+      y: line((at) => at.y),
+      line: { color: appearance.palette.ink, width: 2, dash: trend.value.isSure ? 'solid' : 'dot' },
+    },
+    ...traces,
+  ];
+});
+
+async function draw(): Promise<void> {
+  if (!frame.value || points.value.length === 0) return;
+  let isNew = false;
+  if (!plotting) {
+    const { plotInto } = await import('../../../drawing/plot.ts');
+    if (!frame.value) return;
+    plotting = plotInto(frame.value);
+    isNew = true;
+  }
+  plotting.draw(
+    data.value,
+    { xTitle: title(cause.value), yTitle: title(effect.value), legend: true },
+    appearance.palette,
+  );
+  // Only a chart that is drawn can be listened to.
+  if (isNew)
+    plotting.onHover((id) => (hovered.value = pours.value.find((pour) => pour.pieceId === id) ?? null));
+}
+watch([data, frame, () => appearance.palette], () => void draw(), { flush: 'post' });
+useResizeObserver(frame, () => plotting?.resize());
+onBeforeUnmount(() => plotting?.close());
+
+function ready(key: (typeof READY)[number]): void {
+  causeKey.value = key.cause;
+  effectKey.value = key.effect;
+}
+</script>
+
+<template>
+  <section class="charts" aria-label="Charts">
+    <div class="bar">
+      <BareSelect v-model:value="effectKey" class="pick" :options="effectOptions" label="Effect" />
+      against
+      <BareSelect v-model:value="causeKey" class="pick" :options="causeOptions" label="Cause" />
+      <BareSelect
+        v-model:value="colorBy"
+        class="by"
+        :options="[
+          { value: 'technique', label: 'by technique' },
+          { value: 'tool', label: 'by tool' },
+        ]"
+        label="Told apart by"
+      />
+    </div>
+    <p class="ready">
+      <Button v-for="each in READY" :key="each.label" size="small" type="link" @click="ready(each)">
+        {{ each.label }}
+      </Button>
+    </p>
+    <div class="stage">
+      <div v-show="points.length > 0" ref="frame" class="frame"></div>
+      <p v-if="loaded && points.length === 0" class="soft none">
+        No pour has both numbers yet. Log the pour, attach a photo and measure it.
+      </p>
+      <figure v-if="hovered" class="hovered">
+        <img v-if="hovered.photoId" :src="`/api/photos/${hovered.photoId}/thumbnail`" :alt="hovered.name" />
+        <figcaption>
+          <RouterLink :to="`/results/${hovered.pieceId}`">{{ hovered.name }}</RouterLink>
+        </figcaption>
+      </figure>
+      <p v-else class="soft hint">Point at a pour to see its picture.</p>
+    </div>
+    <p role="status">{{ words }}</p>
+  </section>
+</template>
+
+<style scoped>
+.charts {
+  display: grid;
+  gap: 8px;
+  padding-top: 12px;
+}
+
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px;
+}
+
+.pick {
+  width: 270px;
+}
+
+.by {
+  width: 140px;
+}
+
+.stage {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 240px;
+  gap: 16px;
+}
+
+.frame {
+  height: 430px;
+}
+
+.hovered {
+  margin: 0;
+}
+
+.hovered img {
+  width: 100%;
+}
+
+.hint {
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,142 @@
+import type { Photo } from '@icy-ribbon/contract';
+import { CAUSES, EFFECTS, findQuantity } from '@icy-ribbon/core/judgement/compare';
+import type { Cup } from '../../../store/piece.ts';
+import { recipeAsPoured } from './asPoured.ts';
+import { cardAt, cardMiddle, inputOf, kept, setupOf, withColor, withoutColor } from './photoInput.ts';
+import { axisTitle, quantityWords } from '../../../words/quantity.ts';
+
+describe('numbers in words', () => {
+  it.each([
+    ['distanceMm', 125, '13 cm'],
+    ['activatorShare', 0.083, '8.3 %'],
+    ['negativeSpace', 0.634, '63 %'],
+    ['colorPaS', 2.891, '2.89 Pa.s'],
+    ['airSeconds', 123.4, '123 s'],
+    ['groundG', 41.26, '41.3 g'],
+    ['passCount', 6, '6'],
+  ])('%s %d is "%s"', (key, value, words) => {
+    expect(quantityWords(findQuantity(key)!, value)).toBe(words);
+  });
+
+  it('every axis has a title, and no share is given in "share"', () => {
+    for (const each of [...CAUSES, ...EFFECTS]) expect(axisTitle(each)).toMatch(/^[A-Z].*(?<!share)$/);
+  });
+});
+
+const SUPPORT = { shape: 'rectangle', widthMm: 200, heightMm: 150, sideDepthMm: 0 } as const;
+const CORNERS: [number, number][] = [
+  [100, 100],
+  [900, 120],
+  [880, 700],
+  [110, 690],
+];
+const cup = (id: string, role: string, colorHex: string) =>
+  ({ mix: { id, name: id, role }, colorHex }) as unknown as Cup;
+
+describe('what is looked for in a photo', () => {
+  const cups = [
+    cup('white', 'base', '#f0eee8'),
+    cup('rust', 'color', '#9c4a2c'),
+    cup('rain', 'color', '#6f93a8'),
+  ];
+  const fresh = { measurement: null } as unknown as Photo;
+
+  it('the colors of the cups that were laid, the base known', () => {
+    const setup = setupOf(fresh, cups, new Set(['white', 'rust']));
+    expect(setup.palette.map(({ name }) => name)).toEqual(['white', 'rust']);
+    expect(setup).toMatchObject({ base: 'white', activator: null, grayPatchMm: null, corners: [] });
+  });
+
+  it('all cups when nothing was laid yet', () => {
+    expect(setupOf(fresh, cups, new Set()).palette).toHaveLength(3);
+  });
+
+  it('as it was measured before, card and all, and nothing of it shared with the record', () => {
+    const setup = { ...setupOf(fresh, cups, new Set()), corners: CORNERS };
+    setup.grayPatchMm = [-14, 23, -8, 32];
+    const report = { numbers: { mud: 0.1 }, detail: { cells: [] } } as never;
+    const { measurement } = kept(setup, report, '2026-03-01T10:00:00.000Z');
+    expect(measurement).toMatchObject({ mud: 0.1, base: 'white', grayPatchMm: [-14, 23, -8, 32] });
+    const again = setupOf({ measurement } as Photo, cups, new Set());
+    expect(again).toEqual(setup);
+    again.corners[0]![0] = 5;
+    expect(measurement.corners[0]![0]).toBe(100);
+  });
+
+  it('can be sent to a worker as plain data', () => {
+    const setup = {
+      ...setupOf(fresh, cups, new Set()),
+      corners: CORNERS,
+      grayPatchMm: [1, 2, 3, 4] as const,
+    };
+    expect(structuredClone(inputOf(setup, SUPPORT))).toMatchObject({
+      widthMm: 200,
+      activator: undefined,
+      grayPatchMm: [1, 2, 3, 4],
+    });
+  });
+});
+
+describe('colors that no cup tells of', () => {
+  const none = setupOf({ measurement: null } as Photo, [], new Set());
+
+  it('are added one by one, the first as the base, and taken off again', () => {
+    const two = withColor(withColor(none));
+    expect(two.palette.map(({ name }) => name)).toEqual(['Color 1', 'Color 2']);
+    expect(two.base).toBe('Color 1');
+    const left = withoutColor({ ...two, activator: 'Color 1' }, 'Color 1');
+    expect(left).toMatchObject({ base: 'Color 2', activator: null });
+    expect(withColor(left).palette.map(({ name }) => name)).toEqual(['Color 2', 'Color 3']);
+    expect(withoutColor(left, 'Color 2')).toMatchObject({ base: '', palette: [] });
+  });
+});
+
+it('a click on the gray card becomes a square around it on the plane of the support, and back', () => {
+  const patch = cardAt(CORNERS, SUPPORT, [60, 300]);
+  expect(patch[2] - patch[0]).toBeCloseTo(5, 6);
+  expect(patch[0]).toBeLessThan(-5);
+  const [x, y] = cardMiddle(CORNERS, SUPPORT, patch);
+  expect(x).toBeCloseTo(60, 3);
+  expect(y).toBeCloseTo(300, 3);
+});
+
+describe('a recipe as it was poured', () => {
+  const ingredient = (kind: string, targetMg: number) => ({ targetMg, material: { kind } });
+  const poured = (shown: readonly number[]) =>
+    ({
+      mix: {
+        name: 'Rust',
+        role: 'color',
+        ingredients: [
+          ingredient('flow-conditioner', 20_000),
+          ingredient('artist-tube', 10_000),
+          ingredient('water', 7_500),
+        ],
+      },
+      state: { shownIngredientMg: shown },
+    }) as unknown as Cup;
+  const piece = { name: 'Door panel', technique: 'bloom' } as const;
+
+  it('is what the scale showed, when that strayed', () => {
+    const recipe = recipeAsPoured(poured([20_000, 10_000, 4_000]), piece)!;
+    expect(recipe.name).toBe('Rust as in Door panel');
+    expect(recipe.parts.map(({ amount, of }) => [amount, of.kind])).toEqual([
+      [20, 'material'],
+      [10, 'paint'],
+      [4, 'material'],
+    ]);
+  });
+
+  it('is none when the cup was mixed as planned, or not at all', () => {
+    expect(recipeAsPoured(poured([20_100, 10_050, 7_540]), piece)).toBeUndefined();
+    expect(recipeAsPoured(poured([0, 0, 0]), piece)).toBeUndefined();
+  });
+
+  it('leaves out what was never poured in', () => {
+    expect(recipeAsPoured(poured([20_000, 10_000, 0]), piece)!.parts).toHaveLength(2);
+  });
+
+  it('twice the amount is the same recipe', () => {
+    expect(recipeAsPoured(poured([40_000, 20_000, 15_000]), piece)).toBeUndefined();
+  });
+});

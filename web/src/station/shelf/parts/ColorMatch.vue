@@ -1,0 +1,209 @@
+<script setup lang="ts">
+import type { ColorMatch } from '@icy-ribbon/core/paint/color';
+import { isPaint } from '@icy-ribbon/core/paint/material';
+import { useDebounceFn } from '@vueuse/core';
+import { Button, Select } from 'ant-design-vue';
+import { computed, onMounted, ref, watch } from 'vue';
+import ColorField from '../../../field/ColorField.vue';
+import FieldRow from '../../../field/FieldRow.vue';
+import { sayProblem } from '../../../notice/notices.ts';
+import { usePiece } from '../../../store/piece.ts';
+import { useShelf } from '../../../store/shelf.ts';
+import { colorWorker } from '../../../worker/color.ts';
+
+const ANSWERS = 6;
+const SPOONS: Readonly<Record<number, string>> = { 1: '1', 0.5: '1/2', 0.25: '1/4', 0.125: '1/8' };
+
+const shelf = useShelf();
+const piece = usePiece();
+const target = ref('#6b8f8a');
+const without = ref<string[]>([]);
+const answers = ref<ColorMatch[]>([]);
+const busy = ref(false);
+const tookMs = ref(0);
+
+const paints = computed(() =>
+  shelf.materials.filter((each) => isPaint(each.kind) && !without.value.includes(each.id)),
+);
+const paintOptions = computed(() =>
+  shelf.materials.filter((each) => isPaint(each.kind)).map(({ id, name }) => ({ value: id, label: name })),
+);
+const paintNamed = (id: string) => shelf.materials.find((each) => each.id === id);
+const isColor = computed(() => /^#[0-9a-f]{6}$/i.test(target.value));
+
+async function match(): Promise<void> {
+  if (!isColor.value) return;
+  busy.value = true;
+  const startedAt = performance.now();
+  try {
+    const colors = paints.value.map(({ id, colorHex }) => ({ id, hex: colorHex }));
+    answers.value = colors.length === 0 ? [] : await colorWorker().match(target.value, colors, ANSWERS);
+    tookMs.value = performance.now() - startedAt;
+  } catch (error) {
+    sayProblem(error);
+  } finally {
+    busy.value = false;
+  }
+}
+
+const matchSoon = useDebounceFn(match, 150);
+watch([target, paints], matchSoon);
+onMounted(matchSoon);
+
+/** How near a mix comes, in words (common practice for CIEDE2000). */
+function nearness(de2000: number): string {
+  if (de2000 < 1) return 'not to be told apart';
+  if (de2000 < 2.5) return 'very near';
+  return de2000 < 6 ? 'near' : 'another color';
+}
+
+/** Takes a color from a picture: the mean of its middle. */
+async function fromPhoto(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0];
+  if (!file) return;
+  try {
+    const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
+    const canvas = document.createElement('canvas');
+    canvas.width = canvas.height = 1;
+    const context = canvas.getContext('2d')!;
+    const side = Math.min(bitmap.width, bitmap.height) / 10;
+    context.drawImage(bitmap, (bitmap.width - side) / 2, (bitmap.height - side) / 2, side, side, 0, 0, 1, 1);
+    const [red = 0, green = 0, blue = 0] = context.getImageData(0, 0, 1, 1).data;
+    target.value = `#${[red, green, blue].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
+const photo = ref<HTMLInputElement | null>(null);
+</script>
+
+<template>
+  <div class="match">
+    <section class="ask">
+      <ColorField
+        :model-value="target"
+        label="The color you want"
+        :error="isColor ? undefined : 'Write a color like #6b8f8a.'"
+        @update:model-value="target = $event ?? ''"
+      />
+      <div class="from">
+        <Button @click="photo?.click()">From the middle of a photo</Button>
+        <input
+          ref="photo"
+          class="visually-hidden"
+          type="file"
+          accept="image/*"
+          tabindex="-1"
+          aria-label="Photo of the color"
+          @change="fromPhoto"
+        />
+        <Button
+          v-for="cup in piece.cups"
+          :key="cup.mix.id"
+          type="text"
+          :aria-label="`The color of ${cup.mix.name}`"
+          @click="target = cup.colorHex"
+        >
+          <span class="dot" :style="{ background: cup.colorHex }"></span> {{ cup.mix.name }}
+        </Button>
+      </div>
+      <FieldRow label="Not with (a paint that is no longer sold, say)" for="match-without">
+        <Select
+          id="match-without"
+          v-model:value="without"
+          mode="multiple"
+          show-search
+          :options="paintOptions"
+          option-filter-prop="label"
+        />
+      </FieldRow>
+      <p class="soft small">
+        Mixed by Kubelka-Munk from the colors on the shelf; an estimate that knows nothing of the pigments.
+        Try a spoonful first. {{ busy ? 'Looking …' : `${paints.length} paints, ${Math.round(tookMs)} ms.` }}
+      </p>
+    </section>
+    <ol aria-label="Mixes that come near">
+      <li v-for="answer in answers" :key="answer.parts.map((part) => part.id + part.amount).join()">
+        <span class="pair" aria-hidden="true">
+          <span :style="{ background: target }"></span><span :style="{ background: answer.hex }"></span>
+        </span>
+        <span class="parts">
+          <span v-for="part in answer.parts" :key="part.id" class="part">
+            <strong>{{ SPOONS[part.amount] }}</strong> {{ paintNamed(part.id)?.name }}
+          </span>
+        </span>
+        <span class="soft">dE2000 {{ answer.de2000.toFixed(1) }}, {{ nearness(answer.de2000) }}</span>
+      </li>
+      <li v-if="paints.length === 0" class="soft">There is no paint on the shelf to mix from.</li>
+    </ol>
+  </div>
+</template>
+
+<style scoped>
+.match {
+  display: grid;
+  grid-template-columns: 320px minmax(0, 1fr);
+  gap: 32px;
+}
+
+.ask {
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+
+.from {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+}
+
+.dot {
+  display: inline-block;
+  width: 14px;
+  height: 14px;
+  margin-right: 6px;
+  border-radius: 50%;
+  border: 1px solid var(--ink-soft);
+}
+
+ol {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 150px minmax(0, 1fr) 210px;
+  align-items: center;
+  gap: 20px;
+  padding: 10px 0;
+  border-bottom: 1px solid var(--rule);
+}
+
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  height: 56px;
+  border: 1px solid var(--ice-deep);
+}
+
+.parts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 18px;
+  font-size: 17px;
+}
+
+.small {
+  font-size: 13px;
+}
+
+@media (width < 1000px) {
+  .match {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,78 @@
+import type { MaterialCreate, ShelvedMaterial } from '@icy-ribbon/contract';
+import { isPaint, materialKind, pigmentDensity } from '@icy-ribbon/core/paint/material';
+
+/** A material while it is being entered; `null` numbers mean the typical value of its kind. */
+export interface MaterialDraft {
+  name: string;
+  kind: MaterialCreate['kind'];
+  colorHex: string;
+  dryColorHex: string | null;
+  finish: MaterialCreate['finish'];
+  opacity: MaterialCreate['opacity'];
+  pigment: MaterialCreate['pigment'];
+  densityGPerMl: number | null;
+  viscosityPaS: number | null;
+  /** In whole units of money, not cents. */
+  price: number | null;
+  packMg: number | null;
+  stockMg: number | null;
+  openedOn: string | null;
+  canBuy: boolean;
+  solids: number | null;
+  waterLimit: number | null;
+  note: string;
+}
+
+export const emptyMaterial = (): MaterialDraft => ({
+  name: '',
+  kind: 'artist-tube',
+  colorHex: '#5f7f95',
+  dryColorHex: null,
+  finish: 'plain',
+  opacity: 'semi-opaque',
+  pigment: 'organic',
+  densityGPerMl: null,
+  viscosityPaS: null,
+  price: null,
+  packMg: null,
+  stockMg: null,
+  openedOn: null,
+  canBuy: true,
+  solids: null,
+  waterLimit: null,
+  note: '',
+});
+
+export const draftOf = (material: ShelvedMaterial): MaterialDraft => ({
+  name: material.name,
+  kind: material.kind,
+  colorHex: material.colorHex,
+  dryColorHex: material.dryColorHex,
+  finish: material.finish,
+  opacity: material.opacity,
+  pigment: material.pigment,
+  densityGPerMl: material.densityTrust === 'measured' ? material.densityGPerMl : null,
+  viscosityPaS: material.viscosityTrust === 'measured' ? material.viscosityPaS : null,
+  price: material.priceCents === null ? null : material.priceCents / 100,
+  packMg: material.packMg,
+  stockMg: stockLeftMg(material),
+  openedOn: material.openedOn,
+  canBuy: material.canBuy,
+  solids: material.solids,
+  waterLimit: material.waterLimit,
+  note: material.note,
+});
+
+/** The values a draft falls back on where nothing was measured. */
+export function typicalOf(draft: MaterialDraft): { densityGPerMl: number; viscosityPaS: number } {
+  const kind = materialKind(draft.kind);
+  return {
+    densityGPerMl: (isPaint(draft.kind) ? pigmentDensity(draft.pigment) : undefined) ?? kind.densityGPerMl,
+    viscosityPaS: kind.viscosityPaS,
+  };
+}
+
+/** What should be left of a material: what was counted, less what was weighed in since. */
+export function stockLeftMg(material: ShelvedMaterial): number | null {
+  return material.stockMg === null ? null : Math.max(0, material.stockMg - material.usedMg);
+}

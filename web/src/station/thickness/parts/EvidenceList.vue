@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { evidenceOf } from '@icy-ribbon/core/thickness/learn';
+import { Button } from 'ant-design-vue';
+import { computed } from 'vue';
+import { sayProblem } from '../../../notice/notices.ts';
+import { usePiece, type Cup } from '../../../store/piece.ts';
+import { useUnits } from '../../../store/units.ts';
+import { ageWords } from '../../../words/general.ts';
+import { measureWords, paS, spreadWords } from '../../../words/thickness.ts';
+
+/** Every reading of a cup, what it says by itself, and a way to strike it out. */
+const props = defineProps<{ cup: Cup }>();
+
+const store = usePiece();
+const units = useUnits();
+
+const rows = computed(() =>
+  evidenceOf(props.cup.mix.id, store.piece?.mixes ?? [], store.readings)
+    .map(({ reading, says, because }) => ({
+      reading,
+      what: measureWords(reading as never),
+      says: says
+        ? `${paS(says.viscosityPaS)} ${spreadWords(says.spreadLn)}`
+        : (because ?? 'only against the other lanes'),
+      room: temperatureOf(reading.id),
+    }))
+    .reverse(),
+);
+
+function temperatureOf(id: string): string {
+  const celsius = store.readings.find((each) => each.id === id)?.temperatureC ?? null;
+  return celsius === null ? '' : units.show('temperature', celsius);
+}
+
+async function strike(id: string, struck: boolean): Promise<void> {
+  try {
+    await store.strikeReading(id, struck);
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+</script>
+
+<template>
+  <section aria-label="Evidence">
+    <h2>Evidence</h2>
+    <p v-if="rows.length === 0" class="soft">
+      No readings yet: the number rests on the mix alone. Choose a mound, time it, or race it.
+    </p>
+    <ul v-else>
+      <li v-for="row in rows" :key="row.reading.id" :class="{ struck: row.reading.struck }">
+        <p>
+          {{ row.what }}
+          <span class="soft">{{ ageWords(row.reading.at) }}{{ row.room ? `, ${row.room}` : '' }}</span>
+        </p>
+        <p class="numeral">{{ row.says }}</p>
+        <Button
+          type="link"
+          size="small"
+          :aria-label="`${row.reading.struck ? 'Count again' : 'Strike out'}: ${row.what}`"
+          @click="strike(row.reading.id, !row.reading.struck)"
+        >
+          {{ row.reading.struck ? 'Count' : 'Strike' }}
+        </Button>
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto;
+  align-items: baseline;
+  gap: 8px;
+  padding: 4px 0;
+  border-top: 1px solid var(--rule);
+}
+
+.struck p {
+  text-decoration: line-through;
+  color: var(--ink-soft);
+}
+</style>

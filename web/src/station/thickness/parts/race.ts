@@ -1,0 +1,114 @@
+import type { ReadingInput } from '@icy-ribbon/contract';
+import type { Calibrated } from '@icy-ribbon/core/thickness/reading';
+import { computed, onBeforeUnmount, ref } from 'vue';
+
+/** A lane of the card: a cup, or a reference liquid. */
+export interface Lane {
+  readonly key: string;
+  readonly name: string;
+  readonly colorHex: string;
+  /** What it is taken for while it runs. */
+  readonly viscosityPaS: number;
+  readonly mixId: string | null;
+  readonly liquid: { readonly name: string; readonly viscosityPaS: number; readonly sdLn: number } | null;
+}
+
+export type RaceBy = 'time' | 'length';
+
+/** The clock of a race and what each lane did: seconds to the line, or mm run. */
+export function useRace() {
+  const by = ref<RaceBy>('time');
+  const running = ref(false);
+  const elapsed = ref(0);
+  const results = ref<Record<string, number>>({});
+  const order = ref<string[]>([]);
+  let startedAt = 0;
+  let frame = 0;
+
+  const seconds = () => (performance.now() - startedAt) / 1000;
+
+  function tick(): void {
+    elapsed.value = seconds();
+    if (running.value) frame = requestAnimationFrame(tick);
+  }
+
+  function start(): void {
+    reset();
+    running.value = true;
+    startedAt = performance.now();
+    tick();
+  }
+
+  /** A dot crosses the line; the last one ends the race. */
+  function stop(key: string, lanes: readonly Lane[]): void {
+    if (!running.value || results.value[key] !== undefined) return;
+    setResult(key, Math.round(seconds() * 10) / 10 || 0.1);
+    order.value = [...order.value, key];
+    if (lanes.every((lane) => results.value[lane.key] !== undefined)) running.value = false;
+  }
+
+  /** The last dot did not cross after all. */
+  function undo(): void {
+    const last = order.value.at(-1);
+    if (!last) return;
+    order.value = order.value.slice(0, -1);
+    const { [last]: gone, ...rest } = results.value;
+    void gone;
+    results.value = rest;
+    if (!running.value) {
+      running.value = true;
+      tick();
+    }
+  }
+
+  function reset(): void {
+    running.value = false;
+    cancelAnimationFrame(frame);
+    elapsed.value = 0;
+    results.value = {};
+    order.value = [];
+  }
+
+  function setResult(key: string, value: number | null): void {
+    const { [key]: gone, ...rest } = results.value;
+    void gone;
+    results.value = value === null || value <= 0 ? rest : { ...rest, [key]: value };
+  }
+
+  onBeforeUnmount(() => cancelAnimationFrame(frame));
+  const finished = computed(() => !running.value && Object.keys(results.value).length > 0);
+  return { by, running, elapsed, results, finished, start, stop, undo, reset, setResult };
+}
+
+/** The lanes that ran, as readings of one race. */
+export function raceReadings(
+  lanes: readonly Lane[],
+  race: { readonly by: RaceBy; readonly results: Readonly<Record<string, number>> },
+  about: {
+    readonly temperatureC: number | null;
+    readonly card: Calibrated | null;
+    readonly makeId: () => string;
+  },
+): ReadingInput[] {
+  const raceId = about.makeId();
+  return lanes
+    .filter((lane) => race.results[lane.key] !== undefined)
+    .map((lane) => ({
+      id: about.makeId(),
+      mixId: lane.mixId,
+      raceId,
+      temperatureC: about.temperatureC,
+      measure: {
+        kind: 'race',
+        by: race.by,
+        value: race.results[lane.key]!,
+        liquid: lane.liquid,
+        card: race.by === 'time' ? about.card : null,
+      },
+    }));
+}
+
+/** How thick a lane is against another, as its results say: seconds directly, lengths by their cube. */
+export function laneRatio(by: RaceBy, value: number, against: number): number {
+  return by === 'time' ? value / against : (against / value) ** 3;
+}

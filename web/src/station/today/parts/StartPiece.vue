@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { TECHNIQUES, type Technique } from '@icy-ribbon/core/paint/stage';
+import { Button, Input, RadioButton, RadioGroup, Select } from 'ant-design-vue';
+import { computed, ref, watchEffect } from 'vue';
+import { useRouter } from 'vue-router';
+import { messageAt } from '../../../api/problem.ts';
+import FieldRow from '../../../field/FieldRow.vue';
+import { sayProblem } from '../../../notice/notices.ts';
+import { usePieces } from '../../../store/pieces.ts';
+import { useShelf } from '../../../store/shelf.ts';
+import { useUnits } from '../../../store/units.ts';
+import SupportForm from '../../../field/SupportForm.vue';
+import { TECHNIQUE_LABELS } from '../../../words/general.ts';
+import { emptySupport, type SupportDraft } from '../../../field/supportDraft.ts';
+
+const NEW = 'new';
+
+const shelf = useShelf();
+const pieces = usePieces();
+const units = useUnits();
+const router = useRouter();
+
+const name = ref('');
+const technique = ref<Technique>('dutch');
+const supportId = ref<string>();
+const draft = ref<SupportDraft>(emptySupport());
+const problem = ref<unknown>(null);
+const busy = ref(false);
+
+watchEffect(() => {
+  supportId.value ??= shelf.supports[0]?.id;
+});
+
+const options = computed(() => [
+  ...shelf.supports.map((support) => ({
+    value: support.id,
+    label: `${support.name}, ${units.show('length', support.sideDepthMm)} deep`,
+  })),
+  { value: NEW, label: 'Enter another support …' },
+]);
+
+async function start(): Promise<void> {
+  busy.value = true;
+  problem.value = null;
+  try {
+    // Whoever is quicker than the shelf gets the support that stands first.
+    await shelf.ensure();
+    const chosen = supportId.value ?? shelf.supports[0]?.id;
+    const id = chosen === NEW ? (await shelf.addSupport(draft.value as never)).id : chosen;
+    const pieceId = await pieces.start({
+      name: name.value,
+      technique: technique.value,
+      supportId: id ?? '',
+    });
+    await router.push({ name: 'mix', params: { pieceId } });
+  } catch (error) {
+    problem.value = error;
+    if (!messageAt(error, 'name') && supportId.value !== NEW) sayProblem(error);
+  } finally {
+    busy.value = false;
+  }
+}
+</script>
+
+<template>
+  <section aria-labelledby="start-piece">
+    <h2 id="start-piece">Start a piece</h2>
+    <form @submit.prevent="start">
+      <FieldRow
+        label="Name"
+        for="piece-name"
+        :error="supportId === NEW ? undefined : messageAt(problem, 'name')"
+      >
+        <Input id="piece-name" v-model:value="name" placeholder="What will you call it?" autocomplete="off" />
+      </FieldRow>
+      <FieldRow label="Technique" for="piece-technique">
+        <RadioGroup id="piece-technique" v-model:value="technique" name="technique">
+          <RadioButton v-for="each in TECHNIQUES" :key="each" :value="each">
+            {{ TECHNIQUE_LABELS[each] }}
+          </RadioButton>
+        </RadioGroup>
+      </FieldRow>
+      <FieldRow label="Support" for="piece-support" :error="messageAt(problem, 'supportId')">
+        <Select id="piece-support" v-model:value="supportId" :options="options" />
+      </FieldRow>
+      <SupportForm v-if="supportId === NEW" v-model="draft" :problem="problem" />
+      <Button type="primary" html-type="submit" size="large" :loading="busy">Start and mix</Button>
+    </form>
+  </section>
+</template>
+
+<style scoped>
+form {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 14px;
+  margin-top: 12px;
+}
+</style>

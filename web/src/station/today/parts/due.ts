@@ -1,0 +1,55 @@
+import type { PieceSummary } from '@icy-ribbon/contract';
+import { BUBBLE_REST_HOURS, dryingPhase, topCoatReadyMs } from '@icy-ribbon/core/flow/drying';
+import dayjs from 'dayjs';
+import type { RouteLocationRaw } from 'vue-router';
+
+export interface DueItem {
+  readonly id: string;
+  readonly name: string;
+  readonly what: string;
+  readonly to: RouteLocationRaw;
+}
+
+const HOUR_MS = 3_600_000;
+/** A piece counts as waiting for its top coat for this long after it is ready. */
+const TOP_COAT_WINDOW_DAYS = 21;
+/** Cups that stood this long have thickened: look at them again before the pour. */
+const STANDING_DAYS = 2;
+
+/** What is due among some pieces at a moment (ms), the most pressing first. */
+export function dueFrom(pieces: readonly PieceSummary[], nowMs: number): DueItem[] {
+  return [
+    ...pieces.flatMap((piece) => waitingCups(piece, nowMs)),
+    ...pieces.flatMap((piece) => topCoat(piece, nowMs)),
+  ];
+}
+
+function waitingCups(piece: PieceSummary, nowMs: number): DueItem[] {
+  if (piece.phase !== 'mixed') return [];
+  const mixedAt = piece.mixes.map((mix) => Date.parse(mix.mixedAt ?? piece.updatedAt));
+  const hours = (nowMs - Math.max(...mixedAt)) / HOUR_MS;
+  const what =
+    hours > STANDING_DAYS * 24
+      ? `mixed ${Math.round(hours / 24)} days ago: it has thickened, look again and top up`
+      : hours >= BUBBLE_REST_HOURS
+        ? 'rested a day, the bubbles are out: pour it'
+        : `resting, mixed ${Math.max(1, Math.round(hours))} h ago`;
+  return [{ id: piece.id, name: piece.name, what, to: `/pour/${piece.id}` }];
+}
+
+function topCoat(piece: PieceSummary, nowMs: number): DueItem[] {
+  if (!piece.pouredAt || piece.passes.length === 0) return [];
+  const pouredMs = Date.parse(piece.pouredAt);
+  if (dryingPhase(pouredMs, nowMs) !== 'top-coat') return [];
+  const readyMs = topCoatReadyMs(pouredMs);
+  if (nowMs - readyMs > TOP_COAT_WINDOW_DAYS * 24 * HOUR_MS) return [];
+  const since = dayjs(readyMs).format('D MMM');
+  return [
+    {
+      id: piece.id,
+      name: piece.name,
+      what: `usually ready for its top coat since ${since}`,
+      to: `/results/${piece.id}`,
+    },
+  ];
+}

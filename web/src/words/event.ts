@@ -1,0 +1,90 @@
+import type { PourEvent, PourEventKind } from '@icy-ribbon/contract';
+import { airTool, bearingName } from '@icy-ribbon/core/flow/air';
+import type { useUnits } from '../store/units.ts';
+
+/** Free events: what can happen at any time, each by one key. */
+export const FREE_EVENTS = [
+  { kind: 'pass', key: 'p', label: 'Pass' },
+  { kind: 'torch', key: 't', label: 'Torch' },
+  { kind: 'wait', key: 'w', label: 'Wait' },
+  { kind: 'spin', key: 's', label: 'Spin' },
+  { kind: 'tilt', key: 'i', label: 'Tilt' },
+  { kind: 'add-base', key: 'a', label: 'Base added' },
+  { kind: 'add-color', key: 'c', label: 'Color added' },
+  { kind: 'scrape', key: 'x', label: 'Scrape' },
+  { kind: 'straw', key: 'h', label: 'Straw' },
+  { kind: 'skewer', key: 'k', label: 'Skewer' },
+  { kind: 'note', key: 'n', label: 'Note' },
+  { kind: 'photo', key: 'f', label: 'Photo' },
+] as const;
+
+export type FreeEvent = (typeof FREE_EVENTS)[number]['kind'];
+
+export interface EventWords {
+  readonly title: string;
+  readonly detail: string;
+}
+
+/** Shown on the line of time and in the record; what only keeps the log in order is not shown. */
+export const HIDDEN_KINDS: readonly PourEventKind[] = ['plan', 'void'];
+
+/** An event in a few words. */
+export function eventWords(
+  event: PourEvent,
+  cupName: (mixId: string) => string,
+  units: ReturnType<typeof useUnits>,
+): EventWords {
+  switch (event.kind) {
+    case 'layer':
+      return {
+        title: cupName(event.data.mixId),
+        detail: `${units.show('mass', event.data.mg)}${event.data.moment === 'add' ? ' added' : ''}`,
+      };
+    case 'pass':
+      return {
+        title: `${airTool(event.data.tool).label} ${bearingName(event.data.directionDeg)}`,
+        detail: `${units.show('length', event.data.distanceMm)}, ${event.data.slantDeg}°, ${event.data.seconds} s`,
+      };
+    case 'room':
+      return {
+        title: 'Room',
+        detail: `${units.show('temperature', event.data.temperatureC)}${event.data.humidityPercent === null ? '' : `, ${event.data.humidityPercent} %`}`,
+      };
+    case 'torch':
+      return { title: 'Torched', detail: event.data.seconds === null ? '' : `${event.data.seconds} s` };
+    case 'wait':
+      return {
+        title: 'Waited',
+        detail: `${event.data.seconds} s${event.data.forWhat ? `, ${event.data.forWhat}` : ''}`,
+      };
+    case 'spin':
+      return {
+        title: 'Spun',
+        detail: `${Math.round(event.data.rpm)} turns a minute, ${event.data.seconds} s`,
+      };
+    case 'tilt':
+      return {
+        title: `Tilted ${bearingName(event.data.directionDeg)}`,
+        detail: event.data.seconds === null ? '' : `${event.data.seconds} s`,
+      };
+    case 'scrape':
+      return { title: 'Scraped off', detail: event.data.note };
+    case 'straw':
+      return { title: 'Straw', detail: event.data.note };
+    case 'skewer':
+      return { title: 'Skewer', detail: event.data.note };
+    case 'note':
+      return { title: 'Note', detail: event.data.text };
+    case 'photo':
+      return { title: 'Photo', detail: event.data.note };
+    case 'step':
+      return {
+        title: event.data.outcome === 'done' ? 'Step done' : 'Step left out',
+        detail: event.data.note,
+      };
+    case 'plan':
+      return { title: 'Plan', detail: '' };
+    case 'void':
+      return { title: 'Taken back', detail: '' };
+  }
+}

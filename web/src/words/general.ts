@@ -1,0 +1,54 @@
+import { DEGREE_WORDS } from '@icy-ribbon/contract';
+import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
+import dayjs from 'dayjs';
+
+export const TECHNIQUE_LABELS: Readonly<Record<Technique, string>> = {
+  dutch: 'Dutch pour',
+  bloom: 'Bloom',
+  swipe: 'Swipe',
+};
+
+export const ROLE_LABELS: Readonly<Record<CupRole, string>> = {
+  base: 'Base',
+  color: 'Color',
+  pillow: 'Pillow',
+  activator: 'Activator',
+  swipe: 'Swiped color',
+  medium: 'Medium',
+};
+
+/** The roles a piece of this technique asks for, the ground first. */
+export const ROLES_OF: Readonly<Record<Technique, readonly CupRole[]>> = {
+  dutch: ['base', 'color'],
+  bloom: ['pillow', 'color', 'activator'],
+  swipe: ['base', 'color', 'swipe'],
+};
+
+/** "just now", "40 min old", "20 h old", "9 days old". */
+export function ageWords(at: string): string {
+  const minutes = dayjs().diff(at, 'minute');
+  if (minutes < 5) return 'just now';
+  if (minutes < 60) return `${minutes} min old`;
+  const hours = Math.round(minutes / 60);
+  return hours < 48 ? `${hours} h old` : `${Math.round(hours / 24)} days old`;
+}
+
+export function dateWords(at: string): string {
+  return dayjs(at).format('D MMM YYYY');
+}
+
+export function timeWords(at: string): string {
+  return dayjs(at).format('HH:mm');
+}
+
+export function degreeWord(degree: number | null | undefined): string {
+  return degree === null || degree === undefined ? 'not judged' : (DEGREE_WORDS[degree] ?? '');
+}
+
+/** "2 : 1 : 0.75" from parts, without trailing zeros and without what is not there. */
+export function partsWords(parts: readonly number[], digits = 2): string {
+  return parts
+    .filter((part) => part > 0)
+    .map((part) => String(Number(part.toFixed(digits))))
+    .join(' : ');
+}

@@ -1,0 +1,49 @@
+import type { Reading } from '@icy-ribbon/contract';
+import type { NextAddition } from '@icy-ribbon/core/thickness/match';
+import { DRAIN_CUPS } from '@icy-ribbon/core/thickness/reading';
+
+/** "0.76 Pa·s". */
+export const paS = (value: number): string => `${value.toPrecision(2)} Pa·s`;
+
+/** A spread of ln(viscosity) as the trade reads it: "± 12 %", or "within a factor of 2.5". */
+export function spreadWords(spreadLn: number): string {
+  const factor = Math.exp(spreadLn);
+  return factor < 1.4
+    ? `± ${Math.max(1, Math.round((factor - 1) * 100))} %`
+    : `within a factor of ${factor.toFixed(1)}`;
+}
+
+/** What was read, in words: "mound gone after 1.2 s". */
+export function measureWords({ measure }: Pick<Reading, 'measure'>): string {
+  switch (measure.kind) {
+    case 'words':
+      return `looks like ${measure.stage}`;
+    case 'mound':
+      return `mound gone after ${measure.seconds.toFixed(1)} s${measure.constant ? '' : ', not calibrated'}`;
+    case 'drain-cup': {
+      const name = measure.own?.name ?? DRAIN_CUPS[measure.cup as keyof typeof DRAIN_CUPS].label;
+      return `${name}: drained in ${measure.seconds.toFixed(1)} s`;
+    }
+    case 'race':
+      return measure.by === 'time'
+        ? `race: at the line after ${measure.value.toFixed(1)} s`
+        : `race: ran ${measure.value.toFixed(0)} mm`;
+  }
+}
+
+/** The next addition as a sentence with its number. */
+export function additionWords(next: NextAddition, show: (mg: number) => string): string {
+  if (next.kind === 'there') return 'It is there.';
+  if (next.kind === 'stuck') return next.because;
+  const list = (parts: typeof next.step) =>
+    parts.map((each) => `${show(each.mg)} ${each.name.toLowerCase()}`).join(' and ');
+  return `Stir in ${list(next.step)}, then look again.`;
+}
+
+/** How sure the next addition is. */
+export function sureWords(next: NextAddition, show: (mg: number) => string): string {
+  if (next.kind !== 'thin' && next.kind !== 'thicken') return '';
+  const need = next.need.reduce((sum, each) => sum + each.mg, 0);
+  const chance = next.overshoot < 0.01 ? 'below 1' : String(Math.round(next.overshoot * 100));
+  return `${show(need)} would reach it by the best guess; the step leaves it at ${paS(next.after.viscosityPaS)}, ${spreadWords(next.after.spreadLn)}; chance to go too far ${chance} %.`;
+}
