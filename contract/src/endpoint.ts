@@ -19,14 +19,22 @@ export interface Endpoint<
   readonly body: Body;
   readonly response: Response;
   readonly status: 200 | 201 | 202;
+  /** Media type of the body. */
+  readonly takes: string;
+  /** The part of a form that is a file. */
+  readonly file?: string;
+  /** Media type of the answer; `response` describes it when it is JSON. */
+  readonly gives: string;
 }
+
+export const JSON_MEDIA_TYPE = 'application/json';
 
 const nothing = z.undefined();
 type Nothing = typeof nothing;
 
 /** Fills in what a call does not have. */
 export function endpoint<
-  Response extends z.ZodType,
+  Response extends z.ZodType = Nothing,
   Params extends z.ZodType = Nothing,
   Query extends z.ZodType = Nothing,
   Body extends z.ZodType = Nothing,
@@ -35,15 +43,21 @@ export function endpoint<
   path: string;
   summary: string;
   tag: string;
-  response: Response;
+  response?: Response;
   params?: Params;
   query?: Query;
   body?: Body;
   status?: 200 | 201 | 202;
+  /** A form is taken with this part of it being a file. */
+  file?: string;
+  gives?: string;
 }): Endpoint<Params, Query, Body, Response> {
   return {
     status: 200,
+    takes: given.file === undefined ? JSON_MEDIA_TYPE : 'multipart/form-data',
+    gives: JSON_MEDIA_TYPE,
     ...given,
+    response: given.response ?? (nothing as unknown as Response),
     params: given.params ?? (nothing as unknown as Params),
     query: given.query ?? (nothing as unknown as Query),
     body: given.body ?? (nothing as unknown as Body),

@@ -4,7 +4,7 @@ export * from './bounds.ts';
 export * from './climate.ts';
 export * from './common.ts';
 export * from './document.ts';
-export { endpoint, hasPart, type Endpoint, type Method } from './endpoint.ts';
+export { endpoint, hasPart, JSON_MEDIA_TYPE, type Endpoint, type Method } from './endpoint.ts';
 export * from './equipment.ts';
 export * from './import.ts';
 export * from './judgement.ts';

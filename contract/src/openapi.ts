@@ -29,21 +29,35 @@ function parameters(schema: z.ZodType, location: 'path' | 'query'): Json[] {
   }));
 }
 
+const BINARY: Json = { type: 'string', format: 'binary' };
+
+/** What is sent; the file of a form is a part of it beside its fields. */
+function bodySchema({ body, file }: Endpoint): Json {
+  const fields = hasPart(body) ? jsonSchema(body, 'input') : { type: 'object' };
+  if (file === undefined) return fields;
+  return {
+    ...fields,
+    properties: { ...(fields.properties as Json | undefined), [file]: BINARY },
+    required: [...((fields.required as string[] | undefined) ?? []), file],
+  };
+}
+
 function operation(endpoint: Endpoint): Json {
   return {
     summary: endpoint.summary,
     tags: [endpoint.tag],
     parameters: [...parameters(endpoint.params, 'path'), ...parameters(endpoint.query, 'query')],
-    ...(hasPart(endpoint.body) && {
-      requestBody: {
-        required: true,
-        content: { 'application/json': { schema: jsonSchema(endpoint.body, 'input') } },
-      },
+    ...((hasPart(endpoint.body) || endpoint.file) && {
+      requestBody: { required: true, content: { [endpoint.takes]: { schema: bodySchema(endpoint) } } },
     }),
     responses: {
       [endpoint.status]: {
         description: 'Done',
-        content: { 'application/json': { schema: jsonSchema(endpoint.response, 'output') } },
+        content: {
+          [endpoint.gives]: {
+            schema: hasPart(endpoint.response) ? jsonSchema(endpoint.response, 'output') : BINARY,
+          },
+        },
       },
       default: {
         description: 'What went wrong',

@@ -161,7 +161,8 @@ async function readOperations(send: Send): Promise<Operation[]> {
         string,
         {
           parameters: Operation['parameters'];
-          requestBody?: { content: { 'application/json': { schema: JsonSchema } } };
+          requestBody?: { content: { 'application/json'?: { schema: JsonSchema } } };
+          responses: Record<string, { content: object }>;
         }
       >
     >;
@@ -169,12 +170,14 @@ async function readOperations(send: Send): Promise<Operation[]> {
   return Object.entries(paths).flatMap(([path, methods]) =>
     LEFT_OUT.some((each) => each.test(path))
       ? []
-      : Object.entries(methods).map(([method, { parameters, requestBody }]) => ({
-          method: method.toUpperCase(),
-          path,
-          parameters,
-          body: requestBody?.content['application/json'].schema,
-        })),
+      : Object.entries(methods)
+          .filter(([, { responses }]) => !('text/event-stream' in (responses['200']?.content ?? {})))
+          .map(([method, { parameters, requestBody }]) => ({
+            method: method.toUpperCase(),
+            path,
+            parameters,
+            body: requestBody?.content['application/json']?.schema,
+          })),
   );
 }
 

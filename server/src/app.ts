@@ -37,8 +37,6 @@ import { supportRoutes } from './support/support.routes.ts';
 import type { Tasks } from './task/threads.ts';
 import { VERSION } from './version.ts';
 
-const SCALE_STREAM = '/api/scale/readings';
-
 export interface FrameParts {
   readonly config: Config;
   readonly keeper: Keeper;
@@ -127,18 +125,14 @@ export function studioRouter({ db, files, tasks, jobs, dataFolder, beforeDeletin
 }
 
 function compressible(request: express.Request, response: express.Response): boolean {
-  return request.path !== SCALE_STREAM && compression.filter(request, response);
+  return request.path !== api.scale.readings.path && compression.filter(request, response);
 }
 
 /** What the API is and what its files look like, written from the contract. */
 function describingRoutes(app: Express): void {
-  app.get('/api/openapi.json', (_request, response) => {
-    response.json(openApiDocument(VERSION));
-  });
-  app.get('/api/schema/studio.json', (_request, response) => {
-    response.json(z.toJSONSchema(archiveSchema, { io: 'input', unrepresentable: 'any' }));
-  });
-  app.get('/api/schema/piece.json', (_request, response) => {
-    response.json(z.toJSONSchema(pieceDocumentSchema, { io: 'input', unrepresentable: 'any' }));
-  });
+  const format = (schema: z.ZodType) =>
+    z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Record<string, unknown>;
+  route(app, api.studio.openApi, () => openApiDocument(VERSION));
+  route(app, api.studio.archiveFormat, () => format(archiveSchema));
+  route(app, api.studio.pieceFormat, () => format(pieceDocumentSchema));
 }

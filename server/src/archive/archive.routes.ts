@@ -4,6 +4,7 @@ import { mkdir, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { api } from '@icy-ribbon/contract';
 import { Semaphore } from 'async-mutex';
 import type { Router } from 'express';
 import yazl from 'yazl';
@@ -22,10 +23,10 @@ interface Manifest {
   readonly damaged: readonly string[];
 }
 
-/** GET /api/archive.zip: the whole studio, photos included, one file after the other. */
+/** The whole studio, photos included, one file after the other. */
 export function archiveRoutes(router: Router, files: PhotoFiles, tasks: Tasks, dataFolder: string): void {
   const turns = new Semaphore(AT_ONCE);
-  router.get('/api/archive.zip', async (request, response) => {
+  router.get(api.studio.archive.path, async (request, response) => {
     const [, release] = await turns.acquire();
     const { incoming } = folderOf(dataFolder);
     const path = join(incoming, `${randomUUID()}.part`);
@@ -34,7 +35,7 @@ export function archiveRoutes(router: Router, files: PhotoFiles, tasks: Tasks, d
       await mkdir(incoming, { recursive: true });
       const { hashes, damaged } = await tasks.run('collectStudio', path);
       response.setHeader('Content-Disposition', 'attachment; filename="icy-ribbon-studio.zip"');
-      response.type('application/zip');
+      response.type(api.studio.archive.gives);
       const zip = zipOf(path, files, hashes, { photos: hashes.length, missing: [], damaged });
       try {
         await pipeline(zip.output, response);

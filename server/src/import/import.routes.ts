@@ -34,10 +34,9 @@ export function importRoutes(router: Router, jobs: ImportJobs, dataFolder: strin
   route(router, api.imports.cancel, ({ params }) => jobs.cancel(params.id));
 }
 
-/** POST /api/archive, multipart: the file "archive". */
 function archiveRoute(router: Router, jobs: ImportJobs, dataFolder: string): void {
-  const { middleware } = receiver(dataFolder, 'archive', MOST_ZIP_BYTES);
-  router.post('/api/archive', middleware, (request, response) => {
+  const { middleware } = receiver(dataFolder, api.imports.archive.file!, MOST_ZIP_BYTES);
+  router.post(api.imports.archive.path, middleware, (request, response) => {
     if (!request.file) throw unfit('archive', 'Choose a zip that was written here.');
     begin(response, jobs, 'studio', request.file.path);
   });

@@ -1,12 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import {
-  api,
-  idParams,
-  photoSchema,
-  photoUploadFields,
-  pieceIdParams,
-  type Photo,
-} from '@icy-ribbon/contract';
+import { api, type Photo } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import { requirePiece } from '../db/ofPiece.ts';
 import type { Db } from '../db/open.ts';
@@ -23,8 +16,8 @@ const PHOTO_AGE_S = 365 * 86_400;
 
 export function photoRoutes(router: Router, db: Db, files: PhotoFiles, dataFolder: string): void {
   uploadRoute(router, db, files, dataFolder);
-  fileRoute(router, db, '/api/photos/:id/image', (hash) => files.imagePath(hash));
-  fileRoute(router, db, '/api/photos/:id/thumbnail', (hash) => files.thumbnailPath(hash));
+  fileRoute(router, db, api.photos.image, (hash) => files.imagePath(hash));
+  fileRoute(router, db, api.photos.thumbnail, (hash) => files.thumbnailPath(hash));
   route(router, api.photos.measure, ({ params, body }) =>
     write(db, (trx) => setMeasurement(trx, params.id, body)),
   );
@@ -39,17 +32,17 @@ export function photoRoutes(router: Router, db: Db, files: PhotoFiles, dataFolde
   );
 }
 
-/** POST /api/pieces/:pieceId/photos, multipart: the file "photo" and the fields of `photoUploadFields`. */
 function uploadRoute(router: Router, db: Db, files: PhotoFiles, dataFolder: string): void {
-  const receive = receiver(dataFolder, 'photo', MAX_UPLOAD_BYTES);
-  router.post('/api/pieces/:pieceId/photos', receive.middleware);
-  router.post('/api/pieces/:pieceId/photos', async (request, response) => {
+  const { path, params, body, file, response: answer, status } = api.photos.upload;
+  const receive = receiver(dataFolder, file!, MAX_UPLOAD_BYTES);
+  router.post(path, receive.middleware);
+  router.post(path, async (request, response) => {
     try {
-      const { pieceId } = check(pieceIdParams, request.params);
-      const fields = check(photoUploadFields, request.body ?? {});
+      const { pieceId } = check(params, request.params);
+      const fields = check(body, request.body ?? {});
       if (!request.file) throw unfit('photo', 'Choose a photo.');
       const given = { id: fields.id ?? randomUUID(), pieceId, state: fields.state, photo: request.file.path };
-      response.status(201).json(photoSchema.parse(await takeIn(db, files, given)));
+      response.status(status).json(answer.parse(await takeIn(db, files, given)));
     } finally {
       await receive.clear(request);
     }
@@ -86,13 +79,18 @@ async function existing(db: Reader, id: string, pieceId: string): Promise<Photo 
 }
 
 /** A photo never changes under its hash; an answer that there is none is not kept. */
-function fileRoute(router: Router, db: Db, path: string, fileOf: (hash: string) => string): void {
-  router.get(path, async (request, response, next) => {
-    const { id } = check(idParams, request.params);
+function fileRoute(
+  router: Router,
+  db: Db,
+  endpoint: typeof api.photos.image,
+  fileOf: (hash: string) => string,
+): void {
+  router.get(endpoint.path, async (request, response, next) => {
+    const { id } = check(endpoint.params, request.params);
     const { hash } = found(await findPhoto(db, id), 'photo');
     const headers = { 'Cache-Control': `private, max-age=${PHOTO_AGE_S}, immutable` };
     response
-      .type('jpeg')
+      .type(endpoint.gives)
       .sendFile(fileOf(hash), { dotfiles: 'allow', cacheControl: false, headers }, (error) => {
         if (!error) return;
         if (response.headersSent) response.destroy();

@@ -1,4 +1,4 @@
-import { pieceListQuery } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import { check } from '../http/route.ts';
 import type { Tasks } from '../task/threads.ts';
@@ -9,16 +9,21 @@ const FILES: Readonly<Record<CsvTable, string>> = {
   mixes: 'icy-ribbon-mixes.csv',
   passes: 'icy-ribbon-passes.csv',
 };
-const filterSchema = pieceListQuery.omit({ page: true, pageSize: true });
+const ENDPOINTS = {
+  pieces: api.results.piecesCsv,
+  mixes: api.results.mixesCsv,
+  passes: api.results.passesCsv,
+} as const;
 
-/** GET /api/pieces.csv, mixes.csv and passes.csv. */
+/** Tables of what was done and what came of it, worked out by a thread. */
 export function csvRoutes(router: Router, tasks: Tasks): void {
   for (const [table, name] of Object.entries(FILES) as [CsvTable, string][]) {
-    router.get(`/api/${table}.csv`, async (request, response) => {
-      const query = { ...check(filterSchema, request.query), page: 1, pageSize: 1 };
+    const endpoint = ENDPOINTS[table];
+    router.get(endpoint.path, async (request, response) => {
+      const query = { ...check(endpoint.query, request.query), page: 1, pageSize: 1 };
       const text = await tasks.run('csv', { table, query });
       response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
-      response.type('text/csv; charset=utf-8').send(text);
+      response.type(`${endpoint.gives}; charset=utf-8`).send(text);
     });
   }
 }

@@ -120,7 +120,8 @@ describe('while the server is away', () => {
     fetched.mockRejectedValueOnce(new TypeError('failed to fetch'));
     fetched.mockResolvedValueOnce(answer({ id: 'x' }, 201));
     const form = new FormData();
-    const pending = upload('/api/photos', form, z.object({ id: z.string() }));
+    const endpoint = { method: 'POST', path: '/api/photos', response: z.object({ id: z.string() }) } as const;
+    const pending = upload(endpoint, form);
     await jest.advanceTimersByTimeAsync(1000);
     await expect(pending).resolves.toEqual({ id: 'x' });
     expect(fetched.mock.calls[0]?.[1].body).toBe(fetched.mock.calls[1]?.[1].body);

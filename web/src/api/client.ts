@@ -1,4 +1,10 @@
-import { PROBLEM_MEDIA_TYPE, hasPart, problemSchema, type Endpoint } from '@icy-ribbon/contract';
+import {
+  JSON_MEDIA_TYPE,
+  PROBLEM_MEDIA_TYPE,
+  hasPart,
+  problemSchema,
+  type Endpoint,
+} from '@icy-ribbon/contract';
 import type { z } from 'zod';
 import { ApiProblem } from './problem.ts';
 import { reportAway, reportBack, reportStorage, storageTrouble } from './connection.ts';
@@ -34,7 +40,7 @@ export async function call<
   const response = await fetchPatiently(urlOf(endpoint.path, parts.params, parts.query), {
     method: endpoint.method,
     ...(hasPart(endpoint.body) && {
-      headers: { 'Content-Type': 'application/json' },
+      headers: { 'Content-Type': JSON_MEDIA_TYPE },
       body: JSON.stringify(parts.body),
     }),
   });
@@ -43,13 +49,13 @@ export async function call<
 
 /** Uploads a form (a photo), or a file as it is; the same rules as `call`. */
 export async function upload<R extends z.ZodType>(
-  path: string,
+  endpoint: Pick<Endpoint<z.ZodType, z.ZodType, z.ZodType, R>, 'method' | 'path' | 'response'>,
   body: FormData | Blob,
-  response: R,
+  params: object = {},
 ): Promise<z.output<R>> {
-  const headers = body instanceof FormData ? undefined : { 'Content-Type': 'application/json' };
-  const sent = await fetchPatiently(path, { method: 'POST', body, ...(headers && { headers }) });
-  return response.parse(await readAnswer(sent));
+  const headers = body instanceof FormData ? undefined : { 'Content-Type': JSON_MEDIA_TYPE };
+  const init = { method: endpoint.method, body, ...(headers && { headers }) };
+  return endpoint.response.parse(await readAnswer(await fetchPatiently(urlOf(endpoint.path, params), init)));
 }
 
 function urlOf(path: string, params: object = {}, query: object = {}): string {

@@ -1,6 +1,5 @@
 import {
   api,
-  photoSchema,
   type Addition,
   type DamagedRecord,
   type JudgementPut,
@@ -342,12 +341,11 @@ export const usePiece = defineStore('piece', () => {
   }
 
   async function attachPhoto(file: Blob, state: PhotoState): Promise<Photo> {
-    const found = current();
     const form = new FormData();
     form.set('id', crypto.randomUUID());
     form.set('state', state);
     form.set('photo', file);
-    const photo = await upload(`/api/pieces/${found.id}/photos`, form, photoSchema);
+    const photo = await upload(api.photos.upload, form, { pieceId: current().id });
     replacePhoto(photo);
     return photo;
   }

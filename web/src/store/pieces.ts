@@ -1,6 +1,5 @@
 import {
   api,
-  importJobSchema,
   type ArchiveResult,
   type ImportResult,
   type PieceCreate,
@@ -101,8 +100,7 @@ export const usePieces = defineStore('pieces', () => {
    * @returns undefined when it was called off
    */
   async function importDocument(file: Blob): Promise<ImportResult | undefined> {
-    const { path, response } = api.pieces.importDocument;
-    const result = await imports.follow(upload(path, file, response));
+    const result = await imports.follow(upload(api.pieces.importDocument, file));
     await load();
     return result?.piece;
   }
@@ -111,7 +109,7 @@ export const usePieces = defineStore('pieces', () => {
   async function importStudio(file: Blob): Promise<ArchiveResult | undefined> {
     const form = new FormData();
     form.set('archive', file);
-    const result = await imports.follow(upload('/api/archive', form, importJobSchema));
+    const result = await imports.follow(upload(api.imports.archive, form));
     await load();
     return result?.studio;
   }

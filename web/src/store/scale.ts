@@ -14,7 +14,7 @@ export function useScale() {
 
   onMounted(async () => {
     info.value = await call(api.scale.info);
-    source = new EventSource('/api/scale/readings');
+    source = new EventSource(api.scale.readings.path);
     source.addEventListener('message', (event: MessageEvent<string>) => {
       const checked = scaleReadingSchema.safeParse(JSON.parse(event.data));
       if (checked.success) reading.value = checked.data;

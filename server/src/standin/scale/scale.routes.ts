@@ -12,9 +12,9 @@ export function scaleRoutes(router: Router, scale: StandInScale): void {
   route(router, api.scale.newCup, () => scale.newCup());
 
   /** Readings as server-sent events, for as long as the page stays. */
-  router.get('/api/scale/readings', (request, response) => {
+  router.get(api.scale.readings.path, (request, response) => {
     response.writeHead(200, {
-      'Content-Type': 'text/event-stream',
+      'Content-Type': api.scale.readings.gives,
       'Cache-Control': 'no-cache, no-transform',
     });
     const unsubscribe = scale.subscribe((reading) => {

@@ -27,7 +27,8 @@ onMounted(() => {
       <p>
         Every number on every screen comes from one of these, or from the artist’s own readings. “From memory”
         marks a source whose formula was written down without the paper at hand; “common practice” has no
-        published source.
+        published source. What others made and these pages bring along is listed with its
+        <a href="/notices.txt">licenses</a>.
       </p>
     </header>
     <nav aria-label="Calculations">
