@@ -1,4 +1,5 @@
 import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
+import type { LoggedEvent } from '@icy-ribbon/core/piece/event';
 import { z } from 'zod';
 import { idSchema, massMgSchema, timestampSchema } from './common.ts';
 import { pouredPlanSchema } from './plan.ts';
@@ -115,7 +116,7 @@ export const pourEventSchema = z.discriminatedUnion('kind', [
   /** The plan as it was when the pour began; it is what the pour is compared with. */
   z.object({ ...envelope, kind: z.literal('plan'), data: pouredPlanSchema }),
   z.object({ ...envelope, kind: z.literal('void'), data: z.object({ eventId: idSchema }) }),
-]);
+]) satisfies z.ZodType<LoggedEvent>;
 
 export type PourEvent = z.output<typeof pourEventSchema>;
 export type LayerEvent = Extract<PourEvent, { kind: 'layer' }>;

@@ -7,7 +7,7 @@ import {
 } from '@icy-ribbon/contract';
 import type { AirTool } from '@icy-ribbon/core/flow/air';
 import { quantitiesOf } from '@icy-ribbon/core/judgement/compare';
-import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
+import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import type { Insertable } from 'kysely';
@@ -16,7 +16,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = 1;
+export const FACTS_CODE = 2;
 
 export type FactsRow = Insertable<PourFactsTable>;
 
@@ -39,7 +39,7 @@ export function factsOf(piece: Piece): FactsRow {
     tools: JSON.stringify([...new Set(record.passes.map((pass) => pass.tool))]),
     stage: typeof colorPaS === 'number' ? stageOf(colorPaS).name : null,
     rating: record.rating,
-    photoId: piece.photos.at(-1)?.id ?? null,
+    photoId: speakingPhoto(piece.photos)?.id ?? null,
     numbers: JSON.stringify(numbers),
     summary: JSON.stringify(pieceSummarySchema.parse(summarize(piece))),
     trouble: null,

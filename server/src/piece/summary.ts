@@ -2,11 +2,12 @@ import type { Piece, PieceSummary } from '@icy-ribbon/contract';
 import { cupColor } from '@icy-ribbon/core/paint/color';
 import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { pieceProgress } from '@icy-ribbon/core/piece/progress';
+import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { laidMgOf, standing } from '@icy-ribbon/core/piece/event';
 
-/** The measures of the newest photo that has any. */
+/** The measures of the photo that speaks for a piece. */
 function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {
-  const measurement = photos.filter((photo) => photo.measurement !== null).at(-1)?.measurement;
+  const measurement = speakingPhoto(photos)?.measurement;
   if (!measurement) return null;
   const { cells, lacing, mud, negativeSpace } = measurement;
   return {
@@ -69,7 +70,7 @@ export function summarize(piece: Piece): PieceSummary {
       slantDeg: data.slantDeg,
       seconds: data.seconds,
     })),
-    photoId: piece.photos.at(-1)?.id ?? null,
+    photoId: speakingPhoto(piece.photos)?.id ?? null,
     outcome: outcomeOf(piece),
     judgement: piece.judgement,
     trouble: null,

@@ -42,6 +42,9 @@ export function browserKeeper(): EventKeeper {
   const database = () =>
     (opened ??= openDB<Schema>(NAME, 1, {
       upgrade: (db) => void db.createObjectStore(STORE, { keyPath: 'event.id' }),
+    }).catch((error: unknown) => {
+      opened = undefined;
+      throw error;
     }));
   const writing = async () => (await database()).transaction(STORE, 'readwrite', { durability: 'strict' });
   const tell = (change: KeptChange) => channel.postMessage(change);

@@ -111,6 +111,27 @@ it('a closed tab loses nothing: the next one finds what was kept', async () => {
   expect(second.waiting.value).toEqual([]);
 });
 
+it('a database that cannot be read at first is asked again, and what it kept goes out', async () => {
+  const { log } = server();
+  const keeper = memoryKeeper();
+  await keeper.put({ event: event('kept'), pieceId: PIECE, order: '1', refused: null });
+  let tries = 0;
+  const damaged = {
+    ...keeper,
+    all: () => (tries++ === 0 ? Promise.reject(new Error('being mended')) : keeper.all()),
+  };
+  usePourQueue(
+    ref(PIECE),
+    () => {},
+    () => {},
+    damaged,
+  );
+  await settle(100);
+  expect(log.size).toBe(0);
+  await settle(5000);
+  expect([...log.values()].map((each) => each.kind === 'note' && each.data.text)).toEqual(['kept']);
+});
+
 it('two tabs that both send the same event make it once', async () => {
   const { log } = server();
   const keeper = memoryKeeper();

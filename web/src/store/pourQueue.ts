@@ -53,6 +53,7 @@ export function usePourQueue(
   const gone = new Set<string>();
   let sending = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
+  let looking: ReturnType<typeof setTimeout> | undefined;
   let counter = 0;
   /** The browser's clock may be set back in mid-pour: what is logged later never sorts earlier. */
   let lastMs = 0;
@@ -64,9 +65,17 @@ export function usePourQueue(
       .sort((a, b) => (a.order < b.order ? -1 : 1));
   }
 
-  /** Reads what is kept, in the order it happened; where it cannot be read, this tab knows its own. */
+  /**
+   * Reads what is kept, in the order it happened. A database that cannot be read, as just after a dead battery, is
+   * asked again; until then this tab knows its own.
+   */
   async function look(): Promise<void> {
-    const found = await keeper.all().catch(() => []);
+    const found = await keeper.all().catch(() => undefined);
+    if (!found) {
+      clearTimeout(looking);
+      looking = setTimeout(() => void look().then(send), AGAIN_MS);
+      return;
+    }
     written.value = new Set([...written.value, ...found.map(({ event }) => event.id)]);
     for (const { order } of found) lastMs = Math.max(lastMs, Number.parseInt(order, 10) || 0);
     show(found);
@@ -145,6 +154,7 @@ export function usePourQueue(
     onScopeDispose(() => {
       stop();
       clearTimeout(timer);
+      clearTimeout(looking);
     });
   }
 

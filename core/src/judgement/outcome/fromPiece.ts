@@ -9,10 +9,11 @@ import {
   type Opacity,
 } from '../../paint/material/index.ts';
 import { actualParts } from '../../paint/mix/index.ts';
-import { laidMgOf, standing, type LoggedEvent } from '../../piece/event/index.ts';
+import { dataOf, eventsOfKind, laidMgOf, standing, type LoggedEvent } from '../../piece/event/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { CupRole, Technique } from '../../paint/stage/index.ts';
-import type { BlownPass, Outcome, PouredCup, PourRecord } from './record.ts';
+import type { Outcome, PouredCup, PourRecord } from './record.ts';
+import { speakingPhoto } from './speakingPhoto.ts';
 
 type PieceCup = TestedCup & {
   readonly name: string;
@@ -30,9 +31,7 @@ type PieceCup = TestedCup & {
   readonly additions: readonly { readonly at: string }[];
 };
 
-interface PieceEvent extends LoggedEvent {
-  readonly at: string;
-}
+type PieceEvent = LoggedEvent & { readonly at: string };
 
 /** What is read of a photo; its palette leads from colors to cups. */
 interface PieceMeasurement {
@@ -64,15 +63,11 @@ export interface ComparedPiece {
 /** A piece as a pour that can be compared with others: what was done, and what came of it. */
 export function pourRecordOf(piece: ComparedPiece): PourRecord {
   const events = standing(piece.events);
-  const of = <Data>(kind: string) =>
-    events
-      .filter((event) => event.kind === kind)
-      .map((event) => ({ at: event.at, data: event.data as Data }));
-  const layers = of<{ mixId: string; mg: number; moment?: string }>('layer');
-  const passes = of<BlownPass>('pass');
-  const torches = of<object>('torch');
-  const waits = of<{ seconds: number }>('wait');
-  const room = of<{ temperatureC: number; humidityPercent: number | null }>('room').at(-1);
+  const layers = eventsOfKind(events, 'layer');
+  const passes = eventsOfKind(events, 'pass');
+  const torches = eventsOfKind(events, 'torch');
+  const waits = dataOf(events, 'wait');
+  const room = dataOf(events, 'room').at(-1);
   const { states } = cupStates(piece.mixes, piece.readings, (mixId) => laidMgOf(piece.events, mixId));
   const pouredAt = layers[0]?.at ?? null;
   const lastAir = passes.at(-1)?.at;
@@ -122,15 +117,12 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
     })),
     torches: torches.length,
     torchedAfterAir: lastAir !== undefined && torches.some(({ at }) => at > lastAir),
-    waitSeconds: waits.length > 0 ? waits.reduce((sum, { data }) => sum + data.seconds, 0) : null,
-    spins: of<{ rpm: number; seconds: number }>('spin').map(({ data }) => ({
-      rpm: data.rpm,
-      seconds: data.seconds,
-    })),
-    tilts: of<object>('tilt').length,
+    waitSeconds: waits.length > 0 ? waits.reduce((sum, { seconds }) => sum + seconds, 0) : null,
+    spins: dataOf(events, 'spin').map(({ rpm, seconds }) => ({ rpm, seconds })),
+    tilts: dataOf(events, 'tilt').length,
     addedMg: layers.filter(({ data }) => data.moment === 'add').reduce((sum, { data }) => sum + data.mg, 0),
-    temperatureC: room?.data.temperatureC ?? null,
-    humidityPercent: room?.data.humidityPercent ?? null,
+    temperatureC: room?.temperatureC ?? null,
+    humidityPercent: room?.humidityPercent ?? null,
     outcome: outcomeOf(piece),
     rating: piece.judgement?.rating ?? null,
     faults: piece.judgement?.faults ?? [],
@@ -139,11 +131,8 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
 
 const WEAK_BINDER = 0.22;
 
-/** The last measured photo tells the outcome, a dry one before a wet one. */
 function outcomeOf({ photos }: ComparedPiece): Outcome | null {
-  const measured = photos.filter((photo) => photo.measurement !== null);
-  const shown = measured.filter((photo) => photo.state === 'dry').at(-1) ?? measured.at(-1);
-  const found = shown?.measurement;
+  const found = speakingPhoto(photos)?.measurement;
   if (!found) return null;
   return {
     cellMm: found.cells.medianMm,

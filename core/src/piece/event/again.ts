@@ -1,8 +1,8 @@
 import { paintedArea, type SupportSize } from '../support/index.ts';
 import { USUAL_SETTINGS, type Plan, type PlanLayer, type PlanPass } from '../plan/index.ts';
-import type { AirTool } from '../../flow/air/index.ts';
 import type { CupRole } from '../../paint/stage/index.ts';
-import { standing, type LoggedEvent } from './log.ts';
+import { dataOf, type EventData, type LoggedEvent } from './event.ts';
+import { standing } from './log.ts';
 
 /** A cup that was poured, as far as a plan of it must know. */
 export interface PouredPaint {
@@ -11,20 +11,7 @@ export interface PouredPaint {
   readonly densityGPerMl: number;
 }
 
-interface Laid {
-  readonly mixId: string;
-  readonly mg: number;
-}
-
-interface Blown {
-  readonly tool: AirTool;
-  readonly setting: string;
-  readonly distanceMm: number;
-  readonly slantDeg: number;
-  readonly directionDeg: number;
-  readonly seconds: number;
-  readonly from: { readonly x: number; readonly y: number } | null;
-}
+type Laid = EventData['layer'];
 
 const FOOTPRINT = 0.62;
 
@@ -42,16 +29,14 @@ export function planOfPour(
   newId: () => string,
 ): Plan {
   const events = standing(log);
-  const of = <Data>(kind: string) =>
-    events.filter((event) => event.kind === kind).map(({ data }) => data as Data);
-  const laid = of<Laid>('layer');
+  const laid = dataOf(events, 'layer');
   const roleOf = (id: string) => paints.find((paint) => paint.id === id)?.role;
-  const before = of<Plan>('plan')[0];
+  const before = dataOf(events, 'plan')[0];
   const base = laid.filter(({ mixId }) => roleOf(mixId) === 'base');
   const piled = laid.filter(({ mixId }) => roleOf(mixId) !== 'base');
   const middle = { x: support.widthMm / 2, y: support.heightMm / 2 };
-  const spins = of<{ rpm: number; seconds: number }>('spin');
-  const waits = of<{ seconds: number }>('wait');
+  const spins = dataOf(events, 'spin');
+  const waits = dataOf(events, 'wait');
   return {
     base: baseOf(base, paints, support),
     stacks:
@@ -69,7 +54,7 @@ export function planOfPour(
               },
             ],
     paths: [],
-    passes: of<Blown>('pass').map((pass): PlanPass => ({
+    passes: dataOf(events, 'pass').map((pass): PlanPass => ({
       id: newId(),
       tool: pass.tool,
       blowerId: null,

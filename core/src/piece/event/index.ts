@@ -1,4 +1,13 @@
 export { layProblem } from './lay.ts';
-export { laidMgOf, standing, without, type LoggedEvent } from './log.ts';
+export {
+  dataOf,
+  eventsOfKind,
+  type EventData,
+  type EventKind,
+  type FacePlace,
+  type LoggedEvent,
+  type PassData,
+} from './event.ts';
+export { laidMgOf, standing, without } from './log.ts';
 export { nextStep, runSheet, stepStates, type RunStep, type StepState } from './runSheet.ts';
 export { planOfPour, type PouredPaint } from './again.ts';

@@ -1,8 +1,10 @@
 import { laidMgOf, standing, without } from './log.ts';
 
-const layer = (id: string, mixId: string, mg: number) => ({ id, kind: 'layer', data: { mixId, mg } });
-const correct = (id: string, insteadOf: string, mg: number) => ({ ...layer(id, 'rust', mg), insteadOf });
-const strike = (id: string, eventId: string) => ({ id, kind: 'void', data: { eventId } });
+const layer = (id: string, mixId: string, mg: number) =>
+  ({ id, kind: 'layer', data: { mixId, mg } }) as const;
+const correct = (id: string, insteadOf: string, mg: number) =>
+  ({ ...layer(id, 'rust', mg), insteadOf }) as const;
+const strike = (id: string, eventId: string) => ({ id, kind: 'void', data: { eventId } }) as const;
 
 it('an event that was taken back no longer stands, nor does the taking back', () => {
   const log = [layer('a', 'rust', 10), layer('b', 'rain', 20), strike('c', 'a')];

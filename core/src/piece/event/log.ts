@@ -1,11 +1,4 @@
-/** The least a pour event must tell for the log to be read. */
-export interface LoggedEvent {
-  readonly id: string;
-  readonly kind: string;
-  readonly data: unknown;
-  /** The event that this one corrects, in whose place it stands. */
-  readonly insteadOf?: string | undefined;
-}
+import { dataOf, type LoggedEvent } from './event.ts';
 
 /**
  * The events that stand: without those that were taken back, without the taking back itself, and each correction in
@@ -14,9 +7,7 @@ export interface LoggedEvent {
  * @param log the whole log in the order it was written
  */
 export function standing<Event extends LoggedEvent>(log: readonly Event[]): Event[] {
-  const struck = new Set(
-    log.filter((event) => event.kind === 'void').map((event) => (event.data as { eventId: string }).eventId),
-  );
+  const struck = new Set(dataOf(log, 'void').map(({ eventId }) => eventId));
   const kept = log.filter((event) => event.kind !== 'void' && !struck.has(event.id));
   const ids = new Set(log.map((event) => event.id));
   const correctionOf = new Map<string, Event>();
@@ -38,9 +29,7 @@ export function without<Event extends LoggedEvent>(
 
 /** Whole milligrams of one cup that the standing events laid on the support. */
 export function laidMgOf(log: readonly LoggedEvent[], mixId: string): number {
-  return standing(log)
-    .filter((event) => event.kind === 'layer')
-    .map((event) => event.data as { mixId: string; mg: number })
+  return dataOf(standing(log), 'layer')
     .filter((layer) => layer.mixId === mixId)
-    .reduce((sum, layer) => sum + layer.mg, 0);
+    .reduce((sum, { mg }) => sum + mg, 0);
 }

@@ -1,5 +1,5 @@
 import { EMPTY_PLAN, USUAL_SETTINGS, type Plan } from '../plan/index.ts';
-import { layProblem, nextStep, planOfPour, runSheet, stepStates } from './index.ts';
+import { layProblem, nextStep, planOfPour, runSheet, stepStates, type LoggedEvent } from './index.ts';
 
 const plan: Plan = {
   ...EMPTY_PLAN,
@@ -37,11 +37,10 @@ const plan: Plan = {
 };
 const grams = { layer: (_item: string, layer: string) => (layer === 'a' ? 12 : 6), base: () => 90 };
 const steps = runSheet(plan, grams);
-const done = (id: string, stepId: string, outcome?: string) => ({
-  id,
-  kind: outcome ? 'step' : 'layer',
-  data: { stepId, outcome, mixId: 'rust', mg: 1 },
-});
+const done = (id: string, stepId: string, outcome?: 'done' | 'skipped'): LoggedEvent =>
+  outcome
+    ? { id, kind: 'step', data: { stepId, outcome, note: '' } }
+    : { id, kind: 'layer', data: { stepId, mixId: 'rust', mg: 1 } };
 
 it('a plan becomes steps in the order of the work', () => {
   expect(steps.map((step) => step.kind)).toEqual([
@@ -68,7 +67,7 @@ it('what is done or left out is passed by; what is taken back is open again', ()
   const log = [done('1', 'level', 'done'), done('2', 'base:0'), done('3', 'run-off', 'skipped')];
   expect(nextStep(steps, log)?.id).toBe('layer:pile:a');
   expect(stepStates(steps, log).get('run-off')).toBe('skipped');
-  const back = [...log, { id: '4', kind: 'void', data: { eventId: '2' } }];
+  const back = [...log, { id: '4', kind: 'void', data: { eventId: '2' } } as const];
   expect(nextStep(steps, back)?.id).toBe('base:0');
 });
 
@@ -96,14 +95,14 @@ describe('pouring it again', () => {
     slantDeg: 20,
     directionDeg: 90,
     seconds: 4,
-  };
-  const log = [
+  } as const;
+  const log: LoggedEvent[] = [
     { id: '1', kind: 'layer', data: { mixId: 'white', mg: 40_000 } },
     { id: '2', kind: 'layer', data: { mixId: 'rust', mg: 9_000 } },
     { id: '3', kind: 'layer', data: { mixId: 'rain', mg: 4_000 } },
     { id: '4', kind: 'pass', data: { ...pass, from: { x: 0.25, y: 0.5 } } },
-    { id: '5', kind: 'wait', data: { seconds: 70 } },
-    { id: '6', kind: 'spin', data: { rpm: 30, seconds: 15 } },
+    { id: '5', kind: 'wait', data: { seconds: 70, forWhat: '' } },
+    { id: '6', kind: 'spin', data: { rpm: 30, seconds: 15, way: 'both' } },
   ];
   const again = planOfPour(log, paints, support, newId);
 

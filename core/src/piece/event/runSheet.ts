@@ -1,5 +1,5 @@
 import type { Plan, PlanPass } from '../plan/index.ts';
-import type { LoggedEvent } from './log.ts';
+import type { LoggedEvent } from './event.ts';
 import { standing } from './log.ts';
 
 /** One step of a pour, in the order of the work. */
@@ -85,9 +85,10 @@ export type StepState = 'done' | 'skipped' | 'open';
 /** What became of each step, by the events that name it. */
 export function stepStates(steps: readonly RunStep[], log: readonly LoggedEvent[]): Map<string, StepState> {
   const states = new Map<string, StepState>(steps.map((step) => [step.id, 'open']));
-  for (const { data } of standing(log)) {
-    const { stepId, outcome } = (data ?? {}) as { stepId?: string; outcome?: StepState };
-    if (stepId !== undefined && states.has(stepId)) states.set(stepId, outcome ?? 'done');
+  for (const event of standing(log)) {
+    const stepId = 'stepId' in event.data ? event.data.stepId : undefined;
+    const outcome = event.kind === 'step' ? event.data.outcome : 'done';
+    if (stepId !== undefined && states.has(stepId)) states.set(stepId, outcome);
   }
   return states;
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { api, type Piece } from '@icy-ribbon/contract';
 import { differing, type DifferingLine } from '@icy-ribbon/core/judgement/compare';
-import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
+import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import type { Corners } from '@icy-ribbon/core/picture';
 import { Button } from 'ant-design-vue';
 import { computed, ref, shallowRef, watch } from 'vue';
@@ -53,8 +53,7 @@ const groups = computed(() =>
     (group) => group.lines.length > 0,
   ),
 );
-const photoOf = (piece: Piece) =>
-  [...piece.photos].reverse().find((photo) => photo.measurement !== null) ?? piece.photos.at(-1);
+const photoOf = (piece: Piece) => speakingPhoto(piece.photos);
 
 /** The face straight from above, filling the square; without corners the whole photo. */
 function lay(piece: Piece): Record<string, string> {

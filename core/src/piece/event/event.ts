@@ -1,0 +1,94 @@
+import type { AirTool } from '../../flow/air/index.ts';
+import type { Plan } from '../plan/index.ts';
+
+/** A place on the support, as shares of its face from the top left. */
+export interface FacePlace {
+  readonly x: number;
+  readonly y: number;
+}
+
+interface OfStep {
+  /** The step of the run sheet that the event carries out. */
+  readonly stepId?: string | undefined;
+}
+interface Placed extends OfStep {
+  readonly at?: FacePlace | null | undefined;
+}
+interface Touch extends Placed {
+  readonly note: string;
+}
+
+/** One blowing pass: millimeters, degrees from the surface, degrees clockwise from the top edge. */
+export interface PassData extends OfStep {
+  readonly tool: AirTool;
+  readonly setting: string;
+  readonly distanceMm: number;
+  readonly slantDeg: number;
+  readonly directionDeg: number;
+  readonly seconds: number;
+  /** Where it began; null when not drawn. */
+  readonly from: FacePlace | null;
+}
+
+/** Everything that can happen while a piece is poured, by its kind, with what is logged of it. */
+export interface EventData {
+  /** Paint of a cup laid on the support, whole milligrams; "add" when it came on after the first air. */
+  readonly layer: Placed & {
+    readonly mixId: string;
+    readonly mg: number;
+    readonly moment?: 'lay' | 'add' | undefined;
+  };
+  readonly pass: PassData;
+  readonly room: { readonly temperatureC: number; readonly humidityPercent: number | null };
+  readonly torch: Placed & { readonly seconds: number | null };
+  readonly wait: OfStep & { readonly seconds: number; readonly forWhat: string };
+  readonly spin: OfStep & {
+    readonly rpm: number;
+    readonly seconds: number;
+    readonly way: 'clockwise' | 'counterclockwise' | 'both';
+  };
+  readonly tilt: OfStep & { readonly directionDeg: number; readonly seconds: number | null };
+  readonly scrape: Touch;
+  readonly straw: Touch;
+  readonly skewer: Touch;
+  readonly note: { readonly text: string };
+  readonly photo: { readonly photoId: string | null; readonly note: string };
+  /** A step of the plan that was seen to without paint or air, or left out. */
+  readonly step: { readonly stepId: string; readonly outcome: 'done' | 'skipped'; readonly note: string };
+  /** The plan as it was when the pour began. */
+  readonly plan: Plan;
+  /** Takes back the event it names. */
+  readonly void: { readonly eventId: string };
+}
+export type EventKind = keyof EventData;
+
+/** One entry of the log of a pour. */
+export type LoggedEvent<Kind extends EventKind = EventKind> = {
+  [Each in Kind]: {
+    readonly id: string;
+    readonly kind: Each;
+    readonly data: EventData[Each];
+    /** The event that this one corrects, in whose place it stands. */
+    readonly insteadOf?: string | undefined;
+  };
+}[Kind];
+
+/**
+ * The entries of one kind, in their order.
+ *
+ * @param events any entries, with whatever else they carry (a time, say)
+ */
+export function eventsOfKind<Event extends LoggedEvent, Kind extends EventKind>(
+  events: readonly Event[],
+  kind: Kind,
+): Extract<Event, { kind: Kind }>[] {
+  return events.filter((event): event is Extract<Event, { kind: Kind }> => event.kind === kind);
+}
+
+/** What was logged of one kind, in its order. */
+export function dataOf<Kind extends EventKind>(
+  events: readonly LoggedEvent[],
+  kind: Kind,
+): EventData[Kind][] {
+  return events.filter((event) => event.kind === kind).map(({ data }) => data as EventData[Kind]);
+}
