@@ -1,6 +1,7 @@
 /** `npm test`: lint, types, unit and browser tests on a fresh machine; closes with one line of counts. */
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuilt, ensureChromium, ensureInstalled, ROOT, toolPath } from './bootstrap.mjs';
 
@@ -25,20 +26,39 @@ function report(file) {
   return existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : undefined;
 }
 
-/** Lint, format and types count as one check each. */
-function checkCode() {
-  const checks = [
-    ['ESLint', 'eslint', ['.']],
-    ['Prettier', 'prettier', ['--check', '--log-level', 'warn', '.']],
-    ['Directions', 'depcruise', DIRECTIONS],
-    ['Types', 'tsc', ['-p', 'tsconfig.check.json']],
-    ['Types of the pages', 'vue-tsc', ['-p', 'web/tsconfig.json']],
-  ];
-  const results = checks.map(([label, tool, args]) => {
-    const passed = passes(tool, args);
-    console.log(`${passed ? 'passed' : 'FAILED'}  ${label}`);
-    return passed;
+/** Runs a tool and gives what it said, without waiting for others. */
+function whetherPasses(name, args) {
+  return new Promise((done) => {
+    const child = spawn(process.execPath, [toolPath(name), ...args], { cwd: ROOT });
+    const said = [];
+    child.stdout.on('data', (part) => said.push(part));
+    child.stderr.on('data', (part) => said.push(part));
+    child.on('close', (code) => done({ passed: code === 0, said: Buffer.concat(said).toString() }));
   });
+}
+
+/** Lint, format, directions and types count as one check each; two lines of them run side by side. */
+async function checkCode() {
+  const lines = [
+    [
+      ['ESLint', 'eslint', ['.']],
+      ['Directions', 'depcruise', DIRECTIONS],
+    ],
+    [
+      ['Types', 'tsc', ['-p', 'tsconfig.check.json']],
+      ['Types of the pages', 'vue-tsc', ['-p', 'web/tsconfig.json']],
+      ['Prettier', 'prettier', ['--check', '--log-level', 'warn', '.']],
+    ],
+  ];
+  const results = [];
+  const run = async (checks) => {
+    for (const [label, tool, args] of checks) {
+      const { passed, said } = await whetherPasses(tool, args);
+      console.log(passed ? `passed  ${label}` : `${said}FAILED  ${label}`);
+      results.push(passed);
+    }
+  };
+  await Promise.all(lines.map(run));
   return { passed: results.filter(Boolean).length, failed: results.filter((passed) => !passed).length };
 }
 
@@ -64,13 +84,34 @@ function browserTests(chromium) {
   return { passed: succeeded, failed: passed ? failed : Math.max(1, failed) };
 }
 
+/** The demo studio, painted and measured once for all tests; gives its folder. */
+function makeDemo() {
+  const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-test-demo-'));
+  const server = spawn(process.execPath, [join(ROOT, 'server/bundle/main.js')], {
+    stdio: ['ignore', 'pipe', 2],
+    env: { ...process.env, ICY_RIBBON_DEMO: '1', ICY_RIBBON_DATA: folder, ICY_RIBBON_PORT: '0' },
+  });
+  let said = '';
+  server.stdout.on('data', (part) => {
+    said += part;
+    if (said.includes('Icy Ribbon is at')) server.kill('SIGTERM');
+  });
+  return new Promise((made, failed) => {
+    server.on('exit', (code) =>
+      code === 0 ? made(folder) : failed(new Error(`the demo studio could not be made: ${said}`)),
+    );
+  });
+}
+
 ensureInstalled();
 const chromium = ensureChromium();
 rmSync(REPORTS, { recursive: true, force: true });
 mkdirSync(REPORTS, { recursive: true });
-const code = checkCode();
+const code = await checkCode();
 ensureBuilt();
+process.env.ICY_RIBBON_TEST_DEMO = await makeDemo();
 const parts = [code, unitTests(), browserTests(chromium)];
+rmSync(process.env.ICY_RIBBON_TEST_DEMO, { recursive: true, force: true });
 const passed = parts.reduce((sum, part) => sum + part.passed, 0);
 const failed = parts.reduce((sum, part) => sum + part.failed, 0);
 console.log(`Tests: ${passed} passed, ${failed} failed`);

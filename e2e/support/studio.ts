@@ -78,8 +78,13 @@ function demoFolder(): string {
   return folder;
 }
 
-/** Makes the demo studio before the first test; @returns what takes it away again */
+/** Makes the demo studio before the first test, unless one was made for all; @returns what takes it away again */
 export async function makeDemo(): Promise<() => Promise<void>> {
+  const made = process.env.ICY_RIBBON_TEST_DEMO;
+  if (made) {
+    process.env.ICY_RIBBON_E2E_DEMO = made;
+    return () => Promise.resolve();
+  }
   const studio = new Studio(await freePort(), { ICY_RIBBON_DEMO: '1' });
   await studio.start();
   await studio.stop();

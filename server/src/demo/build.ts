@@ -21,10 +21,7 @@ import { paintedArea } from '@icy-ribbon/core/piece/support';
 import type { CupRole } from '@icy-ribbon/core/paint/stage';
 import { recipeSnapshot } from '../mix/mix.create.ts';
 import { planIngredients } from '../mix/plan.ts';
-import { decodePhoto } from '../photo/decode.ts';
-import { hashOf } from '../photo/files.ts';
-import { measureCups } from '../photo/measureCups.ts';
-import { photographPour } from '../standin/camera/camera.ts';
+import type { DemoPicture, DemoShot } from './photograph.ts';
 import { demoPlan } from './plan.ts';
 import type { DemoPiece } from './scenario.ts';
 import type { DemoPaintName } from './shelf.ts';
@@ -40,11 +37,21 @@ export interface DemoStock {
   readonly support: Support;
 }
 
-/** Works out one piece of the scenario: its cups by core, its log, its photo by the painter. */
+export interface DemoTools {
+  readonly now: Date;
+  readonly random: Random;
+  readonly megapixels: number;
+  readonly photograph: (shot: DemoShot) => Promise<DemoPicture>;
+}
+
+/**
+ * Works out one piece of the scenario: its cups by core, its log, its photos by the painter. Everything that is drawn by
+ * lot is drawn before the photos are waited for, so that many pieces can be made at once and come out the same.
+ */
 export async function buildDemoPiece(
   told: DemoPiece,
   stock: DemoStock,
-  { now, random, megapixels }: { now: Date; random: Random; megapixels: number },
+  { now, random, megapixels, photograph }: DemoTools,
 ): Promise<PieceDocument> {
   const clock = makeClock(new Date(now.getTime() - told.startedDaysAgo * DAY_MS));
   const reached = (stage: DemoPiece['until']) =>
@@ -101,15 +108,17 @@ export async function buildDemoPiece(
     photos: [],
     judgement: null,
   };
-  const pictures = reached('photo')
-    ? await takePhotos(piece, photoId, told, { random, megapixels, clock })
-    : [];
+  const shots = reached('photo') ? shotsOf(piece, photoId, told, { random, megapixels, clock }) : [];
+  const judgedAt = clock(60);
+  const faultIds = (told.faults ?? []).map(makeId);
+  const pictures = await Promise.all(
+    shots.map(async ({ id, ...shot }) => pictureOf(id, piece.id, shot, await photograph(shot))),
+  );
   piece.photos.push(...pictures.map(({ photo }) => photo));
   const last = piece.photos.at(-1);
   if (reached('judged') && last) {
-    const at = clock(60);
-    const judged = judge(last.measurement!, told, makeId);
-    piece.judgement = { ...judged, version: 1, createdAt: at, updatedAt: at };
+    const judged = judge(last.measurement!, told, faultIds);
+    piece.judgement = { ...judged, version: 1, createdAt: judgedAt, updatedAt: judgedAt };
   }
   return {
     format: DOCUMENT_FORMAT,
@@ -248,29 +257,29 @@ interface Picture {
   readonly detail: PhotoDetail;
 }
 
-/** The camera's photos of the pour, a gray card beside it, measured as the page would measure them. */
-async function takePhotos(
+/** The photos that are taken of the pour. */
+function shotsOf(
   piece: Piece,
   firstId: string,
   told: DemoPiece,
   { random, megapixels, clock }: { random: Random; megapixels: number; clock: (minutes: number) => string },
-): Promise<Picture[]> {
+): (DemoShot & { readonly id: string })[] {
   const record = trueRecord(piece);
   const seed = Math.floor(random() * 1e6);
   const states = told.twice ? PHOTO_STATES : ([told.startedDaysAgo > 8 ? 'dry' : 'wet'] as const);
   const further = seededRandom(seed);
-  const pictures: Picture[] = [];
-  for (const [index, state] of states.entries()) {
-    const { jpeg, ...frame } = await photographPour(record, { seed, megapixels, moment: state });
-    const pixels = await decodePhoto(jpeg);
-    const { widthPx, heightPx } = pixels;
-    const createdAt = clock(20);
-    const { measurement, detail } = measureCups(pixels, piece, frame, createdAt);
-    const id = index === 0 ? firstId : seededUuid(further);
-    const photo = { id, pieceId: piece.id, version: 1, state, hash: hashOf(jpeg), widthPx, heightPx };
-    pictures.push({ photo: { ...photo, measurement, createdAt, deletedAt: null }, image: jpeg, detail });
-  }
-  return pictures;
+  const { mixes, support } = piece;
+  return states.map((moment, index) => ({
+    ...{ record, piece: { mixes, support }, seed, megapixels, moment },
+    takenAt: clock(20),
+    id: index === 0 ? firstId : seededUuid(further),
+  }));
+}
+
+function pictureOf(id: string, pieceId: string, { moment, takenAt }: DemoShot, taken: DemoPicture): Picture {
+  const { jpeg, hash, widthPx, heightPx, measurement, detail } = taken;
+  const photo = { id, pieceId, version: 1, state: moment, hash, widthPx, heightPx, measurement };
+  return { photo: { ...photo, createdAt: takenAt, deletedAt: null }, image: Buffer.from(jpeg), detail };
 }
 
 /** The pour with its cups as thick as they really are, which the studio does not know. */
@@ -286,7 +295,7 @@ function trueRecord(piece: Piece): PourRecord {
 function judge(
   { cells, lacing, negativeSpace, mud }: Measurement,
   told: DemoPiece,
-  makeId: () => string,
+  faultIds: readonly string[],
 ): Omit<JudgementPut, 'version'> {
   const degree = (value: number, steps: readonly number[]) => steps.filter((step) => value >= step).length;
   const colored = 1 - negativeSpace;
@@ -297,8 +306,8 @@ function judge(
   const rating = Math.min(5, Math.max(1, good));
   return {
     rating,
-    faults: faults.map((kind) => ({
-      id: makeId(),
+    faults: faults.map((kind, index) => ({
+      id: faultIds[index]!,
       kind,
       at: { x: 0.5, y: 0.5 },
       mixId: null,

@@ -1,3 +1,6 @@
+import { cpSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { pieceDocumentSchema, type PieceSummary } from '@icy-ribbon/contract';
 import { photoFiles } from '../photo/files.ts';
 import { openStudio, type Studio } from '../testing/studio.ts';
@@ -7,8 +10,17 @@ import { SCENARIO } from './scenario.ts';
 
 let studio: Studio;
 let pieces: PieceSummary[];
+/** `npm test` makes one demo for all its tests; alone, this test makes its own. */
+async function demoStudio(): Promise<Studio> {
+  const made = process.env.ICY_RIBBON_TEST_DEMO;
+  if (!made) return openStudio();
+  const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-'));
+  cpSync(made, folder, { recursive: true });
+  return openStudio({}, folder);
+}
+
 beforeAll(async () => {
-  studio = await openStudio();
+  studio = await demoStudio();
   const files = photoFiles(studio.folder);
   const options = { now: new Date(), say: () => undefined, megapixels: 0.25 };
   const tasks = inPlaceTasks(studio.db, studio.folder);

@@ -15,6 +15,7 @@ import type { PhotoFiles } from '../photo/files.ts';
 import { createSupport, listSupports } from '../support/support.queries.ts';
 import type { Tasks } from '../task/threads.ts';
 import { buildDemoPiece } from './build.ts';
+import type { DemoShot } from './photograph.ts';
 import { SCENARIO } from './scenario.ts';
 import {
   DEMO_PAINTS,
@@ -53,13 +54,12 @@ export async function fillDemo(
   const megapixels = options.megapixels ?? PHOTO_MEGAPIXELS;
   const makeId = () => seededUuid(random);
   const stock = await db.transaction().execute((trx) => stockShelf(trx, makeId));
-  for (const told of SCENARIO) {
-    const support = stock.supports[told.support];
-    const document = await buildDemoPiece(
-      told,
-      { ...stock, support },
-      { now: options.now, random, megapixels },
-    );
+  const photograph = (shot: DemoShot) => tasks.run('photographDemo', shot);
+  const tools = { now: options.now, random, megapixels, photograph };
+  const documents = SCENARIO.map((told) =>
+    buildDemoPiece(told, { ...stock, support: stock.supports[told.support] }, tools),
+  );
+  for (const document of await Promise.all(documents)) {
     await mkdir(files.incoming, { recursive: true });
     const path = join(files.incoming, `${randomUUID()}.part`);
     await writeFile(path, JSON.stringify(document));

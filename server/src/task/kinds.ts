@@ -14,6 +14,7 @@ export const TASK_KINDS: Readonly<Record<TaskName, TaskKind>> = {
   exportPiece: 'long',
   collectStudio: 'long',
   photograph: 'long',
+  photographDemo: 'long',
   verifyCopy: 'long',
   readArchive: 'long',
   readDocument: 'long',
