@@ -1,10 +1,10 @@
 import { airTool } from '../../flow/air/index.ts';
-import { CAUSES, EFFECTS, quantitiesOf, type Quantity } from './quantities.ts';
+import { CAUSES, EFFECTS, quantitiesOf, type Quantity, type QuantityGroup } from './quantities.ts';
 import type { PourRecord } from '../outcome/record.ts';
 
 /** One line of a comparison: the same thing of several pours. */
 export interface DifferingLine {
-  readonly group: 'mixes' | 'amounts' | 'order' | 'air' | 'outcome';
+  readonly group: QuantityGroup | 'order';
   readonly label: string;
   /** Numbers on one scale; null where a pour has none. */
   readonly values?: readonly (number | null)[];
@@ -47,7 +47,7 @@ export function differing(pours: readonly PourRecord[]): DifferingLine[] {
   for (const quantity of [...CAUSES, ...EFFECTS]) {
     const values = numbers.map((each) => each[quantity.key] ?? null);
     if (!differ(quantity, values)) continue;
-    lines.push({ group: groupOf(quantity), label: quantity.label, values, quantity });
+    lines.push({ group: quantity.group, label: quantity.label, values, quantity });
   }
   return lines;
 }
@@ -60,23 +60,4 @@ function differ({ isRatio }: Quantity, values: readonly (number | null)[]): bool
   if (given.length < values.length) return true;
   const [low, high] = [Math.min(...given), Math.max(...given)];
   return isRatio ? high > low * (1 + ALIKE) : high - low > ALIKE * Math.max(Math.abs(high), 1e-6);
-}
-
-const AIR = [
-  'distanceMm',
-  'slantDeg',
-  'airSeconds',
-  'passCount',
-  'waitSeconds',
-  'spinTurns',
-  'torches',
-  'temperatureC',
-  'humidityPercent',
-];
-const AMOUNTS = ['colorG', 'groundG', 'activatorShare'];
-
-function groupOf({ key }: Quantity): DifferingLine['group'] {
-  if (AIR.includes(key)) return 'air';
-  if (AMOUNTS.includes(key)) return 'amounts';
-  return EFFECTS.some((effect) => effect.key === key) ? 'outcome' : 'mixes';
 }

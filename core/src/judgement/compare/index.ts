@@ -8,6 +8,6 @@ export {
   type PourNumbers,
 } from './madeTheDifference.ts';
 export { nextTest, type NextTest } from './nextTest.ts';
-export { CAUSES, EFFECTS, findQuantity, quantitiesOf, type Quantity } from './quantities.ts';
+export { CAUSES, EFFECTS, findQuantity, quantitiesOf, type Measure, type Quantity } from './quantities.ts';
 export { LEAST_POINTS, trendOf, type Trend } from './trend.ts';
 export { differing, type DifferingLine } from './differs.ts';

@@ -2,11 +2,33 @@ import { paintedArea } from '../../piece/support/index.ts';
 import type { CupRole } from '../../paint/stage/index.ts';
 import type { PouredCup, PourRecord } from '../outcome/record.ts';
 
+/**
+ * What kind of number it is, which says its unit: Pa·s, mm (of air or of paint), g on a square decimeter, number on a
+ * square centimeter, degrees, seconds, °C; shares count from 0 to 1, percentages to 100.
+ */
+export type Measure =
+  | 'viscosity'
+  | 'ratio'
+  | 'share'
+  | 'mass on area'
+  | 'number on area'
+  | 'distance'
+  | 'length'
+  | 'angle'
+  | 'seconds'
+  | 'count'
+  | 'temperature'
+  | 'percent'
+  | 'of five';
+export type QuantityGroup = 'mixes' | 'amounts' | 'air' | 'outcome';
+
 /** A number that every pour has, or could have: a cause that is recorded, or an effect that is measured. */
 export interface Quantity {
   readonly key: string;
   readonly label: string;
-  readonly unit: string;
+  readonly measure: Measure;
+  /** Where it stands in a comparison. */
+  readonly group: QuantityGroup;
   /** Compared by ratios: thickness, distance, size. */
   readonly isRatio: boolean;
   /** What to say when it is higher. */
@@ -43,11 +65,11 @@ function blown(pour: PourRecord, value: (pass: PourRecord['passes'][number]) => 
 const quantity = (
   key: string,
   label: string,
-  unit: string,
+  [group, measure]: readonly [QuantityGroup, Measure],
   [less, more]: readonly [string, string],
   of: Quantity['of'],
   isRatio = false,
-): Quantity => ({ key, label, unit, isRatio, less, more, of });
+): Quantity => ({ key, label, group, measure, isRatio, less, more, of });
 
 const THICK = ['thinner', 'thicker'] as const;
 const MUCH = ['less', 'more'] as const;
@@ -57,7 +79,7 @@ export const CAUSES: readonly Quantity[] = [
   quantity(
     'colorPaS',
     'Thickness of the colors',
-    'Pa.s',
+    ['mixes', 'viscosity'],
     THICK,
     (pour) => thickness(ofRole(pour, 'color')),
     true,
@@ -65,7 +87,7 @@ export const CAUSES: readonly Quantity[] = [
   quantity(
     'activatorRatio',
     'Activator to colors, thickness',
-    '',
+    ['mixes', 'ratio'],
     THICK,
     (pour) => ratio(thickness(ofRole(pour, 'activator')), thickness(ofRole(pour, 'color'))),
     true,
@@ -73,7 +95,7 @@ export const CAUSES: readonly Quantity[] = [
   quantity(
     'groundRatio',
     'Base or pillow to colors, thickness',
-    '',
+    ['mixes', 'ratio'],
     THICK,
     (pour) => ratio(thickness(ofRole(pour, 'base', 'pillow')), thickness(ofRole(pour, 'color'))),
     true,
@@ -81,7 +103,7 @@ export const CAUSES: readonly Quantity[] = [
   quantity(
     'colorSpread',
     'Thickest to thinnest color',
-    '',
+    ['mixes', 'ratio'],
     MUCH,
     (pour) => {
       const values = ofRole(pour, 'color').map((cup) => cup.viscosityPaS);
@@ -89,38 +111,52 @@ export const CAUSES: readonly Quantity[] = [
     },
     true,
   ),
-  quantity('waterShare', 'Water in the colors', 'share', MUCH, (pour) =>
+  quantity('waterShare', 'Water in the colors', ['mixes', 'share'], MUCH, (pour) =>
     meanOf(ofRole(pour, 'color'), (cup) => cup.waterFraction),
   ),
-  quantity('colorG', 'Color laid on a square decimeter', 'g', MUCH, (pour) => perDm2(pour, 'color')),
-  quantity('groundG', 'Base or pillow on a square decimeter', 'g', MUCH, (pour) =>
+  quantity('colorG', 'Color laid for the face', ['amounts', 'mass on area'], MUCH, (pour) =>
+    perDm2(pour, 'color'),
+  ),
+  quantity('groundG', 'Base or pillow for the face', ['amounts', 'mass on area'], MUCH, (pour) =>
     perDm2(pour, 'base', 'pillow'),
   ),
-  quantity('activatorShare', 'Activator to colors, mass', 'share', MUCH, (pour) =>
+  quantity('activatorShare', 'Activator to colors, mass', ['amounts', 'share'], MUCH, (pour) =>
     ratio(massOf(ofRole(pour, 'activator')) || null, massOf(ofRole(pour, 'color'))),
   ),
   quantity(
     'distanceMm',
     'Blowing distance',
-    'mm',
+    ['air', 'distance'],
     ['closer', 'farther'],
     (pour) => blown(pour, (pass) => pass.distanceMm),
     true,
   ),
-  quantity('slantDeg', 'Slant of the air', '°', ['flatter', 'steeper'], (pour) =>
+  quantity('slantDeg', 'Slant of the air', ['air', 'angle'], ['flatter', 'steeper'], (pour) =>
     blown(pour, (pass) => pass.slantDeg),
   ),
-  quantity('airSeconds', 'Seconds of air', 's', MUCH, (pour) =>
+  quantity('airSeconds', 'Seconds of air', ['air', 'seconds'], MUCH, (pour) =>
     pour.passes.length > 0 ? pour.passes.reduce((sum, pass) => sum + pass.seconds, 0) : null,
   ),
-  quantity('passCount', 'Passes', '', MUCH, (pour) => pour.passes.length || null),
-  quantity('waitSeconds', 'Wait for the cells', 's', ['shorter', 'longer'], (pour) => pour.waitSeconds),
-  quantity('spinTurns', 'Turns on the spinner', '', MUCH, (pour) =>
+  quantity('passCount', 'Passes', ['air', 'count'], MUCH, (pour) => pour.passes.length || null),
+  quantity(
+    'waitSeconds',
+    'Wait for the cells',
+    ['air', 'seconds'],
+    ['shorter', 'longer'],
+    (pour) => pour.waitSeconds,
+  ),
+  quantity('spinTurns', 'Turns on the spinner', ['air', 'count'], MUCH, (pour) =>
     pour.spins.reduce((sum, spin) => sum + (spin.rpm * spin.seconds) / 60, 0),
   ),
-  quantity('torches', 'Times torched', '', MUCH, (pour) => pour.torches),
-  quantity('temperatureC', 'Room', '°C', ['colder', 'warmer'], (pour) => pour.temperatureC),
-  quantity('humidityPercent', 'Humidity', '%', ['drier', 'damper'], (pour) => pour.humidityPercent),
+  quantity('torches', 'Times torched', ['air', 'count'], MUCH, (pour) => pour.torches),
+  quantity('temperatureC', 'Room', ['air', 'temperature'], ['colder', 'warmer'], (pour) => pour.temperatureC),
+  quantity(
+    'humidityPercent',
+    'Humidity',
+    ['air', 'percent'],
+    ['drier', 'damper'],
+    (pour) => pour.humidityPercent,
+  ),
 ];
 
 function perDm2(pour: PourRecord, ...roles: CupRole[]): number | null {
@@ -133,37 +169,55 @@ export const EFFECTS: readonly Quantity[] = [
   quantity(
     'cellMm',
     'Cell size',
-    'mm',
+    ['outcome', 'length'],
     ['smaller', 'larger'],
     (pour) => (pour.outcome?.cellCount ? pour.outcome.cellMm : null),
     true,
   ),
   quantity(
     'cellsPerCm2',
-    'Cells on a square centimeter',
-    '',
+    'Cells, how close',
+    ['outcome', 'number on area'],
     ['fewer', 'more'],
     (pour) => pour.outcome?.cellsPerCm2 ?? null,
   ),
   quantity(
     'lacingShare',
     'Lacing, share of the face',
-    'share',
+    ['outcome', 'share'],
     MUCH,
     (pour) => pour.outcome?.lacingShare ?? null,
   ),
   quantity(
     'lacingWidthMm',
     'Width of the lacing',
-    'mm',
+    ['outcome', 'length'],
     ['finer', 'broader'],
     (pour) => pour.outcome?.lacingWidthMm || null,
   ),
-  quantity('mud', 'Mud, share of the face', 'share', MUCH, (pour) => pour.outcome?.mud ?? null),
-  quantity('negativeSpace', 'Negative space', 'share', MUCH, (pour) => pour.outcome?.negativeSpace ?? null),
-  quantity('petalCount', 'Petals', '', ['fewer', 'more'], (pour) => pour.outcome?.petalCount ?? null),
-  quantity('symmetry', 'Evenness of the petals', '', MUCH, (pour) => pour.outcome?.symmetry ?? null),
-  quantity('rating', 'Your rating', 'of 5', ['lower', 'higher'], (pour) => pour.rating),
+  quantity('mud', 'Mud, share of the face', ['outcome', 'share'], MUCH, (pour) => pour.outcome?.mud ?? null),
+  quantity(
+    'negativeSpace',
+    'Negative space',
+    ['outcome', 'share'],
+    MUCH,
+    (pour) => pour.outcome?.negativeSpace ?? null,
+  ),
+  quantity(
+    'petalCount',
+    'Petals',
+    ['outcome', 'count'],
+    ['fewer', 'more'],
+    (pour) => pour.outcome?.petalCount ?? null,
+  ),
+  quantity(
+    'symmetry',
+    'Evenness of the petals',
+    ['outcome', 'ratio'],
+    MUCH,
+    (pour) => pour.outcome?.symmetry ?? null,
+  ),
+  quantity('rating', 'Your rating', ['outcome', 'of five'], ['lower', 'higher'], (pour) => pour.rating),
 ];
 
 export const findQuantity = (key: string): Quantity | undefined =>

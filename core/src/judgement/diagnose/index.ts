@@ -1,1 +1,5 @@
-export { why, type Cause, type Pinned, type Why } from './why.ts';
+export type { Pinned } from './asked.ts';
+export type { Cause, CauseCode, CauseFacts, Missing } from './cause.ts';
+export { CAUSE_ROWS } from './causes.ts';
+export { LIMITS } from './limits.ts';
+export { why, type Why } from './why.ts';

@@ -10,9 +10,11 @@ import { call } from '../../api/client.ts';
 import { layBack } from '../../drawing/photoOverlay.ts';
 import { sayProblem } from '../../notice/notices.ts';
 import { dateWords } from '../../words/general.ts';
+import { useUnits } from '../../store/units.ts';
 import { quantityWords } from '../../words/quantity.ts';
 
 /** Two to four pours: pictures aligned and moved together, and below only what differs. */
+const units = useUnits();
 const route = useRoute();
 const pieces = shallowRef<readonly Piece[]>([]);
 const zoom = ref(1);
@@ -180,7 +182,7 @@ function along(line: DifferingLine, value: number): number {
           <span class="values">
             <span v-for="(value, index) in line.values" :key="index">
               <span class="mark" :class="MARKS[index]" :style="{ background: COLORS[index] }"></span>
-              {{ value === null ? 'not recorded' : quantityWords(line.quantity, value) }}
+              {{ value === null ? 'not recorded' : quantityWords(line.quantity, value, units.chosen) }}
             </span>
           </span>
         </template>

@@ -7,12 +7,15 @@ import { Button, Select } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece.ts';
+import { useUnits } from '../../../store/units.ts';
+import { causeWords, missingWords } from '../../../words/cause.ts';
 
 /** What went wrong, each pinned to its place on the photo, and why. */
 const placing = defineModel<boolean>('placing', { default: false });
 const chosenId = defineModel<string | null>('chosen', { default: null });
 
 const store = usePiece();
+const units = useUnits();
 const kind = ref<FaultKind | null>(null);
 const mixId = ref<string | null>(null);
 
@@ -22,7 +25,13 @@ const cups = computed(() => store.paints.map(({ mix }) => ({ value: mix.id, labe
 const record = computed(() => (store.piece ? pourRecordOf({ ...store.piece, events: store.log }) : null));
 const answer = computed(() => {
   const pinned = faults.value.find((each) => each.id === chosenId.value);
-  return pinned && record.value ? { pinned, ...why(record.value, pinned) } : null;
+  if (!pinned || !record.value) return null;
+  const { causes, cannotTell } = why(record.value, pinned);
+  return {
+    pinned,
+    causes: causes.map((cause) => ({ cause, words: causeWords(cause, units.chosen) })),
+    cannotTell,
+  };
 });
 
 async function keep(next: FaultPin[]): Promise<void> {
@@ -106,21 +115,23 @@ defineExpose({ pinAt });
     </ol>
     <div v-if="answer" class="answer" role="region" :aria-label="`Why: ${fault(answer.pinned.kind).label}`">
       <article
-        v-for="(cause, index) in answer.causes"
-        :key="cause.name"
-        :class="{ against: cause.weight <= 0.3 }"
+        v-for="({ cause, words }, index) in answer.causes"
+        :key="cause.code"
+        :class="{ against: !cause.isLikely }"
       >
         <h3>
           <span class="weight" aria-hidden="true"
             ><span :style="{ width: `${100 * cause.weight}%` }"></span
           ></span>
-          {{ cause.name }}<span class="visually-hidden">, cause {{ index + 1 }}</span>
+          {{ words.name }}<span class="visually-hidden">, cause {{ index + 1 }}</span>
         </h3>
-        <p v-for="text in cause.evidenceFor" :key="text">For it: {{ text }}</p>
-        <p v-for="text in cause.evidenceAgainst" :key="text" class="soft">Against it: {{ text }}</p>
-        <p v-if="cause.weight > 0.3" class="next">Next time: {{ cause.nextTime }}</p>
+        <p v-if="cause.isLikely">For it: {{ words.evidence }}</p>
+        <p v-else class="soft">Against it: {{ words.evidence }}</p>
+        <p v-if="cause.isLikely" class="next">Next time: {{ words.nextTime }}</p>
       </article>
-      <p v-for="text in answer.cannotTell" :key="text" class="soft">The record cannot tell: {{ text }}</p>
+      <p v-for="missing in answer.cannotTell" :key="missing" class="soft">
+        The record cannot tell: {{ missingWords(missing) }}
+      </p>
     </div>
     <div class="add">
       <Select

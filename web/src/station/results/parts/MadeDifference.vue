@@ -11,12 +11,14 @@ import {
 import { computed, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import { usePieces } from '../../../store/pieces.ts';
+import { useUnits } from '../../../store/units.ts';
 import { quantityWords } from '../../../words/quantity.ts';
 import { useNumbers } from './useNumbers.ts';
 
 /** Which causes went with an effect, over all pours of one technique, in words; and what to try next. */
 const { pours, loaded } = useNumbers();
 const pieces = usePieces();
+const units = useUnits();
 const effectKey = ref('cellMm');
 const effectOptions = EFFECTS.map(({ key, label }) => ({ value: key, label }));
 const effect = computed(() => findQuantity(effectKey.value)!);
@@ -56,7 +58,7 @@ const test = computed(() => {
   return {
     pieceId: best.pieceId,
     name: best.name,
-    words: `Same as “${best.name}”${cause.key === 'distanceMm' ? '' : same}, ${cause.label.toLowerCase()} ${change}: from ${quantityWords(cause, from)} to ${quantityWords(cause, to)}.`,
+    words: `Same as “${best.name}”${cause.key === 'distanceMm' ? '' : same}, ${cause.label.toLowerCase()} ${change}: from ${quantityWords(cause, from, units.chosen)} to ${quantityWords(cause, to, units.chosen)}.`,
   };
 });
 const SCALE = 60;

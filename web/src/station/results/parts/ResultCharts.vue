@@ -9,13 +9,15 @@ import type { Plotting } from '../../../drawing/plot.ts';
 import BareSelect from '../../../field/BareSelect.vue';
 import { useAppearance } from '../../../store/appearance.ts';
 import { usePieces } from '../../../store/pieces.ts';
+import { useUnits } from '../../../store/units.ts';
 import { TECHNIQUE_LABELS } from '../../../words/general.ts';
-import { axisTitle, quantityWords } from '../../../words/quantity.ts';
+import { axisTitle, quantityWords, shownValue } from '../../../words/quantity.ts';
 import { useNumbers } from './useNumbers.ts';
 
 /** Any recorded cause against any measured effect, with a line and its band when the pours carry one. */
 const { pours, loaded } = useNumbers();
 const pieces = usePieces();
+const units = useUnits();
 const appearance = useAppearance();
 const causeKey = ref('activatorRatio');
 const effectKey = ref('cellMm');
@@ -36,15 +38,9 @@ const cause = computed(() => findQuantity(causeKey.value)!);
 const effect = computed(() => findQuantity(effectKey.value)!);
 const technique = computed(() => pieces.filter.technique);
 
-/** Shown as they are read: shares in percent, distances in centimeters. */
-const shown = ({ key, unit }: Quantity, value: number) =>
-  unit === 'share' ? 100 * value : key === 'distanceMm' ? value / 10 : value;
-const title = (quantity: Quantity) =>
-  quantity.key === 'distanceMm'
-    ? 'Blowing distance, cm'
-    : quantity.unit === 'share'
-      ? `${quantity.label}, %`
-      : axisTitle(quantity);
+const shown = (quantity: Quantity, value: number) => shownValue(quantity, value, units.chosen);
+const title = (quantity: Quantity) => axisTitle(quantity, units.chosen);
+const said = (quantity: Quantity, value: number) => quantityWords(quantity, value, units.chosen);
 
 const points = computed(() =>
   pours.value
@@ -90,7 +86,7 @@ const data = computed(() => {
       customdata: own.map(({ pour }) => pour.pieceId),
       text: own.map(
         ({ pour }) =>
-          `${pour.name}<br>${quantityWords(cause.value, pour.numbers[causeKey.value]!)}, ${quantityWords(effect.value, pour.numbers[effectKey.value]!)}`,
+          `${pour.name}<br>${said(cause.value, pour.numbers[causeKey.value]!)}, ${said(effect.value, pour.numbers[effectKey.value]!)}`,
       ),
       hoverinfo: 'text',
       mode: 'markers',

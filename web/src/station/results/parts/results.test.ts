@@ -1,27 +1,7 @@
 import type { Photo } from '@icy-ribbon/contract';
-import { CAUSES, EFFECTS, findQuantity } from '@icy-ribbon/core/judgement/compare';
 import type { Cup } from '../../../store/piece.ts';
 import { recipeAsPoured } from './asPoured.ts';
 import { cardAt, cardMiddle, inputOf, kept, setupOf, withColor, withoutColor } from './photoInput.ts';
-import { axisTitle, quantityWords } from '../../../words/quantity.ts';
-
-describe('numbers in words', () => {
-  it.each([
-    ['distanceMm', 125, '13 cm'],
-    ['activatorShare', 0.083, '8.3 %'],
-    ['negativeSpace', 0.634, '63 %'],
-    ['colorPaS', 2.891, '2.89 Pa.s'],
-    ['airSeconds', 123.4, '123 s'],
-    ['groundG', 41.26, '41.3 g'],
-    ['passCount', 6, '6'],
-  ])('%s %d is "%s"', (key, value, words) => {
-    expect(quantityWords(findQuantity(key)!, value)).toBe(words);
-  });
-
-  it('every axis has a title, and no share is given in "share"', () => {
-    for (const each of [...CAUSES, ...EFFECTS]) expect(axisTitle(each)).toMatch(/^[A-Z].*(?<!share)$/);
-  });
-});
 
 const SUPPORT = { shape: 'rectangle', widthMm: 200, heightMm: 150, sideDepthMm: 0 } as const;
 const CORNERS: [number, number][] = [

@@ -1,0 +1,77 @@
+import type { AirTool } from '../../flow/air/index.ts';
+import type { Technique } from '../../paint/stage/index.ts';
+
+/** What the record holds for or against each cause, and what to change: numbers with their units in their names. */
+export interface CauseFacts {
+  readonly 'colors-thin': { technique: Technique; colorPaS: number; limitPaS: number; aimPaS: number };
+  readonly 'colors-thick': { colorPaS: number; limitPaS: number; aimPaS: number };
+  readonly 'activator-thick': { activatorPaS: number; colorPaS: number; sank: boolean; aimPaS: number };
+  readonly 'activator-much': { activatorMg: number; colorMg: number; share: number; aimMg: number };
+  readonly 'activator-little': { activatorMg: number; colorMg: number; share: number; aimMg: number };
+  readonly 'air-dug': {
+    /** Counted from 1. */
+    pass: number;
+    tool: AirTool;
+    distanceMm: number;
+    slantDeg: number;
+    straightDown: boolean;
+    dentMm: number;
+    groundMm: number;
+    aimDistanceMm: number;
+  };
+  readonly 'pillow-thin': { groundMm: number; aimMg: number };
+  readonly 'colors-unequal': {
+    thick: { name: string; paS: number };
+    thin: { name: string; paS: number };
+    ratio: number;
+  };
+  readonly 'color-heavy': { name: string; gPerMl: number; othersGPerMl: number };
+  readonly 'color-thin': { name: string; paS: number; othersPaS: number };
+  readonly 'opaque-low': { name: string; opacity: string; place: number | null; of: number };
+  readonly 'color-little': { laidMg: number; share: number; aimMg: number };
+  readonly 'base-little': { gPerDm2: number; aimMg: number };
+  readonly 'air-little': { seconds: number; passes: number; sPerDm2: number };
+  readonly overworked: { seconds: number; sPerDm2: number };
+  readonly 'over-thinned': { name: string; waterFraction: number; hasWeakBinder: boolean };
+  readonly 'torched-late': { torchedAfterAir: boolean };
+  readonly 'spun-fast': { rpm: number };
+  readonly 'paint-much': { mm: number };
+  readonly 'not-torched': { torches: number };
+  readonly 'mix-fresh': { restedHours: number };
+  readonly 'mica-coarse': { names: readonly string[]; finish: string | null };
+}
+export type CauseCode = keyof CauseFacts;
+
+/** What the record would need to hold, or never holds, to tell. */
+export type Missing =
+  | 'colors'
+  | 'activator'
+  | 'activator-grams'
+  | 'passes'
+  | 'depth'
+  | 'pillow'
+  | 'which-color'
+  | 'base'
+  | 'laid'
+  | 'mixed-when'
+  | 'level'
+  | 'silicone'
+  | 'ceiling-paint'
+  | 'skin'
+  | 'top-coat';
+
+/** A possible cause of a fault, weighed against the record. */
+export type Cause<Code extends CauseCode = CauseCode> = {
+  readonly [Each in Code]: {
+    readonly code: Each;
+    /** From 0, the record speaks against it, to 1, it says so clearly. */
+    readonly weight: number;
+    /** Whether the record speaks for it. */
+    readonly isLikely: boolean;
+    readonly facts: CauseFacts[Each];
+  };
+}[Code];
+
+/** What a cause says of a pour: how likely it is with its facts; what is missing; or nothing, when it cannot be. */
+export type Weighed<Code extends CauseCode> =
+  { readonly weight: number; readonly facts: CauseFacts[Code] } | { readonly missing: Missing } | null;

@@ -1,0 +1,41 @@
+import { convert } from '@icy-ribbon/core/base/unit';
+import type { ChosenUnits } from '../store/unitChoices.ts';
+
+const SQUARE_FEET_IN_DM2 = (convert(100, 'mm', 'in') / 12) ** 2;
+
+/** Numbers inside sentences, in the units that are chosen: as many digits as one reads at a glance. */
+export function measureWords({ mass, volume, length }: ChosenUnits) {
+  const inches = length === 'in';
+  const massOf = (mg: number, digits: number) => `${convert(mg, 'mg', mass).toFixed(digits)} ${mass}`;
+  const area = inches ? 'square foot' : 'square decimeter';
+  const perArea = (perDm2: number) => (inches ? perDm2 / SQUARE_FEET_IN_DM2 : perDm2);
+  return {
+    /** Milligrams: "18 g", "1.5 g", "0.05 oz". */
+    mass: (mg: number) => massOf(mg, (mass === 'oz' ? 2 : 0) + (Math.abs(mg) < 10_000 ? 1 : 0)),
+    /** Millimeters as a distance: "12 cm", "6.0 cm", "2.4 in". */
+    distance: (mm: number) =>
+      inches ? `${convert(mm, 'mm', 'in').toFixed(1)} in` : `${(mm / 10).toFixed(mm < 100 ? 1 : 0)} cm`,
+    /** Millimeters of paint: "3.2 mm", "0.13 in". */
+    depth: (mm: number) => (inches ? `${convert(mm, 'mm', 'in').toFixed(2)} in` : `${mm.toFixed(1)} mm`),
+    /** Grams on a square decimeter: "8.0 g on a square decimeter", "3.0 oz on a square foot". */
+    massOnArea: (gPerDm2: number) =>
+      `${massOf(1000 * perArea(gPerDm2), mass === 'oz' && !inches ? 2 : 1)} on a ${area}`,
+    /** Seconds on a square decimeter. */
+    timeOnArea: (sPerDm2: number) => `${perArea(sPerDm2).toFixed(1)} s on a ${area}`,
+    /** Grams of a milliliter: "1.10 g/ml", "1.15 oz/fl oz". */
+    density: (gPerMl: number) => {
+      const per = volume === 'ml' ? 'ml' : 'fl oz';
+      return `${(convert(gPerMl, 'g', mass) / convert(1, 'ml', per)).toFixed(2)} ${mass}/${per}`;
+    },
+    viscosity: (paS: number) => `${paS < 1 ? paS.toFixed(2) : paS.toFixed(1)} Pa·s`,
+    percent: (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`,
+  };
+}
+export type MeasureWords = ReturnType<typeof measureWords>;
+
+/** "1 pass", "3 passes". */
+export function counted(count: number, one: string, many = `${one}s`): string {
+  return `${count} ${PLURAL.select(count) === 'one' ? one : many}`;
+}
+
+const PLURAL = new Intl.PluralRules('en');
