@@ -146,6 +146,9 @@ describe('while it is poured', () => {
     expect(store.passes).toHaveLength(1);
     expect(store.layers.map((layer) => layer.data.mg)).toEqual([12_000]);
     expect(store.progress.phase).toBe('poured');
+    state.isAway = false;
+    for (let look = 0; look < 10 && store.unsent.length > 0; look += 1) await arrived(store);
+    expect(events.map(({ kind }) => kind)).toEqual(['layer', 'pass']);
   });
 
   it('an event that cannot be is refused at its field', async () => {

@@ -198,7 +198,12 @@ it('a planned cup is a paint of the plan; what is short of it is put on the benc
   plan.change({ ...plan.body, planned: [cup], paths: [path] });
   expect(plan.paints.map((paint) => paint.name)).toEqual(['Rust']);
   expect(plan.worked.amounts!.paints[0]!.massG).toBeCloseTo(20 * 1.25 + 3, 9);
-  expect(plan.findings.map(({ words }) => words)).toContain('Rust is not mixed yet.');
+  expect(plan.findings).toContainEqual(
+    expect.objectContaining({
+      code: 'short',
+      facts: expect.objectContaining({ name: 'Rust', isMixed: false }),
+    }),
+  );
   expect(plan.costs.get(cup.id)).toBeCloseTo(8, 9);
   const asked: unknown[] = [];
   const store = { cups: [], addCup: async (input: unknown) => void asked.push(input) };

@@ -17,6 +17,13 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
       inches ? `${convert(mm, 'mm', 'in').toFixed(1)} in` : `${(mm / 10).toFixed(mm < 100 ? 1 : 0)} cm`,
     /** Millimeters of paint: "3.2 mm", "0.13 in". */
     depth: (mm: number) => (inches ? `${convert(mm, 'mm', 'in').toFixed(2)} in` : `${mm.toFixed(1)} mm`),
+    /** Millimeters of a film, without trailing zeros: "0.45 mm", "1 mm", "0.018 in". */
+    film: (mm: number) =>
+      inches
+        ? `${Number(convert(mm, 'mm', 'in').toFixed(3))} in`
+        : `${Number(mm.toFixed(mm < 1 ? 2 : 1))} mm`,
+    /** Milligrams to what a scale shows, without trailing zeros: "12.5 g", "0.44 oz". */
+    massFine: (mg: number) => `${Number(convert(mg, 'mg', mass).toFixed(mass === 'oz' ? 2 : 1))} ${mass}`,
     /** Grams on a square decimeter: "8.0 g on a square decimeter", "3.0 oz on a square foot". */
     massOnArea: (gPerDm2: number) =>
       `${massOf(1000 * perArea(gPerDm2), mass === 'oz' && !inches ? 2 : 1)} on a ${area}`,

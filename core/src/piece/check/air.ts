@@ -1,6 +1,6 @@
-import { airBounds, airTool, jetOnPaint } from '../../flow/air/index.ts';
+import { airBounds, jetOnPaint } from '../../flow/air/index.ts';
 import { exitOf } from '../amount/index.ts';
-import { round, type CheckInput, type Finding } from './finding.ts';
+import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';
 import { groundUnder } from './ground.ts';
 
@@ -21,10 +21,17 @@ export function airFindings(input: CheckInput): Finding[] {
       {
         id: `dent ${pass.id}`,
         level: bare ? 'wrong' : 'look',
-        words: bare
-          ? `Pass ${index + 1} digs to the support: the middle stays behind.`
-          : `Pass ${index + 1} leaves less than ${round(plan.settings.marginMm)} mm in the middle.`,
-        because: `${airTool(pass.tool).label} at ${round(pass.distanceMm / 10)} cm, ${round(pass.slantDeg, 0)}°: dent ${round(dentMm)} mm in ${round(ground.depthMm)} mm`,
+        code: 'dent',
+        facts: {
+          pass: index + 1,
+          bare,
+          tool: pass.tool,
+          distanceMm: pass.distanceMm,
+          slantDeg: pass.slantDeg,
+          dentMm,
+          depthMm: ground.depthMm,
+          marginMm: plan.settings.marginMm,
+        },
         fix,
       },
     ];

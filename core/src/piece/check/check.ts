@@ -47,8 +47,8 @@ function nothingLaid({ plan }: CheckInput): Finding[] {
       {
         id: 'no-air',
         level: 'look',
-        words: 'No air is planned: draw where to blow.',
-        because: '0 passes',
+        code: 'no-air',
+        facts: {},
         fix: { kind: 'add-passes' },
       },
     ];
@@ -57,8 +57,8 @@ function nothingLaid({ plan }: CheckInput): Finding[] {
     {
       id: 'empty',
       level: 'wrong',
-      words: 'Nothing is laid yet: choose a layout or put a stack down.',
-      because: '0 g',
+      code: 'empty',
+      facts: {},
       fix: null,
     },
   ];
@@ -74,8 +74,8 @@ function contrastFindings(input: CheckInput): Finding[] {
     .map((finding): Finding => ({
       id: `contrast ${finding.cupIds.join(' ')} ${finding.level}`,
       level: finding.level === 'wrong' ? 'wrong' : 'look',
-      words: finding.words,
-      because: finding.because,
+      code: 'contrast',
+      facts: finding,
       fix: { kind: 'go', to: 'thickness' },
     }));
 }

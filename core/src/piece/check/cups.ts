@@ -1,4 +1,4 @@
-import { round, type CheckInput, type Finding } from './finding.ts';
+import type { CheckInput, Finding } from './finding.ts';
 
 /** Cups that are short, not mixed, weak, fresh, or not tested today. */
 export function cupFindings(input: CheckInput): Finding[] {
@@ -11,8 +11,8 @@ export function cupFindings(input: CheckInput): Finding[] {
       found.push({
         id: `short ${paint.id}`,
         level: 'wrong',
-        words: cup?.mixed ? `${paint.name} is short.` : `${paint.name} is not mixed yet.`,
-        because: `${round(amount.massG)} g wanted, ${round(leftG)} g in the cup`,
+        code: 'short',
+        facts: { name: paint.name, isMixed: cup?.mixed ?? false, wantedG: amount.massG, leftG },
         fix: { kind: 'mix', paintId: paint.id },
       });
     }
@@ -21,8 +21,8 @@ export function cupFindings(input: CheckInput): Finding[] {
       found.push({
         id: `film-weak ${cup.id}`,
         level: cup.water === 'stop' ? 'wrong' : 'look',
-        words: `${cup.name} dries to a weak film: stir in a squirt of binder-rich medium.`,
-        because: cup.water === 'stop' ? 'above its water limit' : 'little binder for its pigment',
+        code: 'weak-film',
+        facts: { name: cup.name, isAboveWaterLimit: cup.water === 'stop' },
         fix: { kind: 'go', to: 'mix' },
       });
     }
@@ -30,8 +30,8 @@ export function cupFindings(input: CheckInput): Finding[] {
       found.push({
         id: `rest ${cup.id}`,
         level: 'look',
-        words: `${cup.name} is fresh: its bubbles leave pinholes.`,
-        because: `${round(cup.restHours, 0)} h more under the lid`,
+        code: 'fresh',
+        facts: { name: cup.name, restHours: cup.restHours },
         fix: null,
       });
     }
@@ -39,8 +39,8 @@ export function cupFindings(input: CheckInput): Finding[] {
       found.push({
         id: `untested ${cup.id}`,
         level: 'do',
-        words: `${cup.name} was not tested today.`,
-        because: 'paint changes in the cup',
+        code: 'untested',
+        facts: { name: cup.name },
         fix: { kind: 'go', to: 'thickness' },
       });
     }

@@ -1,6 +1,6 @@
 import { baseAreas, pieceFilm, secondsToSpin, type PieceFilm } from '../amount/index.ts';
 import type { Technique } from '../../paint/stage/index.ts';
-import { round, type CheckInput, type Finding } from './finding.ts';
+import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';
 
 /** All paint on the piece over face and sides, mm: more sags and cracks at the rim, less leaves bands. */
@@ -19,8 +19,8 @@ export function filmFindings(input: CheckInput): Finding[] {
     findings.push({
       id: 'too-much',
       level: 'look',
-      words: 'Too much paint stays on: the middle sags and the rim cracks while it dries.',
-      because: `${round(allMm)} mm over face and sides; up to ${USUAL_FILM_MM.thick} is usual`,
+      code: 'too-much',
+      facts: { filmMm: allMm },
       fix: tooMuch(input.technique, film),
     });
   }
@@ -33,10 +33,8 @@ export function filmFindings(input: CheckInput): Finding[] {
       findings.push({
         id: `film ${odd.paint.id}`,
         level: 'look',
-        words: thin
-          ? `${odd.paint.name} runs off to too thin a film: bare edges and bands.`
-          : `${odd.paint.name} stays on too thick: the design drowns and wells up.`,
-        because: `${round(odd.filmMm, 2)} mm stay; ${USUAL_FILM_MM.thin} to ${USUAL_FILM_MM.thick} is usual`,
+        code: thin ? 'base-thin' : 'base-thick',
+        facts: { name: odd.paint.name, filmMm: odd.filmMm },
         fix: { kind: 'film', mm: 1 },
       });
     }
@@ -44,8 +42,8 @@ export function filmFindings(input: CheckInput): Finding[] {
     findings.push({
       id: 'no-base',
       level: 'look',
-      words: 'Too little paint to cover the face: bare edges.',
-      because: `${round(allMm, 2)} mm over face and sides`,
+      code: 'no-base',
+      facts: { filmMm: allMm },
       fix: { kind: 'add-base' },
     });
   }

@@ -1,5 +1,6 @@
+import type { AirTool } from '../../flow/air/index.ts';
 import type { Amounts, BlowerExit } from '../amount/index.ts';
-import type { ContrastCup } from '../../thickness/match/index.ts';
+import type { ContrastCup, ContrastFinding } from '../../thickness/match/index.ts';
 import type { Plan, PlanPaint } from '../plan/index.ts';
 import type { SupportSize } from '../support/index.ts';
 import type { Technique } from '../../paint/stage/index.ts';
@@ -17,15 +18,83 @@ export interface CheckCup extends ContrastCup {
   readonly weakFilm: boolean;
 }
 
-export interface Finding {
-  readonly id: string;
-  /** "wrong" spoils the piece, "look" may, "do" is to be done before the pour. */
-  readonly level: 'wrong' | 'look' | 'do';
-  readonly words: string;
-  /** The number behind it. */
-  readonly because: string;
-  readonly fix: Fix | null;
+/** What each finding is about: numbers with their units in their names. */
+export interface FindingFacts {
+  readonly empty: object;
+  readonly 'no-air': object;
+  /** How the cups' thicknesses go together. */
+  readonly contrast: ContrastFinding;
+  readonly dent: {
+    /** Counted from 1. */
+    readonly pass: number;
+    /** It reaches the support. */
+    readonly bare: boolean;
+    readonly tool: AirTool;
+    readonly distanceMm: number;
+    readonly slantDeg: number;
+    readonly dentMm: number;
+    readonly depthMm: number;
+    /** What shall stay in the middle. */
+    readonly marginMm: number;
+  };
+  readonly short: {
+    readonly name: string;
+    readonly isMixed: boolean;
+    readonly wantedG: number;
+    readonly leftG: number;
+  };
+  readonly 'weak-film': { readonly name: string; readonly isAboveWaterLimit: boolean };
+  readonly fresh: { readonly name: string; readonly restHours: number };
+  readonly untested: { readonly name: string };
+  readonly 'too-much': { readonly filmMm: number };
+  readonly 'base-thin': { readonly name: string; readonly filmMm: number };
+  readonly 'base-thick': { readonly name: string; readonly filmMm: number };
+  readonly 'no-base': { readonly filmMm: number };
+  /** Share of their color that the mixture of two neighbors keeps. */
+  readonly mud: { readonly lower: string; readonly upper: string; readonly keptShare: number };
+  readonly sinks: {
+    readonly upper: string;
+    readonly lower: string;
+    readonly upperGPerMl: number;
+    readonly lowerGPerMl: number;
+    readonly seconds: number;
+  };
+  readonly 'never-opens': {
+    readonly name: string;
+    readonly gPerMl: number;
+    readonly belowGPerMl: number;
+  };
+  readonly 'opens-early': {
+    readonly name: string;
+    readonly opensSeconds: number;
+    readonly blowSeconds: number;
+  };
+  readonly 'opens-late': {
+    readonly name: string;
+    readonly opensSeconds: number;
+    readonly waitSeconds: number;
+  };
+  readonly 'dose-little': { readonly name: string; readonly sheetMm: number };
+  readonly 'dose-much': { readonly name: string; readonly sheetMm: number };
+  readonly level: object;
+  readonly torch: object;
+  readonly spinner: object;
+  readonly mains: object;
+  readonly breath: object;
 }
+export type FindingCode = keyof FindingFacts;
+
+/** Something to be seen to before the pour; `web/words/finding` says it. */
+export type Finding<Code extends FindingCode = FindingCode> = {
+  readonly [Each in Code]: {
+    readonly id: string;
+    /** "wrong" spoils the piece, "look" may, "do" is to be done before the pour. */
+    readonly level: 'wrong' | 'look' | 'do';
+    readonly code: Each;
+    readonly facts: FindingFacts[Each];
+    readonly fix: Fix | null;
+  };
+}[Code];
 
 export interface CheckInput {
   readonly technique: Technique;
@@ -38,6 +107,3 @@ export interface CheckInput {
   /** Findings the artist has seen to: the table is level, cautions were read. */
   readonly ticked: readonly string[];
 }
-
-/** A number as it is said, without trailing zeros. */
-export const round = (value: number, digits = 1): string => String(Number(value.toFixed(digits)));

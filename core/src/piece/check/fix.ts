@@ -24,41 +24,6 @@ export type PlanFix = Exclude<Fix, { kind: 'go' | 'mix' | 'tick' }>;
 
 export const isPlanFix = (fix: Fix): fix is PlanFix => !['go', 'mix', 'tick'].includes(fix.kind);
 
-/** What the button of a fix says. */
-export function fixWords(fix: Fix): string {
-  switch (fix.kind) {
-    case 'go':
-      return fix.to === 'mix' ? 'To the cup' : 'Test and match';
-    case 'mix':
-      return 'Mix what is missing';
-    case 'tick':
-      return fix.leave ? 'Leave it so' : 'Done';
-    case 'order':
-      return 'Better order';
-    case 'layer':
-      return 'Usual dose';
-    case 'scale-layers':
-      return `Lay ${Math.round((1 - fix.factor) * 100)} % less`;
-    case 'film':
-      return `Aim at ${fix.mm} mm`;
-    case 'settings':
-      return fix.changes.spinSeconds
-        ? `Spin ${fix.changes.spinSeconds} s`
-        : `Wait ${fix.changes.waitSeconds ?? 0} s`;
-    case 'pass':
-      return [
-        fix.changes.distanceMm ? `From ${fix.changes.distanceMm / 10} cm` : '',
-        fix.changes.slantDeg ? `${fix.changes.slantDeg}° slant` : '',
-      ]
-        .filter(Boolean)
-        .join(', ');
-    case 'add-passes':
-      return 'Blow it out';
-    case 'add-base':
-      return 'Add a base';
-  }
-}
-
 /**
  * Applies a fix to a plan.
  *

@@ -1,5 +1,6 @@
 export { check } from './check.ts';
 export { USUAL_FILM_MM } from './film.ts';
-export type { CheckCup, CheckInput, Finding } from './finding.ts';
-export { applyFix, fixWords, isPlanFix, type Fix, type PlanFix } from './fix.ts';
+export type { CheckCup, CheckInput, Finding, FindingCode, FindingFacts } from './finding.ts';
+export { applyFix, isPlanFix, type Fix, type PlanFix } from './fix.ts';
+export { USUAL_SHEET_MM } from './stacks.ts';
 export { groundUnder, pile } from './ground.ts';

@@ -1,6 +1,6 @@
 import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
 import type { PlanPaint } from '../plan/index.ts';
-import { round, type CheckInput, type Finding } from './finding.ts';
+import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';
 
 /** Neighbors that lose this share of their chroma go to mud (common practice, no published source). */
@@ -15,8 +15,8 @@ export const mudFinding = (
 ): Finding => ({
   id,
   level: 'look',
-  words: `${lower.name} beside ${upper.name} goes to mud.`,
-  because: `their mixture keeps ${round(100 * (1 - share), 0)} % of the color`,
+  code: 'mud',
+  facts: { lower: lower.name, upper: upper.name, keptShare: 1 - share },
   fix,
 });
 

@@ -2,7 +2,7 @@ import { stackLayers } from '../amount/index.ts';
 import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
 import { distanceMm, type PlanStack } from '../plan/index.ts';
 import { coreSample, evenlyMm, type CoreSample, type SampleLayer } from '../stack/index.ts';
-import { round, type CheckInput, type Finding } from './finding.ts';
+import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';
 import { MUDDY, mudFinding } from './mud.ts';
 
@@ -11,8 +11,15 @@ export function stackFindings(input: CheckInput): Finding[] {
   const seen = new Set<string>();
   return input.plan.stacks
     .flatMap((stack) => [...sinking(input, stack), ...opening(input, stack), ...dose(input, stack)])
-    .filter(({ words }) => !seen.has(words) && seen.add(words));
+    .filter((finding) => {
+      const saying = JSON.stringify([finding.code, namesOf(finding.facts)]);
+      return !seen.has(saying) && seen.add(saying);
+    });
 }
+
+/** Whom a finding is about. */
+const namesOf = (facts: object): unknown[] =>
+  Object.values(facts).filter((value) => typeof value === 'string');
 
 function orderLayers(input: CheckInput, stack: PlanStack): OrderLayer[] {
   return stackLayers(input.plan, stack, input.paints, input.blowers).map(({ layer, paint, massG }) => ({
@@ -37,8 +44,14 @@ function sinking(input: CheckInput, stack: PlanStack): Finding[] {
       return {
         id: `sinks ${stack.id} ${above.id} ${below.id}`,
         level: seconds < input.plan.settings.waitSeconds ? 'wrong' : 'look',
-        words: `${above.name} sinks into ${below.name}.`,
-        because: `${round(above.densityGPerMl, 2)} over ${round(below.densityGPerMl, 2)} g/ml and thicker; in about ${round(seconds, 0)} s`,
+        code: 'sinks',
+        facts: {
+          upper: above.name,
+          lower: below.name,
+          upperGPerMl: above.densityGPerMl,
+          lowerGPerMl: below.densityGPerMl,
+          seconds,
+        },
         fix: better,
       };
     });
@@ -76,8 +89,12 @@ function opening(input: CheckInput, stack: PlanStack): Finding[] {
       {
         id: `stable ${stack.id}`,
         level: 'look',
-        words: `${name} is no heavier than the color below: no cells from weight alone. A lighter color under it opens them.`,
-        because: `${round(activator.paint.densityGPerMl, 2)} over ${round(sample.layers[top - 1]!.paint.densityGPerMl, 2)} g/ml`,
+        code: 'never-opens',
+        facts: {
+          name,
+          gPerMl: activator.paint.densityGPerMl,
+          belowGPerMl: sample.layers[top - 1]!.paint.densityGPerMl,
+        },
         fix: lighterUnder(stack, sample, activator),
       },
     ];
@@ -88,8 +105,8 @@ function opening(input: CheckInput, stack: PlanStack): Finding[] {
       {
         id: `early ${stack.id}`,
         level: 'look',
-        words: `${name} opens before it is blown out: blow faster, or make the colors thicker.`,
-        because: `opens in about ${round(opens, 0)} s, blowing takes ${round(blowSeconds, 0)} s`,
+        code: 'opens-early',
+        facts: { name, opensSeconds: opens, blowSeconds },
         fix: { kind: 'go', to: 'thickness' },
       },
     ];
@@ -99,8 +116,8 @@ function opening(input: CheckInput, stack: PlanStack): Finding[] {
       {
         id: `late ${stack.id}`,
         level: 'look',
-        words: `${name} needs longer to open than you mean to wait.`,
-        because: `about ${round(opens, 0)} s against ${round(settings.waitSeconds, 0)} s`,
+        code: 'opens-late',
+        facts: { name, opensSeconds: opens, waitSeconds: settings.waitSeconds },
         fix: { kind: 'settings', changes: { waitSeconds: Math.ceil(opens / 30) * 30 } },
       },
     ];
@@ -121,21 +138,22 @@ function lighterUnder(stack: PlanStack, sample: CoreSample, activator: SampleLay
   };
 }
 
+/** The sheet of activator over a bloom before it is blown out (common practice, no published source). */
+export const USUAL_SHEET_MM = { least: 0.2, most: 0.6 } as const;
+
 function dose(input: CheckInput, stack: PlanStack): Finding[] {
   return stackLayers(input.plan, stack, input.paints, input.blowers)
     .filter(({ paint, layer }) => paint.role === 'activator' && layer.massG !== null)
     .flatMap(({ paint, volumeMl, layer }): Finding[] => {
       const sheet = evenlyMm(volumeMl, stack.footprintMm);
-      if (sheet >= 0.2 && sheet <= 0.6) return [];
+      const { least, most } = USUAL_SHEET_MM;
+      if (sheet >= least && sheet <= most) return [];
       return [
         {
           id: `dose ${stack.id}`,
           level: 'look',
-          words:
-            sheet < 0.2
-              ? `Little ${paint.name}: petals without lacing.`
-              : `Much ${paint.name}: a blob stays in the middle and the petals wash out.`,
-          because: `a sheet of ${round(sheet, 2)} mm; 0.2 to 0.6 is usual`,
+          code: sheet < least ? 'dose-little' : 'dose-much',
+          facts: { name: paint.name, sheetMm: sheet },
           fix: { kind: 'layer', layerId: layer.id, massG: null },
         },
       ];

@@ -1,16 +1,19 @@
 <script setup lang="ts">
-import { fixWords, isPlanFix, type Finding, type Fix } from '@icy-ribbon/core/piece/check';
+import { isPlanFix, type Finding, type Fix } from '@icy-ribbon/core/piece/check';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
 import { usePlan } from '../../../store/plan.ts';
+import { useUnits } from '../../../store/units.ts';
+import { findingWords, fixWords } from '../../../words/finding.ts';
 
 /** What is to be seen to before the pour, worst first; each with its number and what mends it. */
 const props = defineProps<{ pieceId: string }>();
 const emit = defineEmits<{ mix: [paintId: string] }>();
 
 const plan = usePlan();
+const units = useUnits();
 const router = useRouter();
 
 const LEVEL_WORDS = { wrong: 'Wrong', look: 'Look', do: 'To do' } as const;
@@ -24,8 +27,14 @@ function mend(fix: Fix): void {
   else void router.push({ name: fix.to, params: { pieceId: props.pieceId } });
 }
 
-const buttonName = (finding: Finding) =>
-  finding.fix ? `${fixWords(finding.fix)}: ${finding.words}` : undefined;
+/** The findings with what is said of each. */
+const said = computed(() =>
+  plan.findings.map((finding: Finding) => {
+    const { words, because } = findingWords(finding, units.chosen);
+    const mends = finding.fix && fixWords(finding.fix, units.chosen);
+    return { ...finding, words, because, mends };
+  }),
+);
 </script>
 
 <template>
@@ -33,13 +42,18 @@ const buttonName = (finding: Finding) =>
     <p v-if="plan.worked.wrong" class="alarm" role="alert">{{ plan.worked.wrong }}</p>
     <p v-else-if="clean" class="clean">Nothing is left to see to. Pour it.</p>
     <ul>
-      <li v-for="finding in plan.findings" :key="finding.id" :class="finding.level">
+      <li v-for="finding in said" :key="finding.id" :class="finding.level">
         <p>
           <strong>{{ LEVEL_WORDS[finding.level] }}</strong> {{ finding.words }}
         </p>
         <p class="soft small">{{ finding.because }}</p>
-        <Button v-if="finding.fix" size="small" :aria-label="buttonName(finding)" @click="mend(finding.fix)">
-          {{ fixWords(finding.fix) }}
+        <Button
+          v-if="finding.fix"
+          size="small"
+          :aria-label="`${finding.mends}: ${finding.words}`"
+          @click="mend(finding.fix)"
+        >
+          {{ finding.mends }}
         </Button>
       </li>
     </ul>
