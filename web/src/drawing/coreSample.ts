@@ -1,4 +1,4 @@
-import type { CoreSample, InterfaceForecast, SampleLayer } from '@icy-ribbon/core/piece/stack';
+import type { CoreSample, SampleLayer } from '@icy-ribbon/core/piece/stack';
 
 export interface DrawnSampleLayer {
   readonly key: string;
@@ -114,14 +114,4 @@ function dentPath(
   const deep = Math.min(sample.heightMm, dentMm) * pxPerMm;
   const half = Math.max(16, 10 * pxPerRadius);
   return `M${middle - half} ${top}C${middle - half / 2} ${top} ${middle - half / 2} ${top + deep} ${middle} ${top + deep}S${middle + half / 2} ${top} ${middle + half} ${top}`;
-}
-
-/** "opens in ~40 s, cells 2.5 mm". */
-export function forecastWords({ cells, verdict }: InterfaceForecast): string {
-  if (cells.stable) return 'holds';
-  const seconds = cells.openingSeconds;
-  const time = seconds < 90 ? `${Math.round(seconds)} s` : `${Math.round(seconds / 60)} min`;
-  if (verdict === 'slow') return 'dries before it opens';
-  const size = `cells ${cells.wavelengthMm.toFixed(1)} mm`;
-  return verdict === 'sinks' ? `sinks in about ${time}` : `opens in ~${time}, ${size}`;
 }

@@ -1,6 +1,8 @@
 import { layOut, LAYOUTS, type PlanPaint } from '@icy-ribbon/core/piece/plan';
 import { coreSample } from '@icy-ribbon/core/piece/stack';
-import { drawSample, forecastWords } from './coreSample.ts';
+import { measureWords } from '../words/measure.ts';
+import { forecastWords } from '../words/forecast.ts';
+import { drawSample } from './coreSample.ts';
 import { baseShapes, faceOutline, inkOn, itemName, pathBands, stackDisks, tipOf } from './plan.ts';
 import { planSvg } from './planSvg.ts';
 
@@ -35,6 +37,8 @@ const contextOf = (
   paints,
   blowers: [],
 });
+
+const METRIC = measureWords({ mass: 'g', volume: 'ml', length: 'cm', temperature: 'C' });
 
 describe('shapes of a plan', () => {
   it('puddles of a pile lie inside one another', () => {
@@ -128,9 +132,11 @@ describe('the core sample drawn', () => {
 
   it('says what an interface will do', () => {
     const cells = { stable: false, wavelengthMm: 2.484, growthPerS: 0.02326, openingSeconds: 43 } as never;
-    expect(forecastWords({ lower: 0, cells, verdict: 'opens' })).toBe('opens in ~43 s, cells 2.5 mm');
-    expect(forecastWords({ lower: 0, cells, verdict: 'sinks' })).toBe('sinks in about 43 s');
-    expect(forecastWords({ lower: 0, cells, verdict: 'slow' })).toBe('dries before it opens');
-    expect(forecastWords({ lower: 0, cells: { stable: true } as never, verdict: 'holds' })).toBe('holds');
+    expect(forecastWords({ lower: 0, cells, verdict: 'opens' }, METRIC)).toBe('opens in ~43 s, cells 2.5 mm');
+    expect(forecastWords({ lower: 0, cells, verdict: 'sinks' }, METRIC)).toBe('sinks in about 43 s');
+    expect(forecastWords({ lower: 0, cells, verdict: 'slow' }, METRIC)).toBe('dries before it opens');
+    expect(forecastWords({ lower: 0, cells: { stable: true } as never, verdict: 'holds' }, METRIC)).toBe(
+      'holds',
+    );
   });
 });

@@ -15,13 +15,24 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
     /** Millimeters as a distance: "12 cm", "6.0 cm", "2.4 in". */
     distance: (mm: number) =>
       inches ? `${convert(mm, 'mm', 'in').toFixed(1)} in` : `${(mm / 10).toFixed(mm < 100 ? 1 : 0)} cm`,
-    /** Millimeters of paint: "3.2 mm", "0.13 in". */
-    depth: (mm: number) => (inches ? `${convert(mm, 'mm', 'in').toFixed(2)} in` : `${mm.toFixed(1)} mm`),
+    /** Millimeters of paint, or of a cell: "3.2 mm", "0.13 in"; inches take one digit more. */
+    depth: (mm: number, digits = 1) =>
+      inches ? `${convert(mm, 'mm', 'in').toFixed(digits + 1)} in` : `${mm.toFixed(digits)} mm`,
+    /** Square centimeters: "1200 cm²", "186 in²". */
+    area: (cm2: number) =>
+      inches ? `${(cm2 / convert(1, 'in', 'cm') ** 2).toFixed(0)} in²` : `${cm2.toFixed(0)} cm²`,
+    /** Number on a square centimeter: "0.22 on a cm²", "1.42 on an in²". */
+    onArea: (perCm2: number) =>
+      inches
+        ? `${(perCm2 * convert(1, 'in', 'cm') ** 2).toFixed(2)} on an in²`
+        : `${perCm2.toFixed(2)} on a cm²`,
     /** Millimeters of a film, without trailing zeros: "0.45 mm", "1 mm", "0.018 in". */
     film: (mm: number) =>
       inches
         ? `${Number(convert(mm, 'mm', 'in').toFixed(3))} in`
         : `${Number(mm.toFixed(mm < 1 ? 2 : 1))} mm`,
+    /** Millimeters as they were given, without trailing zeros: "2.4 mm", "0.09 in". */
+    size: (mm: number) => (inches ? `${Number(convert(mm, 'mm', 'in').toFixed(2))} in` : `${mm} mm`),
     /** Milligrams to what a scale shows, without trailing zeros: "12.5 g", "0.44 oz". */
     massFine: (mg: number) => `${Number(convert(mg, 'mg', mass).toFixed(mass === 'oz' ? 2 : 1))} ${mass}`,
     /** Grams on a square decimeter: "8.0 g on a square decimeter", "3.0 oz on a square foot". */
@@ -30,9 +41,9 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
     /** Seconds on a square decimeter. */
     timeOnArea: (sPerDm2: number) => `${perArea(sPerDm2).toFixed(1)} s on a ${area}`,
     /** Grams of a milliliter: "1.10 g/ml", "1.15 oz/fl oz". */
-    density: (gPerMl: number) => {
+    density: (gPerMl: number, digits = 2) => {
       const per = volume === 'ml' ? 'ml' : 'fl oz';
-      return `${(convert(gPerMl, 'g', mass) / convert(1, 'ml', per)).toFixed(2)} ${mass}/${per}`;
+      return `${(convert(gPerMl, 'g', mass) / convert(1, 'ml', per)).toFixed(digits)} ${mass}/${per}`;
     },
     viscosity: (paS: number) => `${paS < 1 ? paS.toFixed(2) : paS.toFixed(1)} Pa·s`,
     percent: (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`,

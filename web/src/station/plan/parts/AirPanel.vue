@@ -21,6 +21,7 @@ import { useAppearance } from '../../../store/appearance.ts';
 import { useEquipment } from '../../../store/equipment.ts';
 import { usePlan } from '../../../store/plan.ts';
 import { useUnits } from '../../../store/units.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 
 /** For each blower: how near and how steep it may come, how far a pass carries, what the middle looks like. */
 const props = defineProps<{ stack: PlanStack | undefined }>();
@@ -28,6 +29,7 @@ const props = defineProps<{ stack: PlanStack | undefined }>();
 const plan = usePlan();
 const equipment = useEquipment();
 const units = useUnits();
+const measures = useMeasures();
 const appearance = useAppearance();
 
 const SECONDS = 3;
@@ -159,10 +161,10 @@ onBeforeUnmount(() => plot?.close());
   <section aria-label="Air advice">
     <p class="small">
       <template v-if="ground.usual"
-        >For a usual pile of {{ ground.depthMm }} mm; put a stack down for yours.</template
+        >For a usual pile of {{ measures.depth(ground.depthMm) }}; put a stack down for yours.</template
       >
       <template v-else>
-        {{ ground.depthMm.toFixed(1) }} mm lie in the middle; {{ filmMm.toFixed(1) }} mm shall stay.
+        {{ measures.depth(ground.depthMm) }} lie in the middle; {{ measures.depth(filmMm) }} shall stay.
       </template>
       <ComputedFrom calculation="jet" />
     </p>

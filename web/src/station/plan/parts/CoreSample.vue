@@ -7,7 +7,9 @@ import { coreSample, type CoreSample, type SampleMoment } from '@icy-ribbon/core
 import { useElementSize } from '@vueuse/core';
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import { drawSample, forecastWords } from '../../../drawing/coreSample.ts';
+import { drawSample } from '../../../drawing/coreSample.ts';
+import { forecastWords } from '../../../words/forecast.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePiece } from '../../../store/piece.ts';
 import { usePlan } from '../../../store/plan.ts';
@@ -60,17 +62,23 @@ const forecasts = computed(() =>
   (sample.value?.interfaces ?? []).map((each) => ({
     ...each,
     y: drawn.value?.layers[each.lower]?.top ?? 0,
-    words: forecastWords(each),
+    words: forecastWords(each, measures.value),
   })),
 );
-/** A ruler of whole millimeters, thinned out where the pile is high. */
+/** A ruler of whole millimeters, or of twentieths of an inch, thinned out where the pile is high. */
 const ticks = computed(() => {
   const high = sample.value?.heightMm ?? 0;
+  const inches = units.chosen.length === 'in';
+  const [unitMm, digits] = inches ? [1.27, 2] : [1, 0];
   const step = high > 16 ? 5 : high > 6 ? 2 : 1;
-  return Array.from({ length: Math.floor(high / step) + 1 }, (_, index) => index * step);
+  return Array.from({ length: Math.floor(high / step / unitMm) + 1 }, (_, index) => {
+    const mm = index * step * unitMm;
+    return { mm, words: (inches ? mm / 25.4 : mm).toFixed(digits) };
+  });
 });
 const above = (index: number) => forecasts.value.find((each) => each.lower === index - 1);
-const mm = (value: number) => (value < 1 ? value.toFixed(2) : value.toFixed(1));
+const measures = useMeasures();
+const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
 </script>
 
 <template>
@@ -96,22 +104,24 @@ const mm = (value: number) => (value < 1 ? value.toFixed(2) : value.toFixed(1));
         :width="width"
         :height="height"
         role="img"
-        :aria-label="`${mm(sample.heightMm)} mm in the middle`"
+        :aria-label="`${depth(sample.heightMm)} in the middle`"
       >
         <g :transform="`translate(${RULER_PX} ${PAD})`">
-          <g v-for="tick in ticks" :key="tick">
+          <g v-for="tick in ticks" :key="tick.mm">
             <line
               class="tick"
               x1="-6"
               x2="0"
-              :y1="drawn.floor - tick * drawn.pxPerMm"
-              :y2="drawn.floor - tick * drawn.pxPerMm"
+              :y1="drawn.floor - tick.mm * drawn.pxPerMm"
+              :y2="drawn.floor - tick.mm * drawn.pxPerMm"
             />
-            <text class="soft-text" x="-9" :y="drawn.floor - tick * drawn.pxPerMm + 4" text-anchor="end">
-              {{ tick }}
+            <text class="soft-text" x="-9" :y="drawn.floor - tick.mm * drawn.pxPerMm + 4" text-anchor="end">
+              {{ tick.words }}
             </text>
           </g>
-          <text class="soft-text" x="-6" y="-4" text-anchor="end">mm</text>
+          <text class="soft-text" x="-6" y="-4" text-anchor="end">
+            {{ units.chosen.length === 'in' ? 'in' : 'mm' }}
+          </text>
           <path
             v-for="layer in drawn.layers"
             :key="layer.key"
@@ -133,7 +143,7 @@ const mm = (value: number) => (value < 1 ? value.toFixed(2) : value.toFixed(1));
           </template>
           <path v-if="drawn.dent" :d="drawn.dent" class="dent" />
           <text v-if="drawn.dent" class="dent-words" :x="size.width / 2" :y="-4" text-anchor="middle">
-            dent {{ mm(dentMm) }} mm
+            dent {{ depth(dentMm) }}
           </text>
           <g v-for="(layer, index) in drawn.layers" :key="`label${layer.key}`">
             <path
@@ -143,9 +153,8 @@ const mm = (value: number) => (value < 1 ? value.toFixed(2) : value.toFixed(1));
             <text :x="size.width + 8" :y="layer.labelY + 1">
               {{ layer.layer.paint.name }}
               <tspan class="soft-text">
-                {{ mm(layer.layer.thicknessMm) }} mm{{
-                  layer.layer.massG > 0 ? `, ${units.show('mass', layer.layer.massG * 1000)}` : ' base'
-                }}
+                {{ depth(layer.layer.thicknessMm)
+                }}{{ layer.layer.massG > 0 ? `, ${units.show('mass', layer.layer.massG * 1000)}` : ' base' }}
               </tspan>
             </text>
             <text

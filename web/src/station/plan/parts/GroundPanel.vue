@@ -9,10 +9,12 @@ import ComputedFrom from '../../../field/ComputedFrom.vue';
 import NumberField from '../../../field/NumberField.vue';
 import { usePiece } from '../../../store/piece.ts';
 import { usePlan } from '../../../store/plan.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 
 /** The base under everything, and what the amounts reckon with. */
 defineEmits<{ another: [] }>();
 const plan = usePlan();
+const measures = useMeasures();
 const store = usePiece();
 
 const support = computed(() => store.piece!.support);
@@ -158,7 +160,7 @@ function setField(
           @commit="$event !== null && setArea(index, { share: Math.min(1, Math.max(0, $event / 100)) })"
         />
         <span v-else class="soft small">{{ Math.round((films[index]?.share ?? 0) * 100) }} %</span>
-        <span class="numeral small">{{ films[index] ? `${films[index].filmMm.toFixed(2)} mm` : '' }}</span>
+        <span class="numeral small">{{ films[index] ? measures.depth(films[index].filmMm, 2) : '' }}</span>
       </div>
       <Button v-if="base.pattern === 'marbled'" size="small" @click="third(base.areas.length < 3)">
         {{ base.areas.length < 3 ? 'A third base' : 'Two bases' }}

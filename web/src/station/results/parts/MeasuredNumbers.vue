@@ -2,10 +2,12 @@
 import type { Measurement, PhotoDetail } from '@icy-ribbon/contract';
 import { computed } from 'vue';
 import { SIZE_COLORS, cellsOf, sizeLimits, sizeStep } from '../../../drawing/photoOverlay.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 
 /** What was measured on the photo that is shown: numbers, shares of the colors, sizes of the cells. */
 const props = defineProps<{ measurement: Measurement; detail: PhotoDetail | null }>();
 
+const measures = useMeasures();
 const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
 const BINS = 24;
 const WIDTH = 300;
@@ -48,19 +50,19 @@ const touched = computed(() =>
       <div>
         <dt>Cells</dt>
         <dd>{{ measurement.cells.count }}</dd>
-        <dd class="soft">{{ measurement.cells.perCm2.toFixed(2) }} on a cm²</dd>
+        <dd class="soft">{{ measures.onArea(measurement.cells.perCm2) }}</dd>
       </div>
       <div>
         <dt>Usual size</dt>
-        <dd>{{ measurement.cells.medianMm.toFixed(2) }} mm</dd>
+        <dd>{{ measures.depth(measurement.cells.medianMm, 2) }}</dd>
         <dd class="soft">
-          {{ measurement.cells.p10Mm.toFixed(1) }} to {{ measurement.cells.p90Mm.toFixed(1) }} mm
+          {{ measures.depth(measurement.cells.p10Mm) }} to {{ measures.depth(measurement.cells.p90Mm) }}
         </dd>
       </div>
       <div>
         <dt>Lacing</dt>
         <dd>{{ percent(measurement.lacing.areaShare) }}</dd>
-        <dd class="soft">{{ measurement.lacing.widthMm.toFixed(2) }} mm wide</dd>
+        <dd class="soft">{{ measures.depth(measurement.lacing.widthMm, 2) }} wide</dd>
       </div>
       <div>
         <dt>Negative space</dt>
@@ -71,7 +73,7 @@ const touched = computed(() =>
         <dt>Petals</dt>
         <dd>{{ measurement.petals.count }}</dd>
         <dd class="soft">
-          {{ (measurement.petals.reachMm / 10).toFixed(1) }} cm, even
+          {{ measures.distance(measurement.petals.reachMm) }}, even
           {{ percent(measurement.petals.symmetry) }}
         </dd>
       </div>
@@ -91,11 +93,11 @@ const touched = computed(() =>
           :height="bar.height"
           :fill="bar.color"
         >
-          <title>{{ bar.from.toFixed(1) }} to {{ bar.to.toFixed(1) }} mm: {{ bar.count }}</title>
+          <title>{{ measures.depth(bar.from) }} to {{ measures.depth(bar.to) }}: {{ bar.count }}</title>
         </rect>
         <line x1="0" :x2="WIDTH" :y1="HEIGHT" :y2="HEIGHT" />
         <text x="0" :y="HEIGHT + 12">0</text>
-        <text :x="WIDTH" :y="HEIGHT + 12" text-anchor="end">{{ bars.at(-1)?.to.toFixed(1) }} mm</text>
+        <text :x="WIDTH" :y="HEIGHT + 12" text-anchor="end">{{ measures.depth(bars.at(-1)!.to) }}</text>
       </svg>
     </figure>
     <ul aria-label="Shares of the colors">

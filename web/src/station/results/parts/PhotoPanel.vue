@@ -9,6 +9,7 @@ import { call } from '../../../api/client.ts';
 import type { DrawnCell } from '../../../drawing/photoOverlay.ts';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import { photoWorker } from '../../../worker/photo.ts';
 import { dateWords, timeWords } from '../../../words/general.ts';
 import MeasurePhoto from './MeasurePhoto.vue';
@@ -26,6 +27,7 @@ const emit = defineEmits<{
 }>();
 
 const store = usePiece();
+const measures = useMeasures();
 const panel = ref<HTMLElement | null>(null);
 const chooser = ref<HTMLInputElement | null>(null);
 const chosenId = ref<string | null>(null);
@@ -186,7 +188,7 @@ async function remove(): Promise<void> {
         >
           {{ name }}
         </Checkbox>
-        <span v-if="hovered" class="hovered" role="status">{{ hovered.diameterMm.toFixed(2) }} mm</span>
+        <span v-if="hovered" class="hovered" role="status">{{ measures.depth(hovered.diameterMm, 2) }}</span>
       </div>
     </div>
     <div v-show="!measuring" class="bar second">

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { RATED, type PieceSummary } from '@icy-ribbon/contract';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import { airTool } from '@icy-ribbon/core/flow/air';
 import { Checkbox } from 'ant-design-vue';
 import { computed } from 'vue';
@@ -10,6 +11,7 @@ import DegreeMark from './DegreeMark.vue';
 import MixStrip from './MixStrip.vue';
 
 const props = defineProps<{ piece: PieceSummary }>();
+const measures = useMeasures();
 const pieces = usePieces();
 const units = useUnits();
 
@@ -63,7 +65,7 @@ const air = computed(() => {
       <div v-if="piece.judgement" class="marks">
         <DegreeMark v-for="rated in RATED" :key="rated" :label="rated" :degree="piece.judgement[rated]" />
         <span v-if="piece.judgement.cellSizeMm !== null" class="small size">
-          cells {{ piece.judgement.cellSizeMm }} mm
+          cells {{ measures.size(piece.judgement.cellSizeMm) }}
         </span>
       </div>
       <p v-else class="look small">{{ piece.next }}</p>

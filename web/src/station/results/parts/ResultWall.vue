@@ -2,14 +2,16 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
 import { Checkbox } from 'ant-design-vue';
 import { usePieces } from '../../../store/pieces.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 
 /** The pictures alone, as on a wall. */
 defineProps<{ pieces: readonly PieceSummary[] }>();
 const store = usePieces();
+const measures = useMeasures();
 const words = ({ outcome, judgement }: PieceSummary): string =>
   [
     judgement?.rating ? `${judgement.rating} of 5` : '',
-    outcome && outcome.cellCount > 0 ? `cells ${outcome.cellMm.toFixed(1)} mm` : '',
+    outcome && outcome.cellCount > 0 ? `cells ${measures.value.depth(outcome.cellMm)}` : '',
     outcome ? `lacing ${(100 * outcome.lacingShare).toFixed(1)} %` : '',
   ]
     .filter(Boolean)

@@ -2,27 +2,30 @@
 import type { WetDry } from '@icy-ribbon/core/picture';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
+import { useMeasures } from '../../../words/useMeasures.ts';
 
 /** What drying did, in words and one row a color. */
 const props = defineProps<{ found: WetDry }>();
 const emit = defineEmits<{ close: [] }>();
 
+const measures = useMeasures();
+const size = (mm: number) => measures.value.depth(mm, 2);
 const drift = computed(() => {
   const { driftMm, driftErrorMm, matched } = props.found;
   if (matched < 8) return 'Too few cells were found in both photos to tell whether they changed.';
   const sure = Math.abs(driftMm) > 2 * driftErrorMm && Math.abs(driftMm) >= 0.01;
   const way = driftMm > 0 ? 'wider' : 'narrower';
   return sure
-    ? `Cells dried ${Math.abs(driftMm).toFixed(2)} mm ${way} (± ${(2 * driftErrorMm).toFixed(2)}, ${matched} compared one by one).`
-    : `No change in cell size is seen: ${driftMm.toFixed(2)} ± ${(2 * driftErrorMm).toFixed(2)} mm, ${matched} compared one by one.`;
+    ? `Cells dried ${size(Math.abs(driftMm))} ${way} (± ${size(2 * driftErrorMm)}, ${matched} compared one by one).`
+    : `No change in cell size is seen: ${size(driftMm)} ± ${size(2 * driftErrorMm)}, ${matched} compared one by one.`;
 });
 </script>
 
 <template>
   <div class="note" role="status">
     <p>
-      {{ drift }} {{ found.opened }} opened, {{ found.closed }} closed. They moved
-      {{ found.movedMm.toFixed(2) }} mm. Colors are held against
+      {{ drift }} {{ found.opened }} opened, {{ found.closed }} closed. They moved {{ size(found.movedMm) }}.
+      Colors are held against
       {{ found.against === 'card' ? 'the gray card' : 'the base, as not both photos show a gray card' }}.
     </p>
     <ul>

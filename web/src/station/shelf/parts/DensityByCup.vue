@@ -3,10 +3,12 @@ import { toG } from '@icy-ribbon/core/base/unit';
 import { Button, Popover } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import QuantityField from '../../../field/QuantityField.vue';
+import { useMeasures } from '../../../words/useMeasures.ts';
 
 /** Measures a density by weighing a filled cup of known volume. */
 const emit = defineEmits<{ measured: [densityGPerMl: number] }>();
 
+const measures = useMeasures();
 const open = ref(false);
 const volumeMl = ref<number | null>(30);
 const emptyMg = ref<number | null>(null);
@@ -32,7 +34,7 @@ function take(): void {
         <QuantityField v-model="volumeMl" label="The cup holds, filled to the brim" quantity="volume" />
         <QuantityField v-model="emptyMg" label="Empty it weighs" quantity="mass" />
         <QuantityField v-model="fullMg" label="Full of paint it weighs" quantity="mass" />
-        <p class="numeral">{{ density === null ? 'Weigh both.' : `${density.toFixed(3)} g/ml` }}</p>
+        <p class="numeral">{{ density === null ? 'Weigh both.' : measures.density(density, 3) }}</p>
         <Button type="primary" :disabled="density === null" @click="take">Take it</Button>
       </div>
     </template>

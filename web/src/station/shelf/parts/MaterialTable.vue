@@ -22,6 +22,7 @@ import BareSelect from '../../../field/BareSelect.vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import { draftOf, emptyMaterial, stockLeftMg, typicalOf, type MaterialDraft } from './materialDraft.ts';
 import { csvWorker } from '../../../worker/csv.ts';
 import type { CsvGlance } from '../../../worker/csv.worker.ts';
@@ -35,6 +36,7 @@ const CsvImport = defineAsyncComponent(() => import('./CsvImport.vue'));
 
 const shelf = useShelf();
 const units = useUnits();
+const measures = useMeasures();
 const search = ref('');
 const kindFilter = ref('');
 const chosenIds = ref<string[]>([]);
@@ -295,7 +297,7 @@ function stock(material: ShelvedMaterial): string {
       </template>
       <template v-else-if="column.key === 'kind'">{{ materialKind(record.kind).label }}</template>
       <template v-else-if="column.key === 'density'">
-        <span class="trust">{{ record.densityTrust }}</span> {{ record.densityGPerMl.toFixed(3) }}
+        <span class="trust">{{ record.densityTrust }}</span> {{ measures.density(record.densityGPerMl, 3) }}
       </template>
       <template v-else-if="column.key === 'viscosity'">
         <span

@@ -7,11 +7,13 @@ import { ref } from 'vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import { emptySupport, type SupportDraft } from '../../../field/supportDraft.ts';
 import SupportForm from '../../../field/SupportForm.vue';
 
 const shelf = useShelf();
 const units = useUnits();
+const measures = useMeasures();
 const editing = ref<Support | 'new' | null>(null);
 const draft = ref<SupportDraft>(emptySupport());
 const problem = ref<unknown>(null);
@@ -39,7 +41,7 @@ function size(support: Support): string {
 
 function area(support: Support): string {
   const { faceCm2, sidesCm2 } = paintedArea(support);
-  return `${Math.round(faceCm2)} + ${Math.round(sidesCm2)} cm²`;
+  return `${measures.value.area(faceCm2)} + ${measures.value.area(sidesCm2)}`;
 }
 
 function edit(support: Support | 'new'): void {

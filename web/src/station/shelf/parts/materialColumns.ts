@@ -25,7 +25,7 @@ export const COLUMNS = {
   finish: { title: 'Finish', key: 'finish', dataIndex: 'finish', sorter: by((each) => each.finish) },
   opacity: { title: 'Opacity', key: 'opacity', dataIndex: 'opacity', sorter: by((each) => each.opacity) },
   density: {
-    title: 'Density, g/ml',
+    title: 'Density',
     key: 'density',
     align: 'right',
     sorter: by((each) => each.densityGPerMl),
