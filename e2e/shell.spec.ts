@@ -1,4 +1,5 @@
 import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, test, watchErrors } from './support/studio.ts';
 
 test.use({ demo: true });
@@ -61,6 +62,45 @@ for (const [name, addressOf] of Object.entries(VIEWS)) {
     }
   });
 }
+
+/** What stands on a page to be read, or is read out: texts, labels, hints. */
+const readOn = (page: Page) =>
+  page.evaluate(() => {
+    const found: string[] = [];
+    const texts = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    while (texts.nextNode()) {
+      if (!/^(STYLE|SCRIPT)$/.test(texts.currentNode.parentElement?.tagName ?? '')) {
+        found.push(texts.currentNode.textContent?.trim() ?? '');
+      }
+    }
+    for (const each of document.querySelectorAll('[aria-label], [title], [placeholder]')) {
+      found.push(...['aria-label', 'title', 'placeholder'].map((name) => each.getAttribute(name) ?? ''));
+    }
+    return found;
+  });
+const METRIC =
+  /\d\s?(g|mg|kg|ml|mm|cm)\b|^(g|ml|mm|cm)$|\bg\/|\/(ml|cm²|dm²)|°C|(milli|centi|deci)meter|\bgrams?\b/;
+/** The names of standard cups. */
+const NAMES = /^ISO 2431, \d mm$/;
+
+test('in ounces, fluid ounces and inches no station says a gram, a milliliter or a millimeter', async ({
+  page,
+  studio,
+}) => {
+  const chosen = { mass: 'oz', volume: 'fl oz', length: 'in', temperature: 'F' };
+  await page.addInitScript(
+    (units) => localStorage.setItem('icy-ribbon.units', units),
+    JSON.stringify(chosen),
+  );
+  // The laws are written in the units of their sources.
+  for (const [name, addressOf] of Object.entries(VIEWS).filter(([view]) => view !== 'computation')) {
+    await page.goto(await addressOf(studio.address));
+    await page.locator('main').waitFor();
+    await page.waitForLoadState('networkidle');
+    const metric = (await readOn(page)).filter((text) => METRIC.test(text) && !NAMES.test(text));
+    expect(metric, name).toEqual([]);
+  }
+});
 
 test('units switch everywhere at once and typed values follow', async ({ page, studio }) => {
   await page.goto(`/mix/${await pieceNamed(studio.address, 'Ember seam')}`);
@@ -137,4 +177,7 @@ test('says where a number comes from', async ({ page, studio }) => {
     .first()
     .click();
   await expect(page.getByText('Arrhenius 1887', { exact: false })).toBeVisible();
+  await page.goto('/computation');
+  await page.getByRole('link', { name: 'licenses' }).click();
+  await expect(page.getByText(/vue-router .* \(MIT\)/)).toBeVisible();
 });

@@ -9,6 +9,10 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
   const massOf = (mg: number, digits: number) => `${convert(mg, 'mg', mass).toFixed(digits)} ${mass}`;
   const area = inches ? 'square foot' : 'square decimeter';
   const perArea = (perDm2: number) => (inches ? perDm2 / SQUARE_FEET_IN_DM2 : perDm2);
+  const per = volume === 'ml' ? 'ml' : 'fl oz';
+  const densityUnit = `${mass}/${per}`;
+  const densityNumber = (gPerMl: number, digits: number) =>
+    (convert(gPerMl, 'g', mass) / convert(1, 'ml', per)).toFixed(digits);
   return {
     /** Milligrams: "18 g", "1.5 g", "0.05 oz". */
     mass: (mg: number) => massOf(mg, (mass === 'oz' ? 2 : 0) + (Math.abs(mg) < 10_000 ? 1 : 0)),
@@ -41,10 +45,9 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
     /** Seconds on a square decimeter. */
     timeOnArea: (sPerDm2: number) => `${perArea(sPerDm2).toFixed(1)} s on a ${area}`,
     /** Grams of a milliliter: "1.10 g/ml", "1.15 oz/fl oz". */
-    density: (gPerMl: number, digits = 2) => {
-      const per = volume === 'ml' ? 'ml' : 'fl oz';
-      return `${(convert(gPerMl, 'g', mass) / convert(1, 'ml', per)).toFixed(digits)} ${mass}/${per}`;
-    },
+    density: (gPerMl: number, digits = 2) => `${densityNumber(gPerMl, digits)} ${densityUnit}`,
+    densityNumber,
+    densityUnit,
     viscosity: (paS: number) => `${paS < 1 ? paS.toFixed(2) : paS.toFixed(1)} Pa·s`,
     percent: (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`,
   };

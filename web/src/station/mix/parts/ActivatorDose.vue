@@ -4,15 +4,18 @@ import { InputError } from '@icy-ribbon/core/base/error';
 import { toMg } from '@icy-ribbon/core/base/unit';
 import { Button, Popover } from 'ant-design-vue';
 import { computed, ref } from 'vue';
+import DepthField from '../../../field/DepthField.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import type { Cup } from '../../../store/piece.ts';
 import { useUnits } from '../../../store/units.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 
 const props = defineProps<{ cups: readonly Cup[]; density: number }>();
 const emit = defineEmits<{ dose: [mg: number] }>();
 
 const units = useUnits();
+const measures = useMeasures();
 const open = ref(false);
 const footprintMm = ref<number | null>(200);
 const sheetMm = ref<number | null>(0.4);
@@ -52,11 +55,10 @@ function take(): void {
     <template #content>
       <form class="dose" @submit.prevent="take">
         <QuantityField v-model="footprintMm" label="The sheet spreads to a circle of" quantity="length" />
-        <NumberField
+        <DepthField
           v-model="sheetMm"
           label="and lies this thick"
-          unit="mm"
-          :hint="`Usual: ${USUAL_SHEET_MM.thin} to ${USUAL_SHEET_MM.thick} mm`"
+          :hint="`Usual: ${measures.film(USUAL_SHEET_MM.thin)} to ${measures.film(USUAL_SHEET_MM.thick)}`"
         />
         <NumberField v-model="blooms" label="Blooms" unit="" :digits="0" />
         <p v-if="typeof dose === 'string'" class="alarm" role="alert">{{ dose }}</p>

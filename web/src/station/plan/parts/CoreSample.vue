@@ -26,7 +26,7 @@ const frame = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(frame);
 
 const LABELS_PX = 178;
-const RULER_PX = 26;
+const RULER_PX = 34;
 const PAD = 16;
 
 const sample = computed<CoreSample | null>(() => {
@@ -73,7 +73,7 @@ const ticks = computed(() => {
   const step = high > 16 ? 5 : high > 6 ? 2 : 1;
   return Array.from({ length: Math.floor(high / step / unitMm) + 1 }, (_, index) => {
     const mm = index * step * unitMm;
-    return { mm, words: (inches ? mm / 25.4 : mm).toFixed(digits) };
+    return { mm, words: String(Number((inches ? mm / 25.4 : mm).toFixed(digits))) };
   });
 });
 const above = (index: number) => forecasts.value.find((each) => each.lower === index - 1);

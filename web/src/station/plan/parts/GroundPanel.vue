@@ -6,7 +6,10 @@ import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
+import { toG, toMg } from '@icy-ribbon/core/base/unit';
+import DepthField from '../../../field/DepthField.vue';
 import NumberField from '../../../field/NumberField.vue';
+import QuantityField from '../../../field/QuantityField.vue';
 import { usePiece } from '../../../store/piece.ts';
 import { usePlan } from '../../../store/plan.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
@@ -209,10 +212,9 @@ function setField(
           "
         />
       </div>
-      <NumberField
+      <DepthField
         v-else
         label="Film"
-        unit="mm"
         :model-value="base.film.mm"
         @commit="$event && setFilm({ kind: 'thickness', mm: Math.min(20, Math.abs($event)) })"
       />
@@ -226,14 +228,28 @@ function setField(
     </p>
     <h3>Reckoned with</h3>
     <div class="grid">
-      <NumberField
-        v-for="[key, label, unit, factor, low, high] in FIELDS"
-        :key="key"
-        :label="label"
-        :unit="unit"
-        :model-value="plan.body.settings[key] * factor"
-        @commit="setField(key, factor, low, high, $event)"
-      />
+      <template v-for="[key, label, unit, factor, low, high] in FIELDS" :key="key">
+        <DepthField
+          v-if="unit === 'mm'"
+          :label="label"
+          :model-value="plan.body.settings[key]"
+          @commit="setField(key, factor, low, high, $event)"
+        />
+        <QuantityField
+          v-else-if="unit === 'g'"
+          :label="label"
+          quantity="mass"
+          :model-value="toMg(plan.body.settings[key])"
+          @commit="setField(key, factor, low, high, $event === null ? null : toG($event))"
+        />
+        <NumberField
+          v-else
+          :label="label"
+          :unit="unit"
+          :model-value="plan.body.settings[key] * factor"
+          @commit="setField(key, factor, low, high, $event)"
+        />
+      </template>
     </div>
   </section>
 </template>

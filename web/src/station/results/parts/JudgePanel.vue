@@ -12,7 +12,7 @@ import { Button, Select, Textarea } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
-import NumberField from '../../../field/NumberField.vue';
+import DepthField from '../../../field/DepthField.vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece.ts';
 
@@ -116,11 +116,9 @@ async function keep(): Promise<void> {
       </FieldRow>
     </div>
     <div class="row">
-      <NumberField
+      <DepthField
         v-model="draft.cellSizeMm"
         label="A usual cell is wide"
-        unit="mm"
-        :digits="2"
         :error="messageAt(problem, 'cellSizeMm')"
       />
       <FieldRow label="What to try next" for="try-next" :error="messageAt(problem, 'tryNext')">

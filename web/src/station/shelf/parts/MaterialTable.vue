@@ -76,8 +76,10 @@ const columns = computed(() => [
   ...(archived.value ? [] : [COLUMNS.choose]),
   COLUMNS.name,
   COLUMNS.kind,
-  ...OPTIONAL_COLUMNS.filter(({ value }) => shownColumns.value.includes(value)).map(
-    ({ value }) => COLUMNS[value],
+  ...OPTIONAL_COLUMNS.filter(({ value }) => shownColumns.value.includes(value)).map(({ value }) =>
+    value === 'density'
+      ? { ...COLUMNS.density, title: `Density, ${measures.value.densityUnit}` }
+      : COLUMNS[value],
   ),
   COLUMNS.actions,
 ]);
@@ -297,7 +299,8 @@ function stock(material: ShelvedMaterial): string {
       </template>
       <template v-else-if="column.key === 'kind'">{{ materialKind(record.kind).label }}</template>
       <template v-else-if="column.key === 'density'">
-        <span class="trust">{{ record.densityTrust }}</span> {{ measures.density(record.densityGPerMl, 3) }}
+        <span class="trust">{{ record.densityTrust }}</span>
+        {{ measures.densityNumber(record.densityGPerMl, 3) }}
       </template>
       <template v-else-if="column.key === 'viscosity'">
         <span
