@@ -1,5 +1,5 @@
 import type { AirTool } from '@icy-ribbon/core/flow/air';
-import type { FaultKind } from '@icy-ribbon/core/judgement/outcome';
+import type { BlownPass, FaultKind } from '@icy-ribbon/core/judgement/outcome';
 import type { LayoutName } from '@icy-ribbon/core/piece/plan';
 import type { Technique } from '@icy-ribbon/core/paint/stage';
 import type { DemoPaintName, DemoSupportName } from './shelf.ts';
@@ -31,18 +31,9 @@ export interface DemoPiece {
   readonly twice?: boolean;
   /** How it was planned. */
   readonly layout?: LayoutName;
-  readonly passes: readonly DemoPass[];
+  readonly passes: readonly BlownPass[];
   readonly tryNext?: string;
   readonly note?: string;
-}
-
-export interface DemoPass {
-  readonly tool: AirTool;
-  readonly setting: string;
-  readonly distanceMm: number;
-  readonly slantDeg: number;
-  readonly directionDeg: number;
-  readonly seconds: number;
 }
 
 const pass = (
@@ -52,12 +43,12 @@ const pass = (
   slantDeg: number,
   directionDeg: number,
   seconds: number,
-): DemoPass => ({ tool, setting, distanceMm, slantDeg, directionDeg, seconds });
+): BlownPass => ({ tool, setting, distanceMm, slantDeg, directionDeg, seconds });
 
-const dryerAround = (distanceMm: number, slantDeg: number, seconds: number): DemoPass[] =>
+const dryerAround = (distanceMm: number, slantDeg: number, seconds: number): BlownPass[] =>
   [10, 130, 250].map((direction) => pass('hair-dryer', 'low', distanceMm, slantDeg, direction, seconds));
 
-const breaths = (count: number, distanceMm: number, slantDeg: number): DemoPass[] =>
+const breaths = (count: number, distanceMm: number, slantDeg: number): BlownPass[] =>
   Array.from({ length: count }, (_, index) =>
     pass('mouth', 'steady', distanceMm, slantDeg, Math.round((360 * index) / count), 2.5),
   );

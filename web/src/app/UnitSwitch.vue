@@ -2,10 +2,10 @@
 import { Button, Popover, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed } from 'vue';
 import { useUnits } from '../store/units.ts';
-import { CHOICES, type ShownQuantity } from '../store/unitChoices.ts';
+import { CHOICES, type SwitchedQuantity } from '../store/unitChoices.ts';
 
 const units = useUnits();
-const quantities = Object.keys(CHOICES) as ShownQuantity[];
+const quantities = Object.keys(CHOICES) as SwitchedQuantity[];
 const summary = computed(() => quantities.map((quantity) => units.unitLabel(quantity)).join(' · '));
 </script>
 

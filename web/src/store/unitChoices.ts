@@ -6,13 +6,15 @@ export const CHOICES = {
   temperature: { label: 'Temperature', base: 'C', units: ['C', 'F'] },
 } as const;
 
-export type ShownQuantity = keyof typeof CHOICES;
+export type SwitchedQuantity = keyof typeof CHOICES;
+/** "depth": millimeters of paint or of a cell, which go with the unit of length. */
+export type ShownQuantity = SwitchedQuantity | 'depth';
 
 export type ChosenUnits = {
-  [Quantity in ShownQuantity]: (typeof CHOICES)[Quantity]['units'][number];
+  [Quantity in SwitchedQuantity]: (typeof CHOICES)[Quantity]['units'][number];
 };
 
-type ShownUnit = ChosenUnits[ShownQuantity];
+type ShownUnit = ChosenUnits[SwitchedQuantity] | 'mm';
 
 /** Decimals at a glance, and at the scale or in a field. */
 export const DIGITS: Readonly<Record<ShownUnit, readonly [coarse: number, exact: number]>> = {
@@ -21,6 +23,7 @@ export const DIGITS: Readonly<Record<ShownUnit, readonly [coarse: number, exact:
   ml: [0, 1],
   'fl oz': [1, 2],
   tsp: [1, 2],
+  mm: [1, 2],
   cm: [1, 2],
   in: [1, 2],
   C: [1, 1],

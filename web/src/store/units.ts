@@ -12,18 +12,24 @@ export const useUnits = defineStore('units', () => {
     temperature: 'C',
   });
 
+  const unitOf = (quantity: ShownQuantity) =>
+    quantity === 'depth' ? (chosen.value.length === 'in' ? 'in' : 'mm') : chosen.value[quantity];
+  const baseOf = (quantity: ShownQuantity) => CHOICES[quantity === 'depth' ? 'length' : quantity].base;
+
   /** A stored value (mg, ml, mm, °C) in the chosen unit. */
   function fromBase(quantity: ShownQuantity, value: number): number {
-    return convert(value, CHOICES[quantity].base, chosen.value[quantity]);
+    return convert(value, baseOf(quantity), unitOf(quantity));
   }
 
   function toBase(quantity: ShownQuantity, value: number): number {
-    return convert(value, chosen.value[quantity], CHOICES[quantity].base);
+    return convert(value, unitOf(quantity), baseOf(quantity));
   }
 
   function digits(quantity: ShownQuantity, fine = false): number {
-    const [coarse, exact] = DIGITS[chosen.value[quantity]];
-    return fine ? exact : coarse;
+    const unit = unitOf(quantity);
+    const [coarse, exact] = DIGITS[unit];
+    const more = quantity === 'depth' && unit === 'in' ? 1 : 0;
+    return (fine ? exact : coarse) + more;
   }
 
   /** "30.0 g": number and unit; `fine` adds the digits that matter at the scale. */
@@ -37,7 +43,7 @@ export const useUnits = defineStore('units', () => {
   }
 
   function unitLabel(quantity: ShownQuantity): string {
-    const unit = chosen.value[quantity];
+    const unit = unitOf(quantity);
     return quantity === 'temperature' ? `°${unit}` : unit;
   }
 

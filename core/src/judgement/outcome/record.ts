@@ -1,4 +1,4 @@
-import type { AirTool } from '../../flow/air/index.ts';
+import type { PassData } from '../../piece/event/index.ts';
 import type { FaultKind } from './faults.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { CupRole, Technique } from '../../paint/stage/index.ts';
@@ -22,14 +22,8 @@ export interface PouredCup {
   readonly hasWeakBinder: boolean;
 }
 
-export interface BlownPass {
-  readonly tool: AirTool;
-  readonly setting: string;
-  readonly distanceMm: number;
-  readonly slantDeg: number;
-  readonly directionDeg: number;
-  readonly seconds: number;
-}
+/** A pass as it was blown, wherever it began. */
+export type BlownPass = Omit<PassData, 'from' | 'stepId'>;
 
 /** What was seen in its photo. */
 export interface Outcome {

@@ -4,7 +4,6 @@ import { InputError } from '@icy-ribbon/core/base/error';
 import { toMg } from '@icy-ribbon/core/base/unit';
 import { Button, Popover } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import DepthField from '../../../field/DepthField.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import type { Cup } from '../../../store/piece.ts';
@@ -55,8 +54,9 @@ function take(): void {
     <template #content>
       <form class="dose" @submit.prevent="take">
         <QuantityField v-model="footprintMm" label="The sheet spreads to a circle of" quantity="length" />
-        <DepthField
+        <QuantityField
           v-model="sheetMm"
+          quantity="depth"
           label="and lies this thick"
           :hint="`Usual: ${measures.film(USUAL_SHEET_MM.thin)} to ${measures.film(USUAL_SHEET_MM.thick)}`"
         />

@@ -7,7 +7,6 @@ import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { toG, toMg } from '@icy-ribbon/core/base/unit';
-import DepthField from '../../../field/DepthField.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { usePiece } from '../../../store/piece.ts';
@@ -212,8 +211,9 @@ function setField(
           "
         />
       </div>
-      <DepthField
+      <QuantityField
         v-else
+        quantity="depth"
         label="Film"
         :model-value="base.film.mm"
         @commit="$event && setFilm({ kind: 'thickness', mm: Math.min(20, Math.abs($event)) })"
@@ -229,8 +229,9 @@ function setField(
     <h3>Reckoned with</h3>
     <div class="grid">
       <template v-for="[key, label, unit, factor, low, high] in FIELDS" :key="key">
-        <DepthField
+        <QuantityField
           v-if="unit === 'mm'"
+          quantity="depth"
           :label="label"
           :model-value="plan.body.settings[key]"
           @commit="setField(key, factor, low, high, $event)"

@@ -12,7 +12,7 @@ import { Button, Select, Textarea } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
-import DepthField from '../../../field/DepthField.vue';
+import QuantityField from '../../../field/QuantityField.vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece.ts';
 
@@ -116,8 +116,9 @@ async function keep(): Promise<void> {
       </FieldRow>
     </div>
     <div class="row">
-      <DepthField
+      <QuantityField
         v-model="draft.cellSizeMm"
+        quantity="depth"
         label="A usual cell is wide"
         :error="messageAt(problem, 'cellSizeMm')"
       />
