@@ -416,6 +416,7 @@ export const usePiece = defineStore('piece', () => {
     log,
     unsent: queue.waiting,
     written: queue.written,
+    delivered: queue.delivered,
     refused: queue.refused,
     dropRefused: queue.drop,
     record,

@@ -40,6 +40,7 @@ it('what is logged counts at once and arrives in order', async () => {
   await settle(100);
   expect([...log.values()].map((each) => each.kind === 'note' && each.data.text)).toEqual(['one', 'two']);
   expect(queue.waiting.value).toEqual([]);
+  expect(queue.delivered.value).toBe(2);
   expect(arrived).toHaveBeenCalledTimes(2);
 });
 

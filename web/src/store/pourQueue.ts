@@ -50,6 +50,8 @@ export function usePourQueue(
   const written = shallowRef<ReadonlySet<string>>(new Set());
   /** Logged in this tab and still here, written down or not; and taken out, perhaps still written. */
   const own = new Map<string, KeptEvent>();
+  /** How many events the server has taken: lists that were read before are old. */
+  const delivered = shallowRef(0);
   const gone = new Set<string>();
   let sending = false;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -131,6 +133,7 @@ export function usePourQueue(
       const { events } = await call(api.pours.append, { params: { pieceId: item.pieceId }, body: event });
       if (item.pieceId === pieceId.value) arrived(events);
       remove(event.id);
+      delivered.value += 1;
     } catch (error) {
       if (!(error instanceof ApiProblem) || error.problem.status < 400 || error.problem.status >= 500)
         throw error;
@@ -164,6 +167,7 @@ export function usePourQueue(
     /** Lets go of an event that the server would not take. */
     drop: remove,
     send,
+    delivered,
     written,
     /** Not at the server yet. */
     waiting: computed(() => ofPiece.value.filter((each) => each.refused === null).map(({ event }) => event)),

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router';
 import { ApiProblem } from '../../api/problem.ts';
 import BareSelect from '../../field/BareSelect.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
+import { usePiece } from '../../store/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
 import MadeDifference from './parts/MadeDifference.vue';
 import ResultCharts from './parts/ResultCharts.vue';
@@ -63,6 +64,9 @@ async function load(): Promise<void> {
 }
 
 onMounted(load);
+// What waited in the browser while the server was away may arrive after the list was read.
+const inHand = usePiece();
+watch(() => inHand.delivered, load);
 const loadSoon = useDebounceFn(load, 200);
 watch(() => store.filter, loadSoon, { deep: true });
 
