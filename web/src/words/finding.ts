@@ -1,8 +1,8 @@
+import { USUAL_SHEET_MM } from '@icy-ribbon/core/paint/activator';
 import { airTool } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import {
   USUAL_FILM_MM,
-  USUAL_SHEET_MM,
   type Finding,
   type FindingCode,
   type FindingFacts,
@@ -24,7 +24,7 @@ const round = (value: number, digits = 0): string => String(Number(value.toFixed
 const usualFilm = (say: MeasureWords) =>
   `${say.film(USUAL_FILM_MM.thin)} to ${say.film(USUAL_FILM_MM.thick)} is usual`;
 const sheet = (sheetMm: number, say: MeasureWords) =>
-  `a sheet of ${say.film(sheetMm)}; ${say.film(USUAL_SHEET_MM.least)} to ${say.film(USUAL_SHEET_MM.most)} is usual`;
+  `a sheet of ${say.film(sheetMm)}; ${say.film(USUAL_SHEET_MM.thin)} to ${say.film(USUAL_SHEET_MM.thick)} is usual`;
 const atTheTable =
   (words: string, because = 'caution') =>
   (): FindingWords => ({ words, because });

@@ -1,3 +1,6 @@
+import { USUAL_RPM } from '../../piece/check/index.ts';
+import { CLEARLY_THINNER } from '../../thickness/match/index.ts';
+
 /**
  * Where the trade's experience draws its lines (common practice, no published source). What lies beyond a line begins
  * to explain a fault; the aims are what to change to.
@@ -6,7 +9,7 @@ export const LIMITS = {
   /** Mass of activator to mass of colors in a bloom. */
   activatorShare: { least: 0.06, aim: 0.1, most: 0.16 },
   /** Viscosity of the activator to that of the colors, at most. */
-  activatorToColors: { aim: 1 / 3, most: 0.5 },
+  activatorToColors: { aim: 1 / 3, most: CLEARLY_THINNER },
   /** An activator is never aimed thicker than this, Pa·s. */
   activatorAimPaS: 0.9,
   /** Pillow and colors under the air of a bloom, mm. */
@@ -32,7 +35,7 @@ export const LIMITS = {
   /** Mass of water in a cup, and in one whose paint has little binder. */
   waterFraction: { most: 0.3, mostWithWeakBinder: 0.22 },
   /** Turns a minute. */
-  spinRpm: { most: 60 },
+  spinRpm: { most: USUAL_RPM },
   /** Wet paint laid on the face, mm. */
   wetPaintMm: { most: 3.2 },
   /** Hours until most bubbles have left a mix, and until all have. */

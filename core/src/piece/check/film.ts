@@ -6,7 +6,7 @@ import type { Fix } from './fix.ts';
 /** All paint on the piece over face and sides, mm: more sags and cracks at the rim, less leaves bands. */
 export const USUAL_FILM_MM = { thin: 0.45, thick: 2.6 } as const;
 /** Slow turns: fast ones warp the cells (common practice). */
-const USUAL_RPM = 60;
+export const USUAL_RPM = 60;
 
 /** Too much paint left on, too little, and a base that lies too thick or too thin. */
 export function filmFindings(input: CheckInput): Finding[] {

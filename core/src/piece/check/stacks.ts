@@ -1,3 +1,4 @@
+import { USUAL_SHEET_MM } from '../../paint/activator/index.ts';
 import { stackLayers } from '../amount/index.ts';
 import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
 import { distanceMm, type PlanStack } from '../plan/index.ts';
@@ -138,21 +139,18 @@ function lighterUnder(stack: PlanStack, sample: CoreSample, activator: SampleLay
   };
 }
 
-/** The sheet of activator over a bloom before it is blown out (common practice, no published source). */
-export const USUAL_SHEET_MM = { least: 0.2, most: 0.6 } as const;
-
 function dose(input: CheckInput, stack: PlanStack): Finding[] {
   return stackLayers(input.plan, stack, input.paints, input.blowers)
     .filter(({ paint, layer }) => paint.role === 'activator' && layer.massG !== null)
     .flatMap(({ paint, volumeMl, layer }): Finding[] => {
       const sheet = evenlyMm(volumeMl, stack.footprintMm);
-      const { least, most } = USUAL_SHEET_MM;
-      if (sheet >= least && sheet <= most) return [];
+      const { thin, thick } = USUAL_SHEET_MM;
+      if (sheet >= thin && sheet <= thick) return [];
       return [
         {
           id: `dose ${stack.id}`,
           level: 'look',
-          code: sheet < least ? 'dose-little' : 'dose-much',
+          code: sheet < thin ? 'dose-little' : 'dose-much',
           facts: { name: paint.name, sheetMm: sheet },
           fix: { kind: 'layer', layerId: layer.id, massG: null },
         },
