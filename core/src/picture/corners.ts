@@ -1,5 +1,5 @@
 import { leastSquares } from '../base/statistics/index.ts';
-import type { Corners, PhotoPixels, Point } from './photo.ts';
+import { moveCorners, type Corners, type PhotoPixels, type Point } from './photo.ts';
 import { pieceOnTable } from './pieceOnTable.ts';
 import { roundFrame } from './roundFrame.ts';
 import { sharpestStep } from './sharpestStep.ts';
@@ -23,14 +23,14 @@ export function findCorners(photo: PhotoPixels, shape: 'rectangle' | 'round' = '
   if (!piece) return nothing;
   if (shape === 'round') return roundFrame(photo, piece) ?? nothing;
   const { mask, width, scale } = piece;
-  const rough = extremes(mask, width).map(([x, y]): Point => [(x + 0.5) * scale, (y + 0.5) * scale]);
-  const corners = refine(photo, rough as unknown as Corners, 5 * scale);
+  const rough = moveCorners(extremes(mask, width), ([x, y]) => [(x + 0.5) * scale, (y + 0.5) * scale]);
+  const corners = refine(photo, rough, 5 * scale);
   return { corners, isSure: fillsItsFrame(mask, corners, scale) };
 }
 
 /** The pixels that lie farthest toward the four corners of the photo. */
-function extremes(piece: Uint8Array, width: number): [Point, Point, Point, Point] {
-  const found: Point[] = [
+function extremes(piece: Uint8Array, width: number): Corners {
+  const found: [Point, Point, Point, Point] = [
     [0, 0],
     [0, 0],
     [0, 0],
@@ -47,17 +47,17 @@ function extremes(piece: Uint8Array, width: number): [Point, Point, Point, Point
       found[corner] = [x, y];
     });
   }
-  return found as [Point, Point, Point, Point];
+  return found;
 }
 
 /** Fits each side anew to where the color changes most across it, and meets neighboring sides. */
 function refine(photo: PhotoPixels, corners: Corners, reachPx: number): Corners {
   const sides = corners.map((from, index) => sideThrough(photo, from, corners[(index + 1) % 4]!, reachPx));
-  return corners.map((corner, index) => {
+  return moveCorners(corners, (corner, index) => {
     const before = sides[(index + 3) % 4];
     const after = sides[index];
     return (before && after && meet(before, after, corner, reachPx)) ?? corner;
-  }) as unknown as Corners;
+  });
 }
 
 /** A side as a point and a direction. */

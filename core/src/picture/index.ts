@@ -11,7 +11,15 @@ export {
   type MeasureStep,
 } from './measure.ts';
 export { byteOf, hexOf, linearRgb } from './oklab.ts';
-export type { Corners, MeasureInput, PaletteColor, PatchMm, PhotoPixels, Point } from './photo.ts';
+export {
+  moveCorners,
+  type Corners,
+  type MeasureInput,
+  type PaletteColor,
+  type PatchMm,
+  type PhotoPixels,
+  type Point,
+} from './photo.ts';
 export { quantile } from './quantile.ts';
 export { shapesOf } from './shape.ts';
 export { WARNING_CODES, type PhotoWarning, type WarningCode } from './warnings.ts';

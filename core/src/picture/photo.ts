@@ -13,6 +13,17 @@ export type Point = readonly [x: number, y: number];
 /** The support's corners in the photo, in pixels: top left, top right, bottom right, bottom left. */
 export type Corners = readonly [Point, Point, Point, Point];
 
+type OwnPoint = [x: number, y: number];
+
+/** Four corners, each moved; they belong to the caller, who may move them on. */
+export function moveCorners(
+  [topLeft, topRight, bottomRight, bottomLeft]: Corners,
+  move: (corner: Point, index: number) => Point = (corner) => corner,
+): [OwnPoint, OwnPoint, OwnPoint, OwnPoint] {
+  const moved = (corner: Point, index: number): OwnPoint => [...move(corner, index)];
+  return [moved(topLeft, 0), moved(topRight, 1), moved(bottomRight, 2), moved(bottomLeft, 3)];
+}
+
 /** One color to look for. */
 export interface PaletteColor {
   readonly name: string;

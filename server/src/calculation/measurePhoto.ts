@@ -1,5 +1,5 @@
 import { InputError } from '@icy-ribbon/core/base/error';
-import { CELL_RULES, measurePhoto, WARNING_CODES, type Corners } from '@icy-ribbon/core/picture';
+import { CELL_RULES, measurePhoto, WARNING_CODES } from '@icy-ribbon/core/picture';
 import { existsSync } from 'node:fs';
 import { z } from 'zod';
 import { decodePhoto } from '../photo/decode.ts';
@@ -10,7 +10,10 @@ const millimeters = (what: string) =>
 
 const input = z.strictObject({
   path: z.string('Give the path of a JPEG or PNG file.').min(1, 'Give the path of a JPEG or PNG file.'),
-  corners: z.array(point).length(4, 'Give four corners: top left, top right, bottom right, bottom left.'),
+  corners: z.tuple(
+    [point, point, point, point],
+    'Give four corners: top left, top right, bottom right, bottom left.',
+  ),
   widthMm: millimeters('width'),
   heightMm: millimeters('height'),
   shape: z.enum(['rectangle', 'round']).optional(),
@@ -80,7 +83,7 @@ export async function runMeasurePhoto(given: unknown): Promise<MeasurePhotoOutpu
   const measured = measurePhoto(photo, {
     ...rest,
     shape: shape ?? 'rectangle',
-    corners: corners as unknown as Corners,
+    corners,
     activator: activator ?? undefined,
     grayPatchMm: grayPatchMm ?? undefined,
     minCellMm: minCellMm ?? undefined,

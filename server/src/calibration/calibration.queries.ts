@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Calibration, CalibrationCreate } from '@icy-ribbon/contract';
 import { calibrateConstant, calibrateDrainCup } from '@icy-ribbon/core/thickness/reading';
 import type { Selectable } from 'kysely';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson, toJson } from '../db/json.ts';
 import { newRecord, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { CalibrationTable } from '../db/schema.ts';
 import { ALL, rowsOf, type Page } from '../db/page.ts';
@@ -42,6 +42,6 @@ export async function createCalibration(trx: Writer, input: CalibrationCreate): 
 export async function insertCalibration(trx: Writer, { points, ...row }: Calibration): Promise<void> {
   await trx
     .insertInto('calibration')
-    .values({ ...row, points: JSON.stringify(points) })
+    .values({ ...row, points: toJson(points) })
     .execute();
 }

@@ -1,6 +1,24 @@
+import type {
+  Calibration,
+  Equipment,
+  Judgement,
+  Material,
+  Measurement,
+  Mix,
+  OwnRecipe,
+  Photo,
+  PhotoDetail,
+  Piece,
+  PiecePlan,
+  PourEvent,
+  Reading,
+  SavedView,
+  Support,
+} from '@icy-ribbon/contract';
 import type { Generated } from 'kysely';
+import type { JsonText } from './json.ts';
 
-/** The tables as they are now; migrations lead here. JSON columns hold text. */
+/** The tables as they are now; migrations lead here. What a column may hold, the contract says. */
 export interface Database {
   material: MaterialTable;
   equipment: EquipmentTable;
@@ -25,6 +43,11 @@ export interface Database {
   setAside: SetAsideTable;
 }
 
+type Envelope = keyof RecordColumns;
+type Addition = Mix['additions'][number];
+type Movement = Mix['movements'][number];
+type Ingredient = Mix['ingredients'][number];
+
 export interface RecordColumns {
   id: string;
   version: number;
@@ -35,16 +58,16 @@ export interface RecordColumns {
 
 export interface MaterialTable extends RecordColumns {
   name: string;
-  kind: string;
+  kind: Material['kind'];
   colorHex: string;
   dryColorHex: string | null;
-  finish: string;
-  opacity: string;
-  pigment: string | null;
+  finish: Material['finish'];
+  opacity: Material['opacity'];
+  pigment: Material['pigment'];
   densityGPerMl: number;
-  densityTrust: string;
+  densityTrust: Material['densityTrust'];
   viscosityPaS: number;
-  viscosityTrust: string;
+  viscosityTrust: Material['viscosityTrust'];
   priceCents: number | null;
   packMg: number | null;
   stockMg: number | null;
@@ -59,22 +82,25 @@ export interface MaterialTable extends RecordColumns {
   note: string;
 }
 
+type WithoutEach<Union, Key extends PropertyKey> = Union extends unknown ? Omit<Union, Key> : never;
+export type EquipmentBody = WithoutEach<Equipment, Envelope | 'kind' | 'name'>;
+
 export interface EquipmentTable extends RecordColumns {
-  kind: string;
+  kind: Equipment['kind'];
   name: string;
-  /** Everything but kind and name, as JSON. */
-  body: string;
+  /** Everything but kind and name. */
+  body: JsonText<EquipmentBody>;
 }
 
 export interface RecipeTable extends RecordColumns {
   name: string;
-  /** Everything but the name, as JSON. */
-  body: string;
+  /** Everything but the name. */
+  body: JsonText<Omit<OwnRecipe, Envelope | 'name'>>;
 }
 
 export interface SupportTable extends RecordColumns {
   name: string;
-  shape: string;
+  shape: Support['shape'];
   widthMm: number;
   heightMm: number;
   sideDepthMm: number;
@@ -82,18 +108,18 @@ export interface SupportTable extends RecordColumns {
 
 export interface PieceTable extends RecordColumns {
   name: string;
-  technique: string;
+  technique: Piece['technique'];
   note: string;
   supportId: string;
-  supportSnapshot: string;
+  supportSnapshot: JsonText<Piece['support']>;
 }
 
 export interface MixTable extends RecordColumns {
   pieceId: string;
   name: string;
-  role: string;
-  /** The recipe as it was, as JSON. */
-  recipe: string;
+  role: Mix['role'];
+  /** The recipe as it was. */
+  recipe: JsonText<Mix['recipe']>;
   /** 0 or 1. */
   lid: number;
   dryColorHex: string | null;
@@ -104,11 +130,11 @@ export interface MixIngredientTable {
   id: string;
   mixId: string;
   position: number;
-  role: string;
+  role: Ingredient['role'];
   share: number;
   targetMg: number;
   materialId: string;
-  materialSnapshot: string;
+  materialSnapshot: JsonText<Ingredient['material']>;
 }
 
 export interface MixAdditionTable {
@@ -118,7 +144,7 @@ export interface MixAdditionTable {
   mixId: string;
   ingredientId: string;
   mg: number;
-  source: string;
+  source: Addition['source'];
   at: string;
   voidedAt: string | null;
   /** The draw from another cup that brought it, which is also that cup's movement. */
@@ -132,7 +158,7 @@ export interface MixAdditionTable {
 export interface MixMovementTable {
   id: string;
   mixId: string;
-  kind: string;
+  kind: Movement['kind'];
   mg: number;
   at: string;
   voidedAt: string | null;
@@ -148,35 +174,34 @@ export interface ReadingTable {
   raceId: string | null;
   at: string;
   temperatureC: number | null;
-  /** What the cup held then: milligrams by ingredient, as JSON. */
-  contents: string;
-  /** What was read, as JSON. */
-  measure: string;
+  /** What the cup held then: milligrams by ingredient. */
+  contents: JsonText<Reading['contents']>;
+  measure: JsonText<Reading['measure']>;
   struckAt: string | null;
 }
 
 export interface CalibrationTable extends RecordColumns {
-  kind: string;
+  kind: Calibration['kind'];
   name: string;
-  /** The readings of reference liquids, as JSON. */
-  points: string;
+  /** The readings of reference liquids. */
+  points: JsonText<Calibration['points']>;
 }
 
 export interface PourEventTable {
   seq: Generated<number>;
   id: string;
   pieceId: string;
-  kind: string;
+  kind: PourEvent['kind'];
   at: string;
-  data: string;
+  data: JsonText<PourEvent['data']>;
   /** The event that this one corrects. */
   insteadOf: string | null;
 }
 
 export interface PlanTable {
   pieceId: string;
-  /** What is laid and blown, as JSON. */
-  body: string;
+  /** What is laid and blown. */
+  body: JsonText<Omit<PiecePlan, 'version' | 'createdAt' | 'updatedAt'>>;
   version: number;
   createdAt: string;
   updatedAt: string;
@@ -186,13 +211,13 @@ export interface PhotoTable {
   id: string;
   pieceId: string;
   version: number;
-  state: string;
+  state: Photo['state'];
   hash: string;
   widthPx: number;
   heightPx: number;
-  /** What was measured, and what the overlay draws, as JSON. */
-  measurement: string | null;
-  detail: string | null;
+  measurement: JsonText<Measurement> | null;
+  /** What the overlay draws. */
+  detail: JsonText<PhotoDetail> | null;
   createdAt: string;
   deletedAt: string | null;
 }
@@ -205,10 +230,10 @@ export interface JudgementTable {
   mud: number | null;
   cellSizeMm: number | null;
   rating: number | null;
-  verdict: string | null;
-  hangingDeg: number | null;
-  /** What went wrong and where, as JSON. */
-  faults: string;
+  verdict: Judgement['verdict'];
+  hangingDeg: Judgement['hangingDeg'];
+  /** What went wrong and where. */
+  faults: JsonText<Judgement['faults']>;
   tryNext: string;
   note: string;
   version: number;
@@ -218,8 +243,7 @@ export interface JudgementTable {
 
 export interface SavedViewTable extends RecordColumns {
   name: string;
-  /** The filter, as JSON. */
-  filter: string;
+  filter: JsonText<SavedView['filter']>;
 }
 
 /** Numbers worked out from a pour; a row that is missing is worked out when it is asked for. */

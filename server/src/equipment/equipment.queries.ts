@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Equipment, EquipmentCreate, EquipmentUpdate } from '@icy-ribbon/contract';
 import { AIR_TOOLS } from '@icy-ribbon/core/flow/air';
 import type { Selectable } from 'kysely';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson, toJson } from '../db/json.ts';
 import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { EquipmentTable } from '../db/schema.ts';
 import { ALL, rowsOf, type Page } from '../db/page.ts';
@@ -42,13 +42,13 @@ export async function insertEquipment(trx: Writer, equipment: Equipment): Promis
   const record = { id, version, createdAt, updatedAt, deletedAt };
   await trx
     .insertInto('equipment')
-    .values({ ...record, kind, name, body: JSON.stringify(body) })
+    .values({ ...record, kind, name, body: toJson(body) })
     .execute();
 }
 
 export async function updateEquipment(trx: Writer, id: string, input: EquipmentUpdate): Promise<void> {
   const { version, kind, name, ...body } = input;
-  await updateVersioned(trx, 'equipment', { id, version }, { kind, name, body: JSON.stringify(body) }, () =>
+  await updateVersioned(trx, 'equipment', { id, version }, { kind, name, body: toJson(body) }, () =>
     findEquipment(trx, id),
   );
 }

@@ -1,15 +1,12 @@
 import type { Judgement, JudgementPut } from '@icy-ribbon/contract';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson, toJson } from '../db/json.ts';
 import { nextOfPiece } from '../db/ofPiece.ts';
 import type { Reader, Writer } from '../db/record.ts';
 
 export async function judgementsOf(db: Reader, pieceIds: readonly string[]): Promise<Map<string, Judgement>> {
   const rows = await db.selectFrom('judgement').selectAll().where('pieceId', 'in', pieceIds).execute();
   return new Map(
-    rows.map(({ pieceId, faults, ...judgement }) => [
-      pieceId,
-      { ...judgement, faults: fromJson(faults) as unknown } as Judgement,
-    ]),
+    rows.map(({ pieceId, faults, ...judgement }) => [pieceId, { ...judgement, faults: fromJson(faults) }]),
   );
 }
 
@@ -40,4 +37,4 @@ export async function insertJudgement(trx: Writer, pieceId: string, judgement: J
     .execute();
 }
 
-const toColumns = (judgement: Judgement) => ({ ...judgement, faults: JSON.stringify(judgement.faults) });
+const toColumns = (judgement: Judgement) => ({ ...judgement, faults: toJson(judgement.faults) });

@@ -2,7 +2,7 @@ import { materialSnapshotSchema, type MaterialSnapshot, type ShelvedMaterial } f
 import { readable } from '../db/readable.ts';
 import { colorShift, cupColor, meanShift, type ColorShift } from '@icy-ribbon/core/paint/color';
 import { isPaint } from '@icy-ribbon/core/paint/material';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson } from '../db/json.ts';
 import { cached } from '../db/cached.ts';
 import type { Db } from '../db/open.ts';
 import type { Reader } from '../db/record.ts';

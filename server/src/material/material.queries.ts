@@ -5,10 +5,9 @@ import { sql, type Selectable } from 'kysely';
 import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { MaterialTable } from '../db/schema.ts';
 
-/** The columns are those of the contract; its schema checks the unions on the way out. */
 export const toMaterial = ({ countedAfterSeq, ...row }: Selectable<MaterialTable>): Material => {
   void countedAfterSeq;
-  return { ...row, canBuy: row.canBuy === 1 } as Material;
+  return { ...row, canBuy: row.canBuy === 1 };
 };
 
 export interface ShelfQuery {
@@ -70,6 +69,8 @@ export async function findMaterial(db: Reader, id: string): Promise<Material | u
   return row && toMaterial(row);
 }
 
+const TUBES: MaterialKind[] = ['heavy-body-tube', 'artist-tube', 'student-tube'];
+
 /** What a recipe takes from the shelf when it asks for a kind: the oldest of it. */
 export interface ShelfByKind {
   ofKind(kind: MaterialKind): Material | undefined;
@@ -86,7 +87,7 @@ export async function shelfByKind(db: Reader): Promise<ShelfByKind> {
   const white = await onShelf
     .selectAll()
     .where('pigment', '=', 'titanium-white')
-    .where('kind', 'like', '%-tube')
+    .where('kind', 'in', TUBES)
     .orderBy(sql`rowid`)
     .executeTakeFirst();
   const byKind = new Map(oldest.map((row) => [row.kind, toMaterial(row)]));

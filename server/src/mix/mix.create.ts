@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto';
 import type { Material, Mix, MixCreate, RecipeSnapshot } from '@icy-ribbon/contract';
 import { isPaint, materialKind } from '@icy-ribbon/core/paint/material';
 import { partsFor, recipesFor, type Recipe } from '@icy-ribbon/core/paint/recipe';
-import type { Technique } from '@icy-ribbon/core/paint/stage';
 import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
 import { found, newRecord, timestamp, type Writer } from '../db/record.ts';
 import { taken, unfit } from '../http/problem.ts';
@@ -38,7 +37,7 @@ export async function createMix(
   const makesIt =
     input.role === 'medium'
       ? recipe.cupRoles.length === 0
-      : recipesFor([recipe], piece.technique as Technique, input.role).length > 0;
+      : recipesFor([recipe], piece.technique, input.role).length > 0;
   if (!makesIt) {
     throw unfit('recipeId', `"${recipe.name}" does not make a ${input.role} for this technique.`);
   }

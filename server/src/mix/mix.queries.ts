@@ -1,7 +1,9 @@
-import type { Addition, Ingredient, MaterialSnapshot, Mix, RecipeSnapshot } from '@icy-ribbon/contract';
-import { fromJson } from '../db/fromJson.ts';
+import type { Addition, Ingredient, Mix } from '@icy-ribbon/contract';
+import { sql, type Selectable } from 'kysely';
+import { fromJson, toJson } from '../db/json.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { found, type Reader, type Writer } from '../db/record.ts';
+import type { MixTable } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
 
 /** The mixes of some pieces with their ingredients and what was weighed in, in the order they were planned. */
@@ -12,7 +14,7 @@ export async function mixesOf(db: Reader, pieceIds: readonly string[]): Promise<
     .where('pieceId', 'in', pieceIds)
     .where('deletedAt', 'is', null)
     .orderBy('position')
-    .orderBy('mix.rowid' as never)
+    .orderBy(sql`mix.rowid`)
     .execute();
   return assemble(db, rows);
 }
@@ -35,10 +37,7 @@ export async function liveMix(db: Reader, id: string): Promise<Mix> {
   return mix;
 }
 
-async function assemble(
-  db: Reader,
-  rows: readonly { id: string; recipe: string; lid: number }[],
-): Promise<Mix[]> {
+async function assemble(db: Reader, rows: readonly Selectable<MixTable>[]): Promise<Mix[]> {
   if (rows.length === 0) return [];
   const ids = rows.map((row) => row.id);
   const ingredients = await db
@@ -62,37 +61,34 @@ async function assemble(
     .orderBy('place')
     .orderBy('at')
     .execute();
-  return rows.map(
-    (row) =>
-      ({
-        ...row,
-        recipe: fromJson(row.recipe) as RecipeSnapshot,
-        lid: row.lid === 1,
-        ingredients: ingredients
-          .filter((each) => each.mixId === row.id)
-          .map(({ id, role, share, targetMg, materialSnapshot }) => ({
-            id,
-            role,
-            share,
-            targetMg,
-            material: fromJson(materialSnapshot) as MaterialSnapshot,
-          })),
-        additions: additions
-          .filter((each) => each.mixId === row.id)
-          .map(({ id, ingredientId, mg, source, at, drawId, place }) => ({
-            id,
-            ingredientId,
-            mg,
-            source,
-            at,
-            drawId,
-            place,
-          })),
-        movements: movements
-          .filter((each) => each.mixId === row.id)
-          .map(({ id, kind, mg, at, place }) => ({ id, kind, mg, at, place })),
-      }) as Mix,
-  );
+  return rows.map((row) => ({
+    ...row,
+    recipe: fromJson(row.recipe),
+    lid: row.lid === 1,
+    ingredients: ingredients
+      .filter((each) => each.mixId === row.id)
+      .map(({ id, role, share, targetMg, materialSnapshot }) => ({
+        id,
+        role,
+        share,
+        targetMg,
+        material: fromJson(materialSnapshot),
+      })),
+    additions: additions
+      .filter((each) => each.mixId === row.id)
+      .map(({ id, ingredientId, mg, source, at, drawId, place }) => ({
+        id,
+        ingredientId,
+        mg,
+        source,
+        at,
+        drawId,
+        place,
+      })),
+    movements: movements
+      .filter((each) => each.mixId === row.id)
+      .map(({ id, kind, mg, at, place }) => ({ id, kind, mg, at, place })),
+  }));
 }
 
 /** Where the next cup of a piece stands in its row. */
@@ -109,7 +105,7 @@ export async function insertMix(trx: Writer, mix: Mix, imported: 0 | 1 = 0): Pro
   const { ingredients, additions, movements, recipe, lid, ...row } = mix;
   await trx
     .insertInto('mix')
-    .values({ ...row, lid: Number(lid), recipe: JSON.stringify(recipe) })
+    .values({ ...row, lid: Number(lid), recipe: toJson(recipe) })
     .execute();
   for (const [position, each] of ingredients.entries()) {
     await insertIngredient(trx, mix.id, position, each);
@@ -160,7 +156,7 @@ export async function insertIngredient(
       mixId,
       position,
       materialId: material.materialId,
-      materialSnapshot: JSON.stringify(material),
+      materialSnapshot: toJson(material),
     })
     .execute();
 }

@@ -43,7 +43,7 @@ it('more used of a counted paint than one amount may be is shown as it is', asyn
 
 it('a cup of more than a ton is refused, and what was in it stays', async () => {
   const ingredientId = mix.ingredients[0]!.id;
-  const row = { mixId: mix.id, ingredientId, source: 'typed', at: new Date().toISOString() };
+  const row = { mixId: mix.id, ingredientId, source: 'typed' as const, at: new Date().toISOString() };
   await studio.db
     .insertInto('mixAddition')
     .values({ ...row, id: randomUUID(), mg: MOST_CUP_MG - 5, voidedAt: null, drawId: null, place: 1 })

@@ -5,6 +5,7 @@ import {
   measurePhoto,
   numbersOf,
   paletteOfCups,
+  moveCorners,
   type Corners,
   type PatchMm,
   type PhotoPixels,
@@ -39,7 +40,7 @@ export function measureCups(
   return {
     measurement: {
       ...numbersOf(measured),
-      corners: corners.map(([x, y]): [number, number] => [x, y]),
+      corners: moveCorners(corners),
       palette: palette.map((color) => ({ ...color })),
       base,
       activator,

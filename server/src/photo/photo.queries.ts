@@ -1,6 +1,6 @@
 import type { Measurement, Photo, PhotoDetail } from '@icy-ribbon/contract';
-import type { Selectable } from 'kysely';
-import { fromJson } from '../db/fromJson.ts';
+import { sql, type Selectable } from 'kysely';
+import { fromJson, toJson, type JsonText } from '../db/json.ts';
 import { found, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { PhotoTable } from '../db/schema.ts';
 import { notFound, stale } from '../http/problem.ts';
@@ -18,8 +18,10 @@ const COLUMNS = [
   'deletedAt',
 ] as const;
 
-const toPhoto = ({ measurement, ...row }: Omit<Selectable<PhotoTable>, 'detail'>): Photo =>
-  ({ ...row, measurement: measurement === null ? null : (fromJson(measurement) as Measurement) }) as Photo;
+const toPhoto = ({ measurement, ...row }: Omit<Selectable<PhotoTable>, 'detail'>): Photo => ({
+  ...row,
+  measurement: measurement && fromJson(measurement),
+});
 
 export async function photosOf(db: Reader, pieceIds: readonly string[]): Promise<Photo[]> {
   const rows = await db
@@ -27,7 +29,7 @@ export async function photosOf(db: Reader, pieceIds: readonly string[]): Promise
     .select(COLUMNS)
     .where('pieceId', 'in', pieceIds)
     .where('deletedAt', 'is', null)
-    .orderBy('photo.rowid' as never)
+    .orderBy(sql`photo.rowid`)
     .execute();
   return rows.map(toPhoto);
 }
@@ -40,7 +42,7 @@ export async function findPhoto(db: Reader, id: string): Promise<Photo | undefin
 /** What the overlay of a photo draws; undefined when it was not measured. */
 export async function findDetail(db: Reader, id: string): Promise<PhotoDetail | undefined> {
   const row = await db.selectFrom('photo').select('detail').where('id', '=', id).executeTakeFirst();
-  return row?.detail ? (fromJson(row.detail) as PhotoDetail) : undefined;
+  return row?.detail ? fromJson(row.detail) : undefined;
 }
 
 export async function insertPhoto(
@@ -77,7 +79,7 @@ async function change(
   trx: Writer,
   id: string,
   version: number,
-  changes: { measurement?: string | null; detail?: string | null; deletedAt?: string | null },
+  changes: Partial<Pick<Selectable<PhotoTable>, 'measurement' | 'detail' | 'deletedAt'>>,
 ): Promise<Photo> {
   const result = await trx
     .updateTable('photo')
@@ -91,5 +93,5 @@ async function change(
   return found(photo, 'photo');
 }
 
-const asJson = (value: unknown): string | null =>
-  value === null || value === undefined ? null : JSON.stringify(value);
+const asJson = <Value>(value: Value | null): JsonText<Value> | null =>
+  value === null ? null : toJson(value);

@@ -8,7 +8,7 @@ import {
   type SupportSnapshot,
 } from '@icy-ribbon/contract';
 import type { Selectable } from 'kysely';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson, toJson } from '../db/json.ts';
 import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { PieceTable } from '../db/schema.ts';
 import { unfit } from '../http/problem.ts';
@@ -43,7 +43,6 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
     void supportSnapshot;
     return {
       ...row,
-      technique: row.technique as Piece['technique'],
       support: snapshots[index]?.data ?? snapshotOf(shelved.get(supportId)!),
       mixes: mixes.filter((mix) => mix.pieceId === row.id),
       readings: readings.filter((reading) => reading.pieceId === row.id),
@@ -116,7 +115,7 @@ export async function insertPieceRow(trx: Writer, piece: Piece): Promise<void> {
       technique: piece.technique,
       note: piece.note,
       supportId: piece.support.supportId,
-      supportSnapshot: JSON.stringify(piece.support),
+      supportSnapshot: toJson(piece.support),
     })
     .execute();
 }

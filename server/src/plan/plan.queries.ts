@@ -1,17 +1,12 @@
 import type { PiecePlan, PiecePlanPut } from '@icy-ribbon/contract';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson, toJson } from '../db/json.ts';
 import { nextOfPiece } from '../db/ofPiece.ts';
 import type { Reader, Writer } from '../db/record.ts';
 import { unfit } from '../http/problem.ts';
 
 export async function plansOf(db: Reader, pieceIds: readonly string[]): Promise<Map<string, PiecePlan>> {
   const rows = await db.selectFrom('plan').selectAll().where('pieceId', 'in', pieceIds).execute();
-  return new Map(
-    rows.map(({ pieceId, body, ...envelope }) => [
-      pieceId,
-      { ...(fromJson(body) as Omit<PiecePlan, keyof typeof envelope>), ...envelope },
-    ]),
-  );
+  return new Map(rows.map(({ pieceId, body, ...envelope }) => [pieceId, { ...fromJson(body), ...envelope }]));
 }
 
 /**
@@ -44,7 +39,7 @@ export async function insertPlan(trx: Writer, pieceId: string, plan: PiecePlan):
 }
 
 function row({ version, createdAt, updatedAt, ...body }: PiecePlan) {
-  return { body: JSON.stringify(body), version, createdAt, updatedAt };
+  return { body: toJson(body), version, createdAt, updatedAt };
 }
 
 /** The paints a plan pours, by id. */

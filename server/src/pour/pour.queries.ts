@@ -1,7 +1,7 @@
 import { pourEventSchema, type LayerEvent, type PourEvent } from '@icy-ribbon/contract';
 import { cupState } from '@icy-ribbon/core/paint/mix';
 import { laidMgOf, layProblem, standing, without } from '@icy-ribbon/core/piece/event';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson, toJson } from '../db/json.ts';
 import { found, type Reader, type Writer } from '../db/record.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { readable } from '../db/readable.ts';
@@ -26,7 +26,7 @@ export async function eventsOf(
         pieceId,
         kind,
         at,
-        data: fromJson(data) as unknown,
+        data: fromJson(data),
         ...(insteadOf !== null && { insteadOf }),
       }) as PourEvent & { pieceId: string },
   );
@@ -65,7 +65,7 @@ export async function insertEvent(trx: Writer, pieceId: string, event: PourEvent
       pieceId,
       kind: event.kind,
       at: event.at,
-      data: JSON.stringify(event.data),
+      data: toJson(event.data),
       insteadOf: event.insteadOf ?? null,
     })
     .execute();

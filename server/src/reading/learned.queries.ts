@@ -1,4 +1,4 @@
-import { readingSchema, type MaterialSnapshot } from '@icy-ribbon/contract';
+import { readingSchema } from '@icy-ribbon/contract';
 import { learnedMaterials, type LearnCup, type LearnedThickness } from '@icy-ribbon/core/thickness/learn';
 import { cached } from '../db/cached.ts';
 import type { Db } from '../db/open.ts';
@@ -55,13 +55,7 @@ async function cupsOf(db: Reader, mixIds: readonly string[]): Promise<LearnCup[]
     .execute();
   const cups = new Map<string, LearnCup['ingredients'][number][]>();
   for (const { id, mixId, ...material } of rows) {
-    const ingredient = {
-      id,
-      material: material as Pick<MaterialSnapshot, 'materialId' | 'kind'> & LearnedEntry,
-    };
-    cups.set(mixId, [...(cups.get(mixId) ?? []), ingredient]);
+    cups.set(mixId, [...(cups.get(mixId) ?? []), { id, material }]);
   }
   return [...cups].map(([id, ingredients]) => ({ id, ingredients }));
 }
-
-type LearnedEntry = Pick<MaterialSnapshot, 'viscosityPaS' | 'viscosityTrust'>;

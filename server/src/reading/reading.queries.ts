@@ -2,7 +2,7 @@ import { readingSchema, type Reading, type ReadingsCreate } from '@icy-ribbon/co
 import { cupState } from '@icy-ribbon/core/paint/mix';
 import { unreadable } from '@icy-ribbon/core/thickness/reading';
 import type { Selectable } from 'kysely';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson, toJson } from '../db/json.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { readable } from '../db/readable.ts';
 import { found, timestamp, type Reader, type Writer } from '../db/record.ts';
@@ -25,8 +25,8 @@ const toReading = ({
   raceId,
   at,
   temperatureC,
-  contents: fromJson(row.contents) as Reading['contents'],
-  measure: fromJson(row.measure) as Reading['measure'],
+  contents: fromJson(row.contents),
+  measure: fromJson(row.measure),
   struck: row.struckAt !== null,
 });
 
@@ -112,8 +112,8 @@ export async function insertReading(
     .values({
       ...reading,
       pieceId,
-      contents: JSON.stringify(contents),
-      measure: JSON.stringify(measure),
+      contents: toJson(contents),
+      measure: toJson(measure),
       struckAt: struck ? reading.at : null,
     })
     .execute();

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Mix, Piece, PieceSummary, Reading } from '@icy-ribbon/contract';
 import { DRAIN_CUP_NAMES, type DrainCupName } from '@icy-ribbon/core/thickness/reading';
+import { toJson, type JsonText } from '../db/json.ts';
 import { openStudio, planCup, startPiece, weighInFully, type Studio } from '../testing/studio.ts';
 
 let studio: Studio;
@@ -40,10 +41,16 @@ describe('a reading that an older program kept, and that nothing can be read off
     bad = drained('iso-6', 8);
     const { id, mixId, measure } = bad;
     const at = '2026-03-01T10:00:00.000Z';
-    const rest = { pieceId: piece.id, raceId: null, temperatureC: null, struckAt: null, contents: '[]' };
+    const rest = {
+      pieceId: piece.id,
+      raceId: null,
+      temperatureC: null,
+      struckAt: null,
+      contents: toJson([]),
+    };
     await studio.db
       .insertInto('reading')
-      .values({ id, mixId, at, measure: JSON.stringify(measure), ...rest })
+      .values({ id, mixId, at, measure: toJson(measure), ...rest })
       .execute();
   });
 
@@ -73,7 +80,11 @@ describe('a reading that an older program kept, and that nothing can be read off
 
 describe('a record that was damaged', () => {
   const damage = (measure: string) =>
-    studio.db.updateTable('reading').set({ measure }).where('pieceId', '=', piece.id).execute();
+    studio.db
+      .updateTable('reading')
+      .set({ measure: measure as JsonText<Reading['measure']> })
+      .where('pieceId', '=', piece.id)
+      .execute();
   beforeEach(async () => {
     await add(drained('iso-6', 60)).expect(201);
   });

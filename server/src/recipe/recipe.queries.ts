@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { OwnRecipe, OwnRecipeCreate, OwnRecipeUpdate } from '@icy-ribbon/contract';
 import { expand, findSchool, type Recipe } from '@icy-ribbon/core/paint/recipe';
 import type { Selectable } from 'kysely';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson, toJson } from '../db/json.ts';
 import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { RecipeTable } from '../db/schema.ts';
 import { ALL, rowsOf, type Page } from '../db/page.ts';
@@ -10,7 +10,7 @@ import { ALL, rowsOf, type Page } from '../db/page.ts';
 const toRecipe = ({ body, ...row }: Selectable<RecipeTable>): OwnRecipe => ({
   ...row,
   ...{ waterLimit: null, never: null },
-  ...(fromJson(body) as Omit<OwnRecipe, keyof RecipeTable>),
+  ...fromJson(body),
 });
 
 export async function listRecipes(db: Reader, page: Page = ALL): Promise<OwnRecipe[]> {
@@ -59,7 +59,7 @@ export async function insertRecipe(trx: Writer, recipe: OwnRecipe): Promise<void
   const record = { id, version, createdAt, updatedAt, deletedAt };
   await trx
     .insertInto('recipe')
-    .values({ ...record, name, body: JSON.stringify(body) })
+    .values({ ...record, name, body: toJson(body) })
     .execute();
 }
 
@@ -67,7 +67,7 @@ export async function updateRecipe(trx: Writer, id: string, input: OwnRecipeUpda
   const { version, ...described } = input;
   await requireSound(trx, id, described);
   const { name, ...body } = described;
-  await updateVersioned(trx, 'recipe', { id, version }, { name, body: JSON.stringify(body) }, () =>
+  await updateVersioned(trx, 'recipe', { id, version }, { name, body: toJson(body) }, () =>
     findOwnRecipe(trx, id),
   );
 }

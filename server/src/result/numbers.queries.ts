@@ -1,7 +1,8 @@
+import type { Technique } from '@icy-ribbon/core/paint/stage';
 import type { Reader } from '../db/record.ts';
 
 /** The numbers of all pours, the newest first, as the JSON text of a list; writes keep them up to date. */
-export async function listNumbers(db: Reader, technique: string | undefined): Promise<string> {
+export async function listNumbers(db: Reader, technique: Technique | undefined): Promise<string> {
   let wanted = db
     .selectFrom('pourFacts')
     .innerJoin('piece', 'piece.id', 'pourFacts.pieceId')

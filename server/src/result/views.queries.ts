@@ -1,13 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { SavedView, SavedViewCreate } from '@icy-ribbon/contract';
 import type { Selectable } from 'kysely';
-import { fromJson } from '../db/fromJson.ts';
+import { fromJson, toJson } from '../db/json.ts';
 import { newRecord, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { SavedViewTable } from '../db/schema.ts';
 import { ALL, rowsOf, type Page } from '../db/page.ts';
 
-const toView = ({ filter, ...row }: Selectable<SavedViewTable>): SavedView =>
-  ({ ...row, filter: fromJson(filter) as unknown }) as SavedView;
+const toView = ({ filter, ...row }: Selectable<SavedViewTable>): SavedView => ({
+  ...row,
+  filter: fromJson(filter),
+});
 
 export async function listViews(db: Reader, page: Page = ALL): Promise<SavedView[]> {
   const rows = await db
@@ -38,6 +40,6 @@ export async function saveView(trx: Writer, input: SavedViewCreate): Promise<Sav
 export async function insertView(trx: Writer, { filter, ...view }: SavedView): Promise<void> {
   await trx
     .insertInto('savedView')
-    .values({ ...view, filter: JSON.stringify(filter) })
+    .values({ ...view, filter: toJson(filter) })
     .execute();
 }

@@ -16,27 +16,21 @@ export async function listSupports(
     .limit(options.pageSize)
     .offset((options.page - 1) * options.pageSize)
     .execute();
-  return { items: rows as Support[], total, page: options.page, pageSize: options.pageSize };
+  return { items: rows, total, page: options.page, pageSize: options.pageSize };
 }
 
 /** Every support, those taken off the shelf too: old pieces refer to them. */
 export async function allSupports(db: Reader): Promise<Support[]> {
-  return (await db
-    .selectFrom('support')
-    .selectAll()
-    .orderBy('createdAt')
-    .orderBy('id')
-    .execute()) as Support[];
+  return db.selectFrom('support').selectAll().orderBy('createdAt').orderBy('id').execute();
 }
 
 export async function findSupport(db: Reader, id: string): Promise<Support | undefined> {
-  const row = await db.selectFrom('support').selectAll().where('id', '=', id).executeTakeFirst();
-  return row as Support | undefined;
+  return db.selectFrom('support').selectAll().where('id', '=', id).executeTakeFirst();
 }
 
 /** Some supports by their ids, deleted or not. */
 export async function supportsById(db: Reader, ids: readonly string[]): Promise<Map<string, Support>> {
-  const rows = (await db.selectFrom('support').selectAll().where('id', 'in', ids).execute()) as Support[];
+  const rows = await db.selectFrom('support').selectAll().where('id', 'in', ids).execute();
   return new Map(rows.map((row) => [row.id, row]));
 }
 

@@ -1,4 +1,5 @@
 import type { PieceListQuery } from '@icy-ribbon/contract';
+import type { Technique } from '@icy-ribbon/core/paint/stage';
 import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
 import { shelfText } from '../material/shelf.ts';
 import { csvText, type CsvTable } from '../piece/csv.ts';
@@ -28,7 +29,7 @@ export const TASKS = {
   },
   piece: ({ db }: Bench, id: string): Promise<string | undefined> => pieceText(db, id),
   shelf: ({ db }: Bench, query: ShelfQuery): Promise<string> => shelfText(db, query),
-  numbers: async ({ db }: Bench, technique: string | undefined): Promise<string> =>
+  numbers: async ({ db }: Bench, technique: Technique | undefined): Promise<string> =>
     `{"items":${await listNumbers(db, technique)}}`,
   csv: ({ db }: Bench, { table, query }: { table: CsvTable; query: PieceListQuery }): Promise<string> =>
     csvText(db, table, query),

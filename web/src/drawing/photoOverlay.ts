@@ -3,6 +3,7 @@ import {
   maskOfRuns,
   project,
   rectangleTo,
+  moveCorners,
   type Corners,
   type Homography,
 } from '@icy-ribbon/core/picture';
@@ -96,7 +97,7 @@ export function maskPicture(
  * A CSS transform that lays a picture of the face, `width` by `height`, over the photo's quadrilateral.
  */
 export function layOver(corners: Corners, width: number, height: number, scale: number): string {
-  const scaled = corners.map(([x, y]): [number, number] => [x * scale, y * scale]) as unknown as Corners;
+  const scaled = moveCorners(corners, ([x, y]) => [x * scale, y * scale]);
   const m = rectangleTo(scaled, width, height);
   const columns = [m[0], m[3], 0, m[6], m[1], m[4], 0, m[7], 0, 0, 1, 0, m[2], m[5], 0, 1];
   return `matrix3d(${columns.join(',')})`;

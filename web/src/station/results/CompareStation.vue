@@ -66,7 +66,7 @@ function lay(piece: Piece): Record<string, string> {
   const [width, height] = [widthMm * scale, heightMm * scale];
   const left = SIZE / 2 - center.value.x * width;
   const top = SIZE / 2 - center.value.y * height;
-  const corners = photo.measurement?.corners as unknown as Corners | undefined;
+  const corners = photo.measurement?.corners;
   const whole: Corners = [
     [0, 0],
     [photo.widthPx, 0],

@@ -15,7 +15,7 @@ import { dateWords, timeWords } from '../../../words/general.ts';
 import MeasurePhoto from './MeasurePhoto.vue';
 import PhotoView, { type Layers } from './PhotoView.vue';
 import WetDryNote from './WetDryNote.vue';
-import { inputOf, setupOf } from './photoInput.ts';
+import { inputOf, isReady, setupOf } from './photoInput.ts';
 
 /** The photos of a piece: one large with what was measured over it, the others small below. */
 const placing = defineModel<boolean>('placing', { default: false });
@@ -103,12 +103,14 @@ async function shutter(): Promise<void> {
 async function compareWetDry(): Promise<void> {
   if (!both.value || !store.piece) return;
   comparison.value = 'busy';
-  const side = (photo: Photo) => ({
-    url: `/api/photos/${photo.id}/image`,
-    input: inputOf(setupOf(photo, [], new Set()), store.piece!.support),
-  });
+  const { support } = store.piece;
+  const side = (photo: Photo) => {
+    const setup = setupOf(photo, [], new Set());
+    return isReady(setup) ? { url: `/api/photos/${photo.id}/image`, input: inputOf(setup, support) } : null;
+  };
+  const [wet, dry] = [side(both.value.wet), side(both.value.dry)];
   try {
-    comparison.value = await photoWorker().compare(side(both.value.wet), side(both.value.dry));
+    comparison.value = wet && dry ? await photoWorker().compare(wet, dry) : null;
   } catch (error) {
     comparison.value = null;
     sayProblem(error);

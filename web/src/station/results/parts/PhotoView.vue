@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Photo, PhotoDetail } from '@icy-ribbon/contract';
-import { inverseOf, project, type Corners } from '@icy-ribbon/core/picture';
+import { inverseOf, project } from '@icy-ribbon/core/picture';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
@@ -50,7 +50,7 @@ const emit = defineEmits<{
 
 const box = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(box);
-const corners = computed(() => (props.photo.measurement?.corners ?? null) as unknown as Corners | null);
+const corners = computed(() => props.photo.measurement?.corners ?? null);
 /** The part of the photo that is shown: the support and a little table, or all of it without corners. */
 const MARGIN = 0.05;
 const view = computed(() => {

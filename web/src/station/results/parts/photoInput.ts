@@ -1,6 +1,7 @@
 import type { Measurement, Photo, PhotoDetail } from '@icy-ribbon/contract';
 import {
   inverseOf,
+  moveCorners,
   paletteOfCups,
   project,
   rectangleTo,
@@ -16,12 +17,35 @@ import type { PhotoReport } from '../../../worker/photo.worker.ts';
 
 /** What is looked for in a photo: corners, and colors that may be corrected. */
 export interface PhotoSetup {
-  corners: [number, number][];
+  /** None until they are found or pulled onto the support. */
+  corners: Measurement['corners'] | null;
   palette: CupColor[];
   base: string;
   activator: string | null;
   /** A gray card beside the support, where the artist lays one. */
   grayPatchMm: PatchMm | null;
+}
+
+/** A setup that can be measured: its corners are in place, and there is more than one color. */
+export type ReadySetup = PhotoSetup & { corners: Measurement['corners'] };
+
+export const isReady = (setup: PhotoSetup): setup is ReadySetup =>
+  setup.corners !== null && setup.palette.length >= 2;
+
+export const CORNER_NAMES = ['top left', 'top right', 'bottom right', 'bottom left'] as const;
+
+const STEPS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** How far a key moves a corner, in pixels of the photo: one, or ten with Shift. */
+export function cornerStep(key: string, isFar: boolean): readonly [number, number] | undefined {
+  const step = STEPS[key];
+  const far = isFar ? 10 : 1;
+  return step && [far * step[0], far * step[1]];
 }
 
 /** A further color to look for, to be clicked in the photo; the first one is taken for the base. */
@@ -48,30 +72,28 @@ export function withoutColor(setup: PhotoSetup, name: string): PhotoSetup {
   };
 }
 
+/** One color corrected. */
+export const withHex = (setup: PhotoSetup, at: number, hex: string): PhotoSetup => ({
+  ...setup,
+  palette: setup.palette.map((color, index) => (index === at ? { ...color, hex } : color)),
+});
+
 const CARD_MM = 5;
 
 /** A square on the gray card around a point of the photo. */
-export function cardAt(
-  corners: PhotoSetup['corners'],
-  { widthMm, heightMm }: SupportSize,
-  [x, y]: Point,
-): PatchMm {
-  const map = rectangleTo(corners as unknown as Corners, widthMm, heightMm);
+export function cardAt(corners: Corners, { widthMm, heightMm }: SupportSize, [x, y]: Point): PatchMm {
+  const map = rectangleTo(corners, widthMm, heightMm);
   const [right, down] = project(inverseOf(map), x, y);
   return [right - CARD_MM / 2, down - CARD_MM / 2, right + CARD_MM / 2, down + CARD_MM / 2];
 }
 
 /** Where the middle of the card is in the photo. */
 export function cardMiddle(
-  corners: PhotoSetup['corners'],
+  corners: Corners,
   { widthMm, heightMm }: SupportSize,
   [left, top, right, bottom]: PatchMm,
 ): Point {
-  return project(
-    rectangleTo(corners as unknown as Corners, widthMm, heightMm),
-    (left + right) / 2,
-    (top + bottom) / 2,
-  );
+  return project(rectangleTo(corners, widthMm, heightMm), (left + right) / 2, (top + bottom) / 2);
 }
 
 /** The setup of a photo: as it was measured before, or from the piece's cups. */
@@ -80,7 +102,7 @@ export function setupOf(photo: Photo, cups: readonly Cup[], laidIds: ReadonlySet
   if (measurement) {
     const { corners, palette, base, activator, grayPatchMm } = measurement;
     return {
-      corners: corners.map(([x, y]) => [x, y]),
+      corners: moveCorners(corners),
       palette: palette.map((color) => ({ ...color })),
       base,
       activator,
@@ -96,12 +118,12 @@ export function setupOf(photo: Photo, cups: readonly Cup[], laidIds: ReadonlySet
       colorHex,
     })),
   );
-  return { corners: [], palette: [...palette], base, activator, grayPatchMm: null };
+  return { corners: null, palette: [...palette], base, activator, grayPatchMm: null };
 }
 
-export function inputOf(setup: PhotoSetup, support: SupportSize): MeasureInput {
+export function inputOf(setup: ReadySetup, support: SupportSize): MeasureInput {
   return {
-    corners: setup.corners.map(([x, y]) => [x, y]) as unknown as Corners,
+    corners: moveCorners(setup.corners),
     widthMm: support.widthMm,
     heightMm: support.heightMm,
     shape: support.shape,
@@ -114,15 +136,15 @@ export function inputOf(setup: PhotoSetup, support: SupportSize): MeasureInput {
 }
 
 /** What is kept of a measurement. */
-export function kept(
-  setup: PhotoSetup,
+export function measuredWith(
+  setup: ReadySetup,
   report: PhotoReport,
   measuredAt: string,
 ): { measurement: Measurement; detail: PhotoDetail } {
   return {
     measurement: {
       ...report.numbers,
-      corners: setup.corners.map(([x, y]) => [x, y]),
+      corners: moveCorners(setup.corners),
       palette: setup.palette.map((color) => ({ ...color })),
       base: setup.base,
       activator: setup.activator,

@@ -1,10 +1,20 @@
-import type { Photo } from '@icy-ribbon/contract';
+import type { Measurement, Photo } from '@icy-ribbon/contract';
 import type { Cup } from '../../../store/piece.ts';
 import { recipeAsPoured } from './asPoured.ts';
-import { cardAt, cardMiddle, inputOf, kept, setupOf, withColor, withoutColor } from './photoInput.ts';
+import {
+  cardAt,
+  cardMiddle,
+  cornerStep,
+  inputOf,
+  isReady,
+  measuredWith,
+  setupOf,
+  withColor,
+  withoutColor,
+} from './photoInput.ts';
 
 const SUPPORT = { shape: 'rectangle', widthMm: 200, heightMm: 150, sideDepthMm: 0 } as const;
-const CORNERS: [number, number][] = [
+const CORNERS: Measurement['corners'] = [
   [100, 100],
   [900, 120],
   [880, 700],
@@ -24,7 +34,7 @@ describe('what is looked for in a photo', () => {
   it('the colors of the cups that were laid, the base known', () => {
     const setup = setupOf(fresh, cups, new Set(['white', 'rust']));
     expect(setup.palette.map(({ name }) => name)).toEqual(['white', 'rust']);
-    expect(setup).toMatchObject({ base: 'white', activator: null, grayPatchMm: null, corners: [] });
+    expect(setup).toMatchObject({ base: 'white', activator: null, grayPatchMm: null, corners: null });
   });
 
   it('all cups when nothing was laid yet', () => {
@@ -35,12 +45,25 @@ describe('what is looked for in a photo', () => {
     const setup = { ...setupOf(fresh, cups, new Set()), corners: CORNERS };
     setup.grayPatchMm = [-14, 23, -8, 32];
     const report = { numbers: { mud: 0.1 }, detail: { cells: [] } } as never;
-    const { measurement } = kept(setup, report, '2026-03-01T10:00:00.000Z');
+    const { measurement } = measuredWith(setup, report, '2026-03-01T10:00:00.000Z');
     expect(measurement).toMatchObject({ mud: 0.1, base: 'white', grayPatchMm: [-14, 23, -8, 32] });
     const again = setupOf({ measurement } as Photo, cups, new Set());
     expect(again).toEqual(setup);
-    again.corners[0]![0] = 5;
-    expect(measurement.corners[0]![0]).toBe(100);
+    again.corners![0][0] = 5;
+    expect(measurement.corners[0][0]).toBe(100);
+  });
+
+  it('can be measured once its corners are in place and it has two colors', () => {
+    const setup = setupOf(fresh, cups, new Set());
+    expect(isReady(setup)).toBe(false);
+    expect(isReady({ ...setup, corners: CORNERS })).toBe(true);
+    expect(isReady({ ...setup, corners: CORNERS, palette: setup.palette.slice(1, 2) })).toBe(false);
+  });
+
+  it('a corner goes one pixel a key, ten with Shift, and nowhere by other keys', () => {
+    expect(cornerStep('ArrowLeft', false)).toEqual([-1, 0]);
+    expect(cornerStep('ArrowDown', true)).toEqual([0, 10]);
+    expect(cornerStep('Enter', false)).toBeUndefined();
   });
 
   it('can be sent to a worker as plain data', () => {

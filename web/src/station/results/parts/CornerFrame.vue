@@ -1,0 +1,162 @@
+<script setup lang="ts">
+import type { Photo } from '@icy-ribbon/contract';
+import { useElementSize } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { CORNER_NAMES, cornerStep, type PhotoSetup } from './photoInput.ts';
+
+/** The photo with the support's corners, to be pulled or moved by the arrow keys. */
+const props = defineProps<{
+  photo: Photo;
+  /** Where the gray card is in the photo. */
+  card: readonly [number, number] | null;
+  /** Whether a click in the photo is wanted. */
+  picking: boolean;
+}>();
+const emit = defineEmits<{ load: [image: HTMLImageElement]; pick: [place: [number, number]] }>();
+const corners = defineModel<PhotoSetup['corners']>('corners', { required: true });
+/** The number of the corner that was touched last. */
+const chosen = defineModel<number>('chosen', { required: true });
+
+const dragging = ref(false);
+const box = ref<HTMLElement | null>(null);
+const image = ref<HTMLImageElement | null>(null);
+const { width, height } = useElementSize(box);
+const scale = computed(() =>
+  Math.min(width.value / props.photo.widthPx || 1, height.value / props.photo.heightPx || 1),
+);
+const quad = computed(() => corners.value?.map((corner) => corner.join(',')).join(' '));
+
+function placeOf(event: MouseEvent): [number, number] {
+  const frame = image.value!.getBoundingClientRect();
+  const clamp = (value: number, most: number) => Math.min(most, Math.max(0, value));
+  return [
+    clamp((event.clientX - frame.left) / scale.value, props.photo.widthPx),
+    clamp((event.clientY - frame.top) / scale.value, props.photo.heightPx),
+  ];
+}
+
+function put(index: number, place: [number, number]): void {
+  if (!corners.value) return;
+  const [a, b, c, d] = corners.value;
+  const at = (corner: number, old: [number, number]) => (corner === index ? place : old);
+  corners.value = [at(0, a), at(1, b), at(2, c), at(3, d)];
+  chosen.value = index;
+}
+
+function grab(index: number, event: PointerEvent): void {
+  chosen.value = index;
+  dragging.value = true;
+  (event.currentTarget as Element).setPointerCapture(event.pointerId);
+}
+
+function nudge(index: number, event: KeyboardEvent): void {
+  const corner = corners.value?.[index];
+  const step = cornerStep(event.key, event.shiftKey);
+  if (!corner || !step) return;
+  event.preventDefault();
+  event.stopPropagation();
+  put(index, [corner[0] + step[0], corner[1] + step[1]]);
+}
+</script>
+
+<template>
+  <div ref="box" class="box">
+    <div
+      class="frame"
+      :class="{ picking }"
+      :style="{ width: `${photo.widthPx * scale}px`, height: `${photo.heightPx * scale}px` }"
+      @click="picking && emit('pick', placeOf($event))"
+    >
+      <img
+        ref="image"
+        :src="`/api/photos/${photo.id}/image`"
+        alt="The photo to be measured"
+        draggable="false"
+        @load="image && emit('load', image)"
+      />
+      <svg v-if="corners" :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`">
+        <polygon :points="quad" class="halo" />
+        <polygon :points="quad" class="quad" />
+        <g v-if="card" class="card">
+          <circle :cx="card[0]" :cy="card[1]" :r="9 / scale" class="halo" />
+          <circle :cx="card[0]" :cy="card[1]" :r="9 / scale" class="quad" />
+        </g>
+      </svg>
+      <button
+        v-for="(corner, index) in corners ?? []"
+        :key="index"
+        class="corner"
+        :class="{ chosen: index === chosen }"
+        :style="{ left: `${corner[0] * scale}px`, top: `${corner[1] * scale}px` }"
+        :aria-label="`Corner ${CORNER_NAMES[index]}, ${Math.round(corner[0])} and ${Math.round(corner[1])} pixels; arrow keys move it`"
+        @pointerdown="grab(index, $event)"
+        @pointermove="dragging && put(chosen, placeOf($event))"
+        @pointerup="dragging = false"
+        @keydown="nudge(index, $event)"
+        @focus="chosen = index"
+        @click.stop
+      ></button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.box {
+  display: grid;
+  place-items: center;
+  min-height: 0;
+  margin: 14px;
+  overflow: hidden;
+}
+
+.frame {
+  position: relative;
+  touch-action: none;
+}
+
+.picking {
+  cursor: crosshair;
+}
+
+img,
+svg {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+
+svg {
+  pointer-events: none;
+}
+
+.quad,
+.halo {
+  fill: none;
+  stroke: #ff9d2e;
+  stroke-width: 1.5px;
+  vector-effect: non-scaling-stroke;
+}
+
+.halo {
+  stroke: #0b1a24;
+  stroke-width: 3.5px;
+}
+
+.corner {
+  position: absolute;
+  width: 30px;
+  height: 30px;
+  margin: -15px 0 0 -15px;
+  padding: 0;
+  border: 2px solid #ffffff;
+  border-radius: 50%;
+  background: rgb(11 26 36 / 25%);
+  cursor: move;
+  touch-action: none;
+}
+
+.corner.chosen {
+  border-color: #ff9d2e;
+}
+</style>
