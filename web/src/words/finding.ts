@@ -9,6 +9,7 @@ import {
   type Fix,
 } from '@icy-ribbon/core/piece/check';
 import type { ChosenUnits } from '../store/unitChoices.ts';
+import { contrastWords } from './contrast.ts';
 import { measureWords, type MeasureWords } from './measure.ts';
 
 /** A finding as it is read, and the number behind it. */
@@ -35,7 +36,7 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
     because: 'no paint in the plan',
   }),
   'no-air': () => ({ words: 'No air is planned: draw where to blow.', because: '0 passes' }),
-  contrast: ({ words, because }) => ({ words, because }),
+  contrast: contrastWords,
   dent: (facts, say) => ({
     words: facts.bare
       ? `Pass ${facts.pass} digs to the support: the middle stays behind.`

@@ -24,6 +24,11 @@ export const ROLES_OF: Readonly<Record<Technique, readonly CupRole[]>> = {
   swipe: ['base', 'color', 'swipe'],
 };
 
+const LIST = new Intl.ListFormat('en', { type: 'conjunction', style: 'long' });
+
+/** "rust, rain, and brass". */
+export const namesListed = (names: readonly string[]): string => LIST.format(names);
+
 /** "just now", "40 min old", "20 h old", "9 days old". */
 export function ageWords(at: string): string {
   const minutes = dayjs().diff(at, 'minute');

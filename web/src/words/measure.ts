@@ -44,6 +44,8 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
       `${massOf(1000 * perArea(gPerDm2), mass === 'oz' && !inches ? 2 : 1)} on a ${area}`,
     /** Seconds on a square decimeter. */
     timeOnArea: (sPerDm2: number) => `${perArea(sPerDm2).toFixed(1)} s on a ${area}`,
+    /** Milliliters: "60 ml", "2.0 fl oz". */
+    volume: (ml: number) => `${convert(ml, 'ml', per).toFixed(per === 'ml' ? 0 : 1)} ${per}`,
     /** Grams of a milliliter: "1.10 g/ml", "1.15 oz/fl oz". */
     density: (gPerMl: number, digits = 2) => `${densityNumber(gPerMl, digits)} ${densityUnit}`,
     densityNumber,

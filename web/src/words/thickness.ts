@@ -1,5 +1,6 @@
 import type { Reading } from '@icy-ribbon/contract';
-import type { NextAddition } from '@icy-ribbon/core/thickness/match';
+import type { AdditionLimit, NextAddition, Stuck } from '@icy-ribbon/core/thickness/match';
+import type { MeasureWords } from './measure.ts';
 import { DRAIN_CUPS } from '@icy-ribbon/core/thickness/reading';
 
 /** "0.76 Pa·s". */
@@ -31,10 +32,25 @@ export function measureWords({ measure }: Pick<Reading, 'measure'>): string {
   }
 }
 
+const STUCK: Readonly<Record<Stuck, string>> = {
+  'no-thinner': 'This cup holds nothing to thin it with: choose water or varnish.',
+  'no-stock': 'This cup has no thick stock to add: mix a thicker one and pour them together.',
+  'thinner-too-thick': 'What it is thinned with is itself too thick for this target.',
+  'stock-too-thin':
+    'Its medium and paint alone are not thick enough for this target: use a thicker paint, or pour a thicker cup into it.',
+};
+
+/** What forbids all that would be needed. */
+export function limitWords(limit: AdditionLimit, say: MeasureWords): string {
+  return limit.code === 'water'
+    ? `${Math.round(100 * limit.water)} % water would be above its limit of ${Math.round(100 * limit.most)} %: thin with varnish or medium instead.`
+    : `The cup holds ${say.volume(limit.capacityMl)} and would need ${say.volume(limit.wantedMl)}: take a larger one, or use some of it first.`;
+}
+
 /** The next addition as a sentence with its number. */
 export function additionWords(next: NextAddition, show: (mg: number) => string): string {
   if (next.kind === 'there') return 'It is there.';
-  if (next.kind === 'stuck') return next.because;
+  if (next.kind === 'stuck') return STUCK[next.because];
   const list = (parts: typeof next.step) =>
     parts.map((each) => `${show(each.mg)} ${each.name.toLowerCase()}`).join(' and ');
   return `Stir in ${list(next.step)}, then look again.`;

@@ -1,35 +1,24 @@
 import { cupColor } from '../../paint/color/index.ts';
 import type { FaultKind } from './faults.ts';
 import { cupStates, type ReadingRecord, type TestedCup } from '../../thickness/learn/index.ts';
-import {
-  isPaint,
-  materialKind,
-  type Finish,
-  type MaterialKind,
-  type Opacity,
-} from '../../paint/material/index.ts';
-import { actualParts } from '../../paint/mix/index.ts';
+import { isPaint, materialKind, type Finish, type Opacity } from '../../paint/material/index.ts';
+import { actualParts, type NamedCup } from '../../paint/mix/index.ts';
 import { dataOf, eventsOfKind, laidMgOf, standing, type LoggedEvent } from '../../piece/event/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
-import type { CupRole, Technique } from '../../paint/stage/index.ts';
+import type { Technique } from '../../paint/stage/index.ts';
 import type { Outcome, PouredCup, PourRecord } from './record.ts';
 import { speakingPhoto } from './speakingPhoto.ts';
 
-type PieceCup = TestedCup & {
-  readonly name: string;
-  readonly role: CupRole;
-  readonly ingredients: readonly {
-    readonly role: string;
-    readonly targetMg: number;
+interface PieceCup extends TestedCup, NamedCup {
+  readonly ingredients: readonly (TestedCup['ingredients'][number] & {
     readonly material: {
-      readonly kind: MaterialKind;
       readonly colorHex: string;
       readonly finish: Finish;
       readonly opacity: Opacity;
     };
-  }[];
-  readonly additions: readonly { readonly at: string }[];
-};
+  })[];
+  readonly additions: readonly (TestedCup['additions'][number] & { readonly at: string })[];
+}
 
 type PieceEvent = LoggedEvent & { readonly at: string };
 

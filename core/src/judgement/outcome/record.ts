@@ -1,13 +1,11 @@
 import type { PassData } from '../../piece/event/index.ts';
 import type { FaultKind } from './faults.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
-import type { CupRole, Technique } from '../../paint/stage/index.ts';
+import type { NamedCup } from '../../paint/mix/index.ts';
+import type { Technique } from '../../paint/stage/index.ts';
 
 /** One cup as it was poured. */
-export interface PouredCup {
-  readonly id: string;
-  readonly name: string;
-  readonly role: CupRole;
+export interface PouredCup extends NamedCup {
   readonly colorHex: string;
   readonly viscosityPaS: number;
   readonly densityGPerMl: number;

@@ -5,6 +5,7 @@ import {
   type MaterialKind,
   type Trust,
 } from '../material/index.ts';
+import type { CupRole } from '../stage/index.ts';
 import { toG } from '../../base/unit/mass.ts';
 import { filmVerdict, type FilmVerdict } from './film.ts';
 import { actualParts } from './parts.ts';
@@ -17,6 +18,20 @@ import { waterVerdict, type WaterVerdict } from './water.ts';
  */
 export const MOVEMENT_KINDS = ['taken-out', 'drawn', 'loss', 'thrown', 'poured-over'] as const;
 export type MovementKind = (typeof MOVEMENT_KINDS)[number];
+
+/** A cup by its name and by what it is for. */
+export interface NamedCup {
+  readonly id: string;
+  readonly name: string;
+  readonly role: CupRole;
+}
+
+/** A cup with how thick its paint is, as far as that is known. */
+export interface ThickCup extends NamedCup {
+  readonly viscosityPaS: number;
+  /** Standard deviation of its ln(viscosity). */
+  readonly spreadLn: number;
+}
 
 /** What a cup's record must hold for its state to be computed. */
 export interface CupRecord {

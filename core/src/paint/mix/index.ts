@@ -5,6 +5,8 @@ export {
   type CupRecord,
   type CupState,
   type MovementKind,
+  type NamedCup,
+  type ThickCup,
 } from './cup.ts';
 export { mixCalculation } from './mix.calculation.ts';
 export { filmVerdict, type FilmVerdict } from './film.ts';

@@ -1,13 +1,14 @@
 import type { AirTool } from '../../flow/air/index.ts';
 import type { Amounts, BlowerExit } from '../amount/index.ts';
-import type { ContrastCup, ContrastFinding } from '../../thickness/match/index.ts';
+import type { ThickCup } from '../../paint/mix/index.ts';
+import type { ContrastFinding } from '../../thickness/match/index.ts';
 import type { Plan, PlanPaint } from '../plan/index.ts';
 import type { SupportSize } from '../support/index.ts';
 import type { Technique } from '../../paint/stage/index.ts';
 import type { Fix } from './fix.ts';
 
 /** What is known of a cup that the plan pours. */
-export interface CheckCup extends ContrastCup {
+export interface CheckCup extends ThickCup {
   /** False for one that is only planned. */
   readonly mixed: boolean;
   readonly leftG: number;

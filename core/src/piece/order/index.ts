@@ -1,5 +1,5 @@
-export { orderHints } from './hints.ts';
-export { mudOf, ORDER_RULES, type OrderLayer, type OrderRule } from './rules.ts';
+export { orderHints, type OrderHint } from './hints.ts';
+export { mudOf, ORDER_RULES, type OrderLayer, type OrderRule, type OrderRuleName } from './rules.ts';
 export {
   MOST_LAYERS,
   orderCost,

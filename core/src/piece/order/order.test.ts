@@ -104,20 +104,20 @@ describe('what could be added or left out (common practice, no published source)
   ];
 
   it('the color that contrasts most is repeated at the end of a Dutch pour', () => {
-    expect(orderHints('dutch', set)).toEqual(['Repeat pale at the end: it contrasts most.']);
+    expect(orderHints('dutch', set)).toEqual([{ code: 'repeat-at-the-end', name: 'pale' }]);
     expect(orderHints('dutch', set.toReversed())).toEqual([]);
     expect(orderHints('dutch', set.slice(0, 1))).toEqual([]);
   });
 
   it('dark colors on a light base are brightened with touches of it', () => {
-    expect(orderHints('dutch', set.slice(1), '#f3f2ec')).toContain(
-      'Light touches of base inside the ribbon brighten it.',
-    );
+    expect(orderHints('dutch', set.slice(1), '#f3f2ec')).toContainEqual({
+      code: 'touches-of-base',
+    });
   });
 
   it('an awkwardly thick cup becomes part of a bloom’s pillow', () => {
     const thick = [layer('rust', { viscosityPaS: 8 }), layer('rain')];
-    expect(orderHints('bloom', thick)[0]).toMatch(/rust is awkwardly thick/);
+    expect(orderHints('bloom', thick)).toEqual([{ code: 'into-the-pillow', name: 'rust' }]);
     expect(orderHints('bloom', set)).toEqual([]);
   });
 });

@@ -10,9 +10,25 @@ export interface OrderLayer {
   readonly massG: number;
 }
 
+export const ORDER_RULE_NAMES = [
+  'weight',
+  'thickness',
+  'largest below',
+  'opacity',
+  'mud',
+  'metallic between plain',
+  'neon bleeds',
+  'shimmer over dark',
+  'small under the activator',
+  'outline',
+  'shadow low',
+  'plain ends',
+] as const;
+export type OrderRuleName = (typeof ORDER_RULE_NAMES)[number];
+
 /** One reason that speaks against an order, with what it weighs. */
 export interface OrderRule {
-  readonly name: string;
+  readonly name: OrderRuleName;
   /** How much it counts beside the others; can be seen wherever the advice is shown. */
   readonly weight: number;
   readonly techniques: readonly Technique[];
@@ -22,7 +38,6 @@ export interface OrderRule {
   readonly next?: (lower: OrderLayer, upper: OrderLayer) => number;
   /** 0 to 1: how bad it is that a layer lies at `place` of `count`, from the bottom. */
   readonly at?: (layer: OrderLayer, place: number, count: number) => number;
-  readonly words: (lower: string, upper: string) => string;
 }
 
 const ALL: readonly Technique[] = ['dutch', 'bloom', 'swipe'];
@@ -43,7 +58,6 @@ export const ORDER_RULES: readonly OrderRule[] = [
       upper.paint.role === 'activator'
         ? 0
         : share((upper.paint.densityGPerMl - lower.paint.densityGPerMl) / 0.3),
-    words: (lower, upper) => `${upper} is heavier than ${lower} below it and sinks.`,
   },
   {
     name: 'thickness',
@@ -51,14 +65,12 @@ export const ORDER_RULES: readonly OrderRule[] = [
     techniques: ALL,
     above: (lower, upper) =>
       share(Math.log(upper.paint.viscosityPaS / lower.paint.viscosityPaS) / Math.log(4)),
-    words: (lower, upper) => `${upper} is thicker than ${lower} below it, which cannot carry it.`,
   },
   {
     name: 'largest below',
     weight: 1,
     techniques: ['bloom'],
     above: (lower, upper) => share(Math.log(upper.massG / lower.massG) / Math.log(3)),
-    words: (lower, upper) => `More of ${upper} lies over less of ${lower}: the largest puddle goes lowest.`,
   },
   {
     name: 'opacity',
@@ -68,21 +80,18 @@ export const ORDER_RULES: readonly OrderRule[] = [
       upper.paint.role === 'activator'
         ? 0
         : share((OPACITY_RANK[lower.paint.opacity] - OPACITY_RANK[upper.paint.opacity]) / 3),
-    words: (lower, upper) => `${lower} is opaque and lies under ${upper}: put it higher or it vanishes.`,
   },
   {
     name: 'mud',
     weight: 2.5,
     techniques: ALL,
     next: (lower, upper) => mudOf(lower.paint.colorHex, upper.paint.colorHex),
-    words: (lower, upper) => `${lower} and ${upper} go to mud where they touch.`,
   },
   {
     name: 'metallic between plain',
     weight: 1,
     techniques: ['dutch', 'bloom'],
     next: (lower, upper) => (isMetallic(lower) && isMetallic(upper) ? 1 : 0),
-    words: (lower, upper) => `${lower} and ${upper} both shimmer: between plain colors they throw cells.`,
   },
   {
     name: 'neon bleeds',
@@ -93,7 +102,6 @@ export const ORDER_RULES: readonly OrderRule[] = [
       lightnessOf(lower.paint.colorHex) + lightnessOf(upper.paint.colorHex) > 1.3
         ? 1
         : 0,
-    words: (lower, upper) => `Neon bleeds: ${lower} and ${upper} would run into one another.`,
   },
   {
     name: 'shimmer over dark',
@@ -103,14 +111,12 @@ export const ORDER_RULES: readonly OrderRule[] = [
       upper.paint.finish === 'interference' || upper.paint.finish === 'color-shift'
         ? share(lightnessOf(lower.paint.colorHex) - 0.3)
         : 0,
-    words: (lower, upper) => `${upper} shows best over a dark color; ${lower} is light.`,
   },
   {
     name: 'small under the activator',
     weight: 1,
     techniques: ['bloom'],
     next: (lower, upper) => (upper.paint.role === 'activator' ? share(lower.massG / 25 - 0.4) : 0),
-    words: (lower) => `There is much of ${lower} right under the activator: it takes the picture over.`,
   },
   {
     name: 'outline',
@@ -118,7 +124,6 @@ export const ORDER_RULES: readonly OrderRule[] = [
     techniques: ['dutch'],
     at: (layer, place) =>
       place === 0 ? share(lightnessOf(layer.paint.colorHex) - chromaOf(layer.paint.colorHex) - 0.2) : 0,
-    words: (lower) => `${lower} is laid first and is pale: a dark or strong color there outlines cleanly.`,
   },
   {
     name: 'shadow low',
@@ -128,14 +133,12 @@ export const ORDER_RULES: readonly OrderRule[] = [
       layer.paint.role === 'color' && count > 1 && lightnessOf(layer.paint.colorHex) < 0.3
         ? place / (count - 1)
         : 0,
-    words: (lower) => `${lower} is nearly black and lies high: low it reads as shadow.`,
   },
   {
     name: 'plain ends',
     weight: 0.5,
     techniques: ['dutch'],
     at: (layer, place, count) => (isMetallic(layer) && (place === 0 || place === count - 1) ? 1 : 0),
-    words: (lower) => `${lower} shimmers at the end of the ribbon: between plain colors it throws cells.`,
   },
 ];
 

@@ -1,6 +1,6 @@
 import { InputError } from '../../base/error/index.ts';
 import type { Technique } from '../../paint/stage/index.ts';
-import { ORDER_RULES, type OrderLayer, type OrderRule } from './rules.ts';
+import { ORDER_RULES, type OrderLayer, type OrderRule, type OrderRuleName } from './rules.ts';
 
 /** What the artist wants whatever the rules say. */
 export interface OrderWishes {
@@ -12,13 +12,16 @@ export interface OrderWishes {
   readonly outIds?: readonly string[];
 }
 
-/** One reason against an order as it is. */
+/** One reason against an order as it is; `web/words/order` says it. */
 export interface OrderReason {
-  readonly rule: string;
+  readonly rule: OrderRuleName;
   readonly weight: number;
   /** 0 to 1, how strongly it applies; `weight` x `strength` is what it counts. */
   readonly strength: number;
-  readonly words: string;
+  /** The paint it is about; of two, the one that lies lower. */
+  readonly lower: string;
+  /** The paint above it, for rules about two. */
+  readonly upper: string | null;
 }
 
 export interface OrderAdvice {
@@ -189,19 +192,24 @@ function matrices(technique: Technique, layers: readonly OrderLayer[]) {
 
 function reasonsOf(rule: OrderRule, layers: readonly OrderLayer[]): OrderReason[] {
   const found: OrderReason[] = [];
-  const say = (strength: number, lower: string, upper = '') => {
+  const note = (strength: number, lower: string, upper: string | null = null) => {
     if (strength < WORTH_SAYING) return;
-    found.push({ rule: rule.name, weight: rule.weight, strength, words: rule.words(lower, upper) });
+    found.push({ rule: rule.name, weight: rule.weight, strength, lower, upper });
   };
   layers.forEach((upper, place) => {
-    if (rule.at) say(rule.at(upper, place, layers.length), upper.paint.name);
+    if (rule.at) note(rule.at(upper, place, layers.length), upper.paint.name);
     layers.slice(0, place).forEach((lower, under) => {
-      if (rule.above) say(rule.above(lower, upper), lower.paint.name, upper.paint.name);
-      if (rule.next && under === place - 1) say(rule.next(lower, upper), lower.paint.name, upper.paint.name);
+      if (rule.above) note(rule.above(lower, upper), lower.paint.name, upper.paint.name);
+      if (rule.next && under === place - 1) note(rule.next(lower, upper), lower.paint.name, upper.paint.name);
     });
   });
   return found;
 }
 
 const missingFrom = (these: readonly OrderReason[], those: readonly OrderReason[]): OrderReason[] =>
-  these.filter((reason) => !those.some((other) => other.words === reason.words));
+  these.filter(
+    (reason) =>
+      !those.some(
+        (other) => other.rule === reason.rule && other.lower === reason.lower && other.upper === reason.upper,
+      ),
+  );

@@ -1,6 +1,6 @@
 import type { AirTool } from '../../flow/air/index.ts';
 import type { Finish, Opacity } from '../../paint/material/index.ts';
-import type { CupRole } from '../../paint/stage/index.ts';
+import type { NamedCup } from '../../paint/mix/index.ts';
 
 /** A place on the face, in mm from its top left corner. */
 export interface Place {
@@ -9,10 +9,7 @@ export interface Place {
 }
 
 /** A paint a plan pours: a cup in the tray, or one that is not mixed yet. */
-export interface PlanPaint {
-  readonly id: string;
-  readonly name: string;
-  readonly role: CupRole;
+export interface PlanPaint extends NamedCup {
   readonly colorHex: string;
   readonly viscosityPaS: number;
   readonly densityGPerMl: number;

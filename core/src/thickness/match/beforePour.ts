@@ -1,8 +1,6 @@
-import { toG } from '../../base/unit/mass.ts';
+import type { NamedCup } from '../../paint/mix/index.ts';
 
-export interface CupBeforePour {
-  readonly id: string;
-  readonly name: string;
+export interface CupBeforePour extends Omit<NamedCup, 'role'> {
   readonly mixed: boolean;
   readonly lid: boolean;
   readonly restHours: number | null;
@@ -12,15 +10,30 @@ export interface CupBeforePour {
   readonly lastReadAt: string | null;
 }
 
-export interface BeforePourNote {
-  readonly cupId: string;
-  readonly kind: 'untested' | 'aged' | 'evaporated' | 'resting' | 'open' | 'unmixed';
-  readonly name: string;
-  /** What is to be said of it, without its name. */
-  readonly says: string;
-  /** What to stir in, if that is what it needs. */
-  readonly topUp: { readonly ingredientId: string; readonly mg: number } | null;
+/** What each note is about. */
+export interface BeforePourFacts {
+  readonly unmixed: object;
+  /** Water that dried away, in milligrams, and where it is stirred in again. */
+  readonly evaporated: { readonly lostMg: number; readonly waterId: string };
+  /** Hours more until the bubbles have left. */
+  readonly resting: { readonly hours: number };
+  /** It has no lid on. */
+  readonly open: object;
+  readonly 'never-tested': object;
+  readonly 'changed-since': object;
+  readonly 'not-today': object;
+  readonly aged: { readonly days: number };
 }
+
+/** Something to look at before the pour; `web/words/beforePour` says it. */
+export type BeforePourNote = {
+  readonly [Code in keyof BeforePourFacts]: {
+    readonly cupId: string;
+    readonly name: string;
+    readonly code: Code;
+    readonly facts: BeforePourFacts[Code];
+  };
+}[keyof BeforePourFacts];
 
 const HOUR_MS = 3_600_000;
 /** A cup that stood this long has lost water even with its lid on (common practice). */
@@ -41,46 +54,26 @@ export function beforePour(
 }
 
 function notesOf(cup: CupBeforePour, nowMs: number, dayStartMs: number): BeforePourNote[] {
-  const note = (kind: BeforePourNote['kind'], says: string, topUp: BeforePourNote['topUp'] = null) => ({
-    cupId: cup.id,
-    name: cup.name,
-    kind,
-    says,
-    topUp,
-  });
-  if (!cup.mixed) return [note('unmixed', 'not mixed yet.')];
+  const whose = { cupId: cup.id, name: cup.name };
+  if (!cup.mixed) return [{ ...whose, code: 'unmixed', facts: {} }];
   const notes: BeforePourNote[] = [];
   const lastAdditionMs = Math.max(...cup.additions.map((each) => Date.parse(each.at)), 0);
-  const readMs = cup.lastReadAt === null ? -Infinity : Date.parse(cup.lastReadAt);
+  const readMs = cup.lastReadAt === null ? null : Date.parse(cup.lastReadAt);
   const hours = (nowMs - lastAdditionMs) / HOUR_MS;
   const missingMg = lostMg(cup);
   if (missingMg > 0 && cup.waterId) {
-    notes.push(
-      note('evaporated', `lost ${toG(missingMg).toFixed(1)} g of water: stir it in again, then test it.`, {
-        ingredientId: cup.waterId,
-        mg: missingMg,
-      }),
-    );
+    notes.push({ ...whose, code: 'evaporated', facts: { lostMg: missingMg, waterId: cup.waterId } });
   }
   if (cup.restHours !== null && hours < cup.restHours) {
-    notes.push(
-      note('resting', `resting: ${Math.ceil(cup.restHours - hours)} h more, so that the bubbles leave.`),
-    );
+    notes.push({ ...whose, code: 'resting', facts: { hours: Math.ceil(cup.restHours - hours) } });
   }
-  if (!cup.lid && hours > 1) notes.push(note('open', 'no lid on: put one on, weigh it again.'));
-  if (readMs < Math.max(dayStartMs, lastAdditionMs)) {
-    notes.push(
-      cup.lastReadAt === null
-        ? note('untested', 'never tested, the thickness is a forecast.')
-        : readMs < lastAdditionMs
-          ? note('untested', 'not tested since something was stirred in.')
-          : note('untested', 'not tested today.'),
-    );
-  }
-  if (hours > AGED_HOURS && missingMg === 0 && readMs < dayStartMs) {
-    notes.push(
-      note('aged', `stood for ${Math.round(hours / 24)} days: weigh it again, what is missing is water.`),
-    );
+  if (!cup.lid && hours > 1) notes.push({ ...whose, code: 'open', facts: {} });
+  const isFromBefore = readMs === null || readMs < dayStartMs;
+  if (readMs === null) notes.push({ ...whose, code: 'never-tested', facts: {} });
+  else if (readMs < lastAdditionMs) notes.push({ ...whose, code: 'changed-since', facts: {} });
+  else if (isFromBefore) notes.push({ ...whose, code: 'not-today', facts: {} });
+  if (hours > AGED_HOURS && missingMg === 0 && isFromBefore) {
+    notes.push({ ...whose, code: 'aged', facts: { days: Math.round(hours / 24) } });
   }
   return notes;
 }

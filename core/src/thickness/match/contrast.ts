@@ -1,22 +1,62 @@
 import { normalBelow } from '../../base/statistics/index.ts';
+import type { ThickCup } from '../../paint/mix/index.ts';
 import { windowFor, type CupRole, type Technique, type ThicknessWindow } from '../../paint/stage/index.ts';
 
-export interface ContrastCup {
-  readonly id: string;
-  readonly name: string;
-  readonly role: CupRole;
-  readonly viscosityPaS: number;
-  readonly spreadLn: number;
-}
+/** What comes of a cup that is poured outside its window. */
+export type Consequence =
+  | 'runs-off-the-colors'
+  | 'colors-sink-into-it'
+  | 'activator-sinks-into-it'
+  | 'no-sheet'
+  | 'does-not-run-in-the-spin'
+  | 'does-not-move-in-the-air'
+  | 'cells-wreck'
+  | 'does-not-blow-out'
+  | 'slides-off-the-rest'
+  | 'swiped-color-sinks'
+  | 'drags-the-colors'
+  | 'card-leaves-ridges';
 
-export interface ContrastFinding {
-  readonly level: 'wrong' | 'look' | 'fine';
-  readonly cupIds: readonly string[];
-  /** What happens if it is poured like this, in the trade's words. */
-  readonly words: string;
-  /** The number behind it. */
-  readonly because: string;
+/** What each finding is about: names, pascal seconds and ratios of viscosities. */
+export interface ContrastFacts {
+  /** Cups that lie, or may lie, outside their window with one consequence. */
+  readonly outside: {
+    readonly names: readonly string[];
+    readonly side: 'thin' | 'thick';
+    /** They lie outside for all that is known; else they may. */
+    readonly isSure: boolean;
+    readonly consequence: Consequence;
+    readonly window: ThicknessWindow;
+    readonly viscositiesPaS: readonly number[];
+    /** Chance of each to lie outside, 0 to 1. */
+    readonly chances: readonly number[];
+  };
+  readonly 'activator-thicker': ActivatorFacts;
+  readonly 'activator-close': ActivatorFacts;
+  /** The nearest color is given. */
+  readonly 'activator-held': ActivatorFacts;
+  /** Cups laid side by side are alike, and what their common thickness makes. */
+  readonly alike: { readonly makes: 'separate' | 'spread' | 'swarms'; readonly ratio: number };
+  readonly 'one-thinner': { readonly name: string; readonly ratio: number };
+  readonly 'one-thicker': { readonly name: string; readonly ratio: number };
 }
+interface ActivatorFacts {
+  readonly activator: string;
+  readonly color: string;
+  /** Activator to color. */
+  readonly ratio: number;
+}
+export type ContrastCode = keyof ContrastFacts;
+
+/** `web/words/contrast` says it. */
+export type ContrastFinding<Code extends ContrastCode = ContrastCode> = {
+  readonly [Each in Code]: {
+    readonly level: 'wrong' | 'look' | 'fine';
+    readonly cupIds: readonly string[];
+    readonly code: Each;
+    readonly facts: ContrastFacts[Each];
+  };
+}[Code];
 
 /** The activator is clearly thinner when it has at most this share of a color's viscosity. */
 export const CLEARLY_THINNER = 0.5;
@@ -25,14 +65,16 @@ export const ALIKE_RATIO = 1.35;
 const LIKELY = 0.8;
 const POSSIBLE = 0.25;
 
-const paS = (value: number): string => `${value.toPrecision(2)} Pa·s`;
+/** Thinner than these an alike set spreads wide, and thinner than those it swarms, in Pa·s (common practice). */
+const SPREADS_BELOW_PAS = 0.65;
+const SWARMS_BELOW_PAS = 0.42;
 
 /**
  * What the thicknesses of a set mean when they are poured like this, worst first.
  *
  * Source: the trade's contrast rules (common practice, no published source); chances from each cup's spread.
  */
-export function contrast(technique: Technique, cups: readonly ContrastCup[]): ContrastFinding[] {
+export function contrast(technique: Technique, cups: readonly ThickCup[]): ContrastFinding[] {
   const findings = [
     ...outsideFindings(technique, cups),
     ...(technique === 'bloom' ? bloomFindings(cups) : sideBySide(cups)),
@@ -43,14 +85,15 @@ export function contrast(technique: Technique, cups: readonly ContrastCup[]): Co
 
 /** How a cup lies to its window: which side it is out on, or may be, and how likely. */
 interface Outside {
-  readonly cup: ContrastCup;
+  readonly cup: ThickCup;
   readonly window: ThicknessWindow;
   readonly side: 'thin' | 'thick';
   readonly level: 'wrong' | 'look';
+  readonly consequence: Consequence;
   readonly chance: number;
 }
 
-function outsideOf(technique: Technique, cup: ContrastCup): Outside | undefined {
+function outsideOf(technique: Technique, cup: ThickCup): Outside | undefined {
   const window = windowFor(technique, cup.role);
   if (!window) return undefined;
   const mean = Math.log(cup.viscosityPaS);
@@ -60,109 +103,97 @@ function outsideOf(technique: Technique, cup: ContrastCup): Outside | undefined 
   const chance = Math.max(thin, thick);
   const outside = cup.viscosityPaS < window.thinPaS || cup.viscosityPaS > window.thickPaS;
   if (!outside && chance < POSSIBLE) return undefined;
-  return { cup, window, side, level: outside && chance >= LIKELY ? 'wrong' : 'look', chance };
+  const level = outside && chance >= LIKELY ? 'wrong' : 'look';
+  return { cup, window, side, level, consequence: CONSEQUENCES[technique][side](cup.role), chance };
 }
 
 /** One finding for all cups that lie out on the same side with the same consequence. */
-function outsideFindings(technique: Technique, cups: readonly ContrastCup[]): ContrastFinding[] {
-  const groups = new Map<string, Outside[]>();
+function outsideFindings(technique: Technique, cups: readonly ThickCup[]): ContrastFinding[] {
+  const groups = new Map<string, [Outside, ...Outside[]]>();
   for (const cup of cups) {
     const outside = outsideOf(technique, cup);
     if (!outside) continue;
-    const key = `${outside.level} ${outside.side} ${CONSEQUENCES[technique][outside.side](cup.role)}`;
-    groups.set(key, [...(groups.get(key) ?? []), outside]);
+    const group = groups.get(`${outside.level} ${outside.consequence}`);
+    if (group) group.push(outside);
+    else groups.set(`${outside.level} ${outside.consequence}`, [outside]);
   }
   return [...groups.values()].map((group): ContrastFinding => {
-    const [{ level, side, window, cup }] = group as [Outside];
-    const one = group.length === 1;
-    const verb = level === 'wrong' ? (one ? 'is' : 'are') : 'may be';
-    const values = group.map((each) => paS(each.cup.viscosityPaS)).join(', ');
-    const chances = group.map((each) => Math.round(each.chance * 100));
-    const [low, high] = [Math.min(...chances), Math.max(...chances)];
+    const [{ level, side, window, consequence }] = group;
     return {
       level,
-      cupIds: group.map((each) => each.cup.id),
-      words: `${listed(group.map((each) => each.cup.name))} ${verb} too ${side}: ${CONSEQUENCES[technique][side](cup.role)}`,
-      because: `${values}; ${rangeWords(window)}; ${low === high ? low : `${low} to ${high}`} % likely`,
+      cupIds: group.map(({ cup }) => cup.id),
+      code: 'outside',
+      facts: {
+        names: group.map(({ cup }) => cup.name),
+        side,
+        isSure: level === 'wrong',
+        consequence,
+        window,
+        viscositiesPaS: group.map(({ cup }) => cup.viscosityPaS),
+        chances: group.map(({ chance }) => chance),
+      },
     };
   });
 }
 
-/** "rust, rain and brass". */
-const listed = (names: readonly string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
-
-const rangeWords = (window: ThicknessWindow): string =>
-  `${window.label} want ${window.thinPaS} to ${window.thickPaS} Pa·s`;
-
 const CONSEQUENCES: Readonly<
-  Record<Technique, Readonly<Record<'thin' | 'thick', (role: CupRole) => string>>>
+  Record<Technique, Readonly<Record<'thin' | 'thick', (role: CupRole) => Consequence>>>
 > = {
   bloom: {
     thin: (role) =>
       role === 'activator'
-        ? 'it runs off the colors and the lacing breaks up.'
+        ? 'runs-off-the-colors'
         : role === 'pillow'
-          ? 'the colors sink into it, and air dents it down to the support.'
-          : 'the activator sinks into it; the picture washes out, or warps when it is spun.',
+          ? 'colors-sink-into-it'
+          : 'activator-sinks-into-it',
     thick: (role) =>
       role === 'activator'
-        ? 'it does not blow out into a sheet; a white blob stays and the petals wash out.'
+        ? 'no-sheet'
         : role === 'pillow'
-          ? 'it will not run when the support is spun.'
-          : 'it will not move under the air.',
+          ? 'does-not-run-in-the-spin'
+          : 'does-not-move-in-the-air',
   },
-  dutch: {
-    thin: () => 'cells wreck, colors slide and dull, and the film may break up.',
-    thick: () => 'it will not blow out; few cells and little spread.',
-  },
+  dutch: { thin: () => 'cells-wreck', thick: () => 'does-not-blow-out' },
   swipe: {
-    thin: (role) =>
-      role === 'swipe' ? 'it slides off the rest.' : 'the swiped color sinks into it and goes to mud.',
-    thick: (role) =>
-      role === 'swipe' ? 'it drags the colors along; no cells open.' : 'the card leaves ridges in it.',
+    thin: (role) => (role === 'swipe' ? 'slides-off-the-rest' : 'swiped-color-sinks'),
+    thick: (role) => (role === 'swipe' ? 'drags-the-colors' : 'card-leaves-ridges'),
   },
 };
 
-/** The activator's thickness against every color's. */
-function bloomFindings(cups: readonly ContrastCup[]): ContrastFinding[] {
+/** The activators' thickness against every color's. */
+function bloomFindings(cups: readonly ThickCup[]): ContrastFinding[] {
   const colors = cups.filter((cup) => cup.role === 'color');
   return cups
     .filter((cup) => cup.role === 'activator')
-    .flatMap((activator) => {
-      const ratios = colors.map((color) => ({ color, ratio: activator.viscosityPaS / color.viscosityPaS }));
-      const close = ratios.filter(({ ratio }) => ratio > CLEARLY_THINNER);
-      if (close.length > 0) {
-        return close.map(({ color, ratio }): ContrastFinding => {
-          const sinks = ratio >= 1;
-          return {
-            level: sinks ? 'wrong' : 'look',
-            cupIds: [activator.id, color.id],
-            words: sinks
-              ? `${activator.name} is thicker than ${color.name}: it sinks, and the petals wash out.`
-              : `${activator.name} is not clearly thinner than ${color.name}: expect few cells there.`,
-            because: `activator to color ${ratioWords(ratio)}; at most 1 to ${1 / CLEARLY_THINNER} holds it up`,
-          };
-        });
-      }
-      if (ratios.length === 0) return [];
-      const widest = Math.max(...ratios.map(({ ratio }) => ratio));
-      return [
-        {
-          level: 'fine' as const,
-          cupIds: [activator.id, ...colors.map((color) => color.id)],
-          words: `Thick under thin: the colors hold ${activator.name} up and keep their shape through the spin.`,
-          because: `activator to the nearest color ${ratioWords(widest)}`,
-        },
-      ];
-    });
+    .flatMap((activator) => activatorFindings(activator, colors));
 }
 
-const ratioWords = (ratio: number): string =>
-  ratio <= 1 ? `1 to ${(1 / ratio).toFixed(1)}` : `${ratio.toFixed(1)} to 1`;
+function activatorFindings(activator: ThickCup, colors: readonly ThickCup[]): ContrastFinding[] {
+  const pairs = colors.map((color) => ({
+    color,
+    facts: {
+      activator: activator.name,
+      color: color.name,
+      ratio: activator.viscosityPaS / color.viscosityPaS,
+    },
+  }));
+  const close = pairs.filter(({ facts }) => facts.ratio > CLEARLY_THINNER);
+  if (close.length > 0) {
+    return close.map(({ color, facts }): ContrastFinding => {
+      const cupIds = [activator.id, color.id];
+      return facts.ratio >= 1
+        ? { level: 'wrong', cupIds, code: 'activator-thicker', facts }
+        : { level: 'look', cupIds, code: 'activator-close', facts };
+    });
+  }
+  const [nearest] = pairs.sort((a, b) => b.facts.ratio - a.facts.ratio);
+  if (!nearest) return [];
+  const cupIds = [activator.id, ...colors.map(({ id }) => id)];
+  return [{ level: 'fine', cupIds, code: 'activator-held', facts: nearest.facts }];
+}
 
 /** Cups laid side by side are to be alike; what their common thickness makes. */
-function sideBySide(cups: readonly ContrastCup[]): ContrastFinding[] {
+function sideBySide(cups: readonly ThickCup[]): ContrastFinding[] {
   const alike = cups.filter((cup) => cup.role === 'base' || cup.role === 'color');
   if (alike.length < 2) return [];
   const sorted = [...alike].sort((a, b) => a.viscosityPaS - b.viscosityPaS);
@@ -170,39 +201,20 @@ function sideBySide(cups: readonly ContrastCup[]): ContrastFinding[] {
   const [thinnest, thickest] = [sorted[0]!, sorted[sorted.length - 1]!];
   const ratio = thickest.viscosityPaS / thinnest.viscosityPaS;
   if (ratio <= ALIKE_RATIO) {
-    return [
-      {
-        level: 'fine',
-        cupIds: alike.map((cup) => cup.id),
-        words: together(middle),
-        because: `all within 1 to ${ratio.toFixed(2)}`,
-      },
-    ];
+    const cupIds = alike.map((cup) => cup.id);
+    return [{ level: 'fine', cupIds, code: 'alike', facts: { makes: togetherMakes(middle), ratio } }];
   }
-  const odd =
-    middle / thinnest.viscosityPaS > thickest.viscosityPaS / middle
-      ? {
-          cup: thinnest,
-          words: `${thinnest.name} is thinner than the rest: it spreads into larger patches, and its film breaks up first.`,
-        }
-      : {
-          cup: thickest,
-          words: `${thickest.name} is thicker than the rest: it stays in lumps, sinks and gets eaten.`,
-        };
+  const isThinOne = middle / thinnest.viscosityPaS > thickest.viscosityPaS / middle;
+  const odd = isThinOne ? thinnest : thickest;
   return [
     {
       level: ratio > ALIKE_RATIO ** 2 ? 'wrong' : 'look',
-      cupIds: [odd.cup.id],
-      words: odd.words,
-      because: `thinnest to thickest 1 to ${ratio.toFixed(1)}; alike is within 1 to ${ALIKE_RATIO}`,
+      cupIds: [odd.id],
+      code: isThinOne ? 'one-thinner' : 'one-thicker',
+      facts: { name: odd.name, ratio },
     },
   ];
 }
 
-function together(viscosityPaS: number): string {
-  if (viscosityPaS >= 0.65)
-    return 'All alike and rather thick: bright separate colors, few cells, little spread.';
-  if (viscosityPaS >= 0.42)
-    return 'All alike at a middle thickness: wider spread, larger cells with colors inside.';
-  return 'All alike and thin: most spread, swarms of tiny cells; colors mix and dull.';
-}
+const togetherMakes = (viscosityPaS: number): ContrastFacts['alike']['makes'] =>
+  viscosityPaS >= SPREADS_BELOW_PAS ? 'separate' : viscosityPaS >= SWARMS_BELOW_PAS ? 'spread' : 'swarms';

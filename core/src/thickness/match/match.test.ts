@@ -113,10 +113,10 @@ describe('the next addition', () => {
   it('says when water would be above the limit, or the cup too small', () => {
     const wet = cup('rust', 15_000, { waterLimit: 0.3 });
     const thinner = nextAddition(beliefOf([wet]), wet, 0.2);
-    expect(thinner).toMatchObject({ kind: 'thin', limit: expect.stringMatching(/limit of 30 %/) });
+    expect(thinner).toMatchObject({ kind: 'thin', limit: { code: 'water', most: 0.3 } });
     const full = cup('rust', 5_000, { capacityMl: 50 });
     expect(nextAddition(beliefOf([full]), full, 0.5)).toMatchObject({
-      limit: expect.stringMatching(/take a larger one/),
+      limit: { code: 'capacity', capacityMl: 50 },
     });
   });
 
@@ -144,11 +144,14 @@ describe('the next addition', () => {
       ingredients: dry.ingredients.slice(0, 2),
       contentsMg: dry.contentsMg.slice(0, 2),
     };
-    expect(nextAddition(beliefOf([without]), without, 0.5)).toMatchObject({ kind: 'stuck' });
+    expect(nextAddition(beliefOf([without]), without, 0.5)).toMatchObject({
+      kind: 'stuck',
+      because: 'no-thinner',
+    });
     const stock = cup('rust', 10_000);
     expect(nextAddition(beliefOf([stock]), stock, 30)).toMatchObject({
       kind: 'stuck',
-      because: expect.stringMatching(/not thick enough/),
+      because: 'stock-too-thin',
     });
     expect(() => nextAddition(beliefOf([stock]), stock, 0)).toThrow(
       expect.objectContaining({ field: 'targetPaS' }),
@@ -258,41 +261,59 @@ describe('the contrast of a set (common practice, no published source)', () => {
 
   it('a thin bloom color lets the activator sink and washes out', () => {
     const [first] = contrast('bloom', [one('tide', 'color', 0.7), one('white', 'activator', 0.3)]);
-    expect(first).toMatchObject({ level: 'wrong', cupIds: ['tide'], words: expect.stringMatching(/sinks/) });
-    expect(first!.because).toMatch(/0\.70 Pa·s/);
+    expect(first).toMatchObject({
+      level: 'wrong',
+      cupIds: ['tide'],
+      code: 'outside',
+      facts: { side: 'thin', isSure: true, consequence: 'activator-sinks-into-it', viscositiesPaS: [0.7] },
+    });
   });
 
   it('an activator that is thicker than a color sinks; one not clearly thinner makes few cells', () => {
     const find = (activator: number) =>
       contrast('bloom', [one('tide', 'color', 2), one('white', 'activator', activator)]);
-    expect(find(2.4).some((each) => each.level === 'wrong' && /it sinks/.test(each.words))).toBe(true);
-    expect(find(1.3).some((each) => /not clearly thinner/.test(each.words))).toBe(true);
-    expect(find(0.6)).toEqual([
-      expect.objectContaining({ level: 'fine', because: expect.stringMatching(/1 to 3\.3/) }),
-    ]);
+    expect(find(2.4)).toContainEqual(expect.objectContaining({ level: 'wrong', code: 'activator-thicker' }));
+    expect(find(1.3)).toContainEqual(expect.objectContaining({ level: 'look', code: 'activator-close' }));
+    expect(find(0.6)).toMatchObject([{ level: 'fine', code: 'activator-held', facts: { ratio: 0.3 } }]);
+  });
+
+  it('of several colors the one nearest to the activator counts', () => {
+    const colors = [one('rust', 'color', 4), one('tide', 'color', 2), one('rain', 'color', 3)];
+    const [only] = contrast('bloom', [...colors, one('white', 'activator', 0.5)]);
+    expect(only).toMatchObject({ code: 'activator-held', facts: { color: 'tide', ratio: 0.25 } });
   });
 
   it('one Dutch cup thinner than the rest spreads, one thicker gets eaten', () => {
     const rest = [one('base', 'base', 0.6), one('rain', 'color', 0.6)];
-    expect(contrast('dutch', [...rest, one('rust', 'color', 0.4)])[0]!.words).toMatch(/larger patches/);
+    expect(contrast('dutch', [...rest, one('rust', 'color', 0.4)])[0]).toMatchObject({
+      level: 'look',
+      code: 'one-thinner',
+      facts: { name: 'rust' },
+    });
     const thick = contrast('dutch', [...rest, one('rust', 'color', 0.88)]);
-    expect(thick.some((each) => /gets eaten/.test(each.words))).toBe(true);
+    expect(thick).toContainEqual(
+      expect.objectContaining({ code: 'one-thicker', facts: expect.objectContaining({ name: 'rust' }) }),
+    );
   });
 
   it.each([
-    [0.8, /separate colors/],
-    [0.55, /cells with colors inside/],
-    [0.38, /tiny cells/],
-  ])('an alike Dutch set at %f Pa.s is told what it makes', (paS, words) => {
-    const findings = contrast('dutch', [one('base', 'base', paS), one('rain', 'color', paS * 1.05)]);
-    expect(findings.at(-1)).toMatchObject({ level: 'fine', words: expect.stringMatching(words) });
+    [0.8, 'separate'],
+    [0.65, 'separate'],
+    [0.6, 'spread'],
+    [0.42, 'spread'],
+    [0.4, 'swarms'],
+  ])('an alike Dutch set at %f Pa.s makes %s', (paS, makes) => {
+    const findings = contrast('dutch', [one('base', 'base', paS), one('rain', 'color', paS * 1.02)]);
+    expect(findings.at(-1)).toMatchObject({ level: 'fine', code: 'alike', facts: { makes } });
   });
 
   it('cups that may lie outside are told together, with their chances', () => {
     const findings = contrast('dutch', [one('rust', 'color', 0.85, 0.4), one('rain', 'color', 0.85, 0.5)]);
-    expect(findings[0]).toMatchObject({ level: 'look', cupIds: ['rust', 'rain'] });
-    expect(findings[0]!.words).toMatch(/^rust and rain may be too thick/);
-    expect(findings[0]!.because).toMatch(/% likely$/);
+    expect(findings[0]).toMatchObject({
+      level: 'look',
+      cupIds: ['rust', 'rain'],
+      facts: { names: ['rust', 'rain'], side: 'thick', isSure: false, consequence: 'does-not-blow-out' },
+    });
   });
 });
 
@@ -312,7 +333,7 @@ describe('before the pour', () => {
     lastReadAt: at(1),
     ...more,
   });
-  const notes = (more: object) => beforePour([cupThen(more)], NOW, NOW - 15 * HOUR).map((note) => note.kind);
+  const notes = (more: object) => beforePour([cupThen(more)], NOW, NOW - 15 * HOUR).map((note) => note.code);
 
   it('says nothing of a cup that was tested today', () => {
     expect(notes({})).toEqual([]);
@@ -320,13 +341,16 @@ describe('before the pour', () => {
 
   it.each([
     [{ mixed: false }, ['unmixed']],
-    [{ lastReadAt: null }, ['untested']],
-    [{ lastReadAt: at(6) }, ['untested']],
-    [{ lastReadAt: at(30), additions: [{ ingredientId: 'water', mg: 1, at: at(40) }] }, ['untested']],
+    [{ lastReadAt: null }, ['never-tested']],
+    [{ lastReadAt: at(6) }, ['changed-since']],
+    [{ lastReadAt: at(30), additions: [{ ingredientId: 'water', mg: 1, at: at(40) }] }, ['not-today']],
     [{ restHours: 24 }, ['resting']],
     [{ restHours: 4 }, []],
     [{ lid: false }, ['open']],
-    [{ lastReadAt: at(70), additions: [{ ingredientId: 'water', mg: 1, at: at(80) }] }, ['untested', 'aged']],
+    [
+      { lastReadAt: at(70), additions: [{ ingredientId: 'water', mg: 1, at: at(80) }] },
+      ['not-today', 'aged'],
+    ],
   ])('%j gives %j', (more, kinds) => {
     expect(notes(more)).toEqual(kinds);
   });
@@ -345,7 +369,7 @@ describe('before the pour', () => {
       NOW,
       NOW - 15 * HOUR,
     );
-    expect(note).toMatchObject({ kind: 'evaporated', topUp: { ingredientId: 'water', mg: 700 } });
+    expect(note).toMatchObject({ code: 'evaporated', facts: { waterId: 'water', lostMg: 700 } });
   });
 });
 

@@ -1,10 +1,9 @@
 import { thicknessOf, type Belief } from '../learn/index.ts';
-import { windowFor, type CupRole, type Technique, type ThicknessWindow } from '../../paint/stage/index.ts';
+import type { NamedCup } from '../../paint/mix/index.ts';
+import { windowFor, type Technique, type ThicknessWindow } from '../../paint/stage/index.ts';
 import { nextAddition, type MatchCup, type NextAddition } from './nextAddition.ts';
 
-export interface SetCup extends MatchCup {
-  readonly role: CupRole;
-}
+export interface SetCup extends MatchCup, NamedCup {}
 
 export interface MatchedCup {
   readonly id: string;

@@ -31,7 +31,7 @@ export interface MatchCup {
 /** Within this of the target, in ln(viscosity), a cup counts as there: what a race can tell apart. */
 export const THERE_LN = 0.12;
 /** A cup is filled at most to this share, so that it can be stirred. */
-const FILL_SHARE = 0.97;
+const STIRRABLE_SHARE = 0.97;
 /** Less than this is not worth a step. */
 const LEAST_MG = 50;
 
@@ -54,9 +54,18 @@ export type NextAddition =
       /** Chance that the step alone goes past the target by more than a race can tell. */
       readonly overshoot: number;
       /** Why the target cannot be reached like this, if it cannot. */
-      readonly limit: string | null;
+      readonly limit: AdditionLimit | null;
     }
-  | { readonly kind: 'stuck'; readonly now: Thickness; readonly because: string };
+  | { readonly kind: 'stuck'; readonly now: Thickness; readonly because: Stuck };
+
+/** Why nothing that can be added brings a cup to its target. */
+export type Stuck = 'no-thinner' | 'no-stock' | 'thinner-too-thick' | 'stock-too-thin';
+
+/** What forbids all that would be needed. */
+export type AdditionLimit =
+  /** Mass fractions of water: what it would hold and what it bears. */
+  | { readonly code: 'water'; readonly water: number; readonly most: number }
+  | { readonly code: 'capacity'; readonly wantedMl: number; readonly capacityMl: number };
 
 /**
  * The next thing to stir into a cup on its way to a thickness.
@@ -81,25 +90,11 @@ export function nextAddition(
   const kind = off > 0 ? 'thin' : 'thicken';
   const shares = kind === 'thin' ? thinnerShares(cup, options.thinnerId) : stockShares(cup);
   if (!shares) {
-    return {
-      kind: 'stuck',
-      now,
-      because:
-        kind === 'thin'
-          ? 'This cup holds nothing to thin it with: choose water or varnish.'
-          : 'This cup has no thick stock to add: mix a thicker one and pour them together.',
-    };
+    return { kind: 'stuck', now, because: kind === 'thin' ? 'no-thinner' : 'no-stock' };
   }
   const needMg = solve(belief, cup, shares, targetPaS);
   if (needMg === undefined) {
-    return {
-      kind: 'stuck',
-      now,
-      because:
-        kind === 'thin'
-          ? 'What it is thinned with is itself too thick for this target.'
-          : 'Its medium and paint alone are not thick enough for this target: use a thicker paint, or pour a thicker cup into it.',
-    };
+    return { kind: 'stuck', now, because: kind === 'thin' ? 'thinner-too-thick' : 'stock-too-thin' };
   }
   const stepMg = toMg(THINNING_STEP * toG(needMg));
   const after = thicknessOf(belief, cup.ingredients, plus(cup.contentsMg, shares, stepMg));
@@ -169,21 +164,21 @@ function added(cup: MatchCup, shares: readonly number[], mg: number): AddedIngre
   });
 }
 
-function limitOf(cup: MatchCup, shares: readonly number[], mg: number): string | null {
+function limitOf(cup: MatchCup, shares: readonly number[], mg: number): AdditionLimit | null {
   const then = plus(cup.contentsMg, shares, mg);
   const total = then.reduce((sum, each) => sum + each, 0);
   const share = (at: number) => (then[at] ?? 0) / total;
   const water = cup.ingredients.reduce((sum, each, at) => sum + (each.role === 'water' ? share(at) : 0), 0);
   const thinsWithWater = cup.ingredients.some((each, at) => each.role === 'water' && (shares[at] ?? 0) > 0);
   if (thinsWithWater && water > cup.waterLimit) {
-    return `${Math.round(water * 100)} % water would be above its limit of ${Math.round(cup.waterLimit * 100)} %: thin with varnish or medium instead.`;
+    return { code: 'water', water, most: cup.waterLimit };
   }
   const volumeMl = cup.ingredients.reduce(
     (sum, { material }, at) => sum + toG(then[at] ?? 0) / material.densityGPerMl,
     0,
   );
-  if (volumeMl > FILL_SHARE * cup.capacityMl) {
-    return `The cup holds ${Math.round(cup.capacityMl)} ml and would need ${Math.round(volumeMl)}: take a larger one, or use some of it first.`;
+  if (volumeMl > STIRRABLE_SHARE * cup.capacityMl) {
+    return { code: 'capacity', wantedMl: volumeMl, capacityMl: cup.capacityMl };
   }
   return null;
 }

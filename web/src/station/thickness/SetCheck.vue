@@ -1,137 +1,41 @@
 <script setup lang="ts">
-import { beforePour, contrast, matchSet, nextRace } from '@icy-ribbon/core/thickness/match';
-import { stageOf } from '@icy-ribbon/core/paint/stage';
-import { useNow } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
-import dayjs from 'dayjs';
-import { computed, onMounted, ref } from 'vue';
+import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import ComputedFrom from '../../field/ComputedFrom.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
+import { useTask } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
-import { usePiece, type Cup } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece.ts';
 import { useShelf } from '../../store/shelf.ts';
-import { useUnits } from '../../store/units.ts';
-import { ageWords, ROLE_LABELS } from '../../words/general.ts';
+import { ROLE_LABELS } from '../../words/general.ts';
 import ThicknessTabs from './parts/ThicknessTabs.vue';
-import { groupNotes } from './parts/groupNotes.ts';
-import { matchCupOf } from './parts/matchCup.ts';
-import { additionWords, paS, spreadWords, sureWords } from '../../words/thickness.ts';
+import { isOpen, raceWords, useSet } from './parts/useSet.ts';
 
 const props = defineProps<{ pieceId: string }>();
 
 const store = usePiece();
 const shelf = useShelf();
-const units = useUnits();
 const router = useRouter();
-const busy = ref(false);
-const now = useNow({ interval: 30_000 });
+const { busy, run } = useTask();
+const { rows, summary, findings, notes, race, show } = useSet();
 
 onMounted(() => shelf.ensure().catch(sayProblem));
 
-const show = (mg: number) => units.show('mass', mg, true);
-const technique = computed(() => store.piece?.technique ?? 'dutch');
-const matchCups = computed(() => store.paints.map(matchCupOf));
-const plan = computed(() => matchSet(store.belief, technique.value, matchCups.value));
-const race = computed(() => nextRace(store.belief, technique.value, matchCups.value));
-
-const rows = computed(() =>
-  store.paints.map((cup) => {
-    const matched = plan.value.cups.find((each) => each.id === cup.mix.id)!;
-    const { viscosityPaS } = cup.state.properties;
-    return {
-      cup,
-      matched,
-      stage: stageOf(viscosityPaS).name,
-      thickness: paS(viscosityPaS),
-      spread: spreadWords(cup.state.spreadLn),
-      tested: cup.state.lastReadAt ? ageWords(cup.state.lastReadAt) : 'never',
-      words: additionWords(matched.addition, show),
-      sure: sureWords(matched.addition, show),
-      limit: 'limit' in matched.addition ? matched.addition.limit : null,
-      hasThinner: cup.mix.ingredients.some((each) => each.role === 'water' || each.role === 'thinner'),
-      isPace: plan.value.groups.some((group) => group.paceId === cup.mix.id),
-    };
-  }),
-);
-const open = computed(() =>
-  rows.value.filter(({ matched }) => ['thin', 'thicken'].includes(matched.addition.kind)),
-);
-
-const summary = computed(() => {
-  const common = plan.value.groups.find((group) => group.targetPaS !== null);
-  const pace = rows.value.find((row) => row.isPace)?.cup.mix.name;
-  const stuck = rows.value.find(({ matched }) => matched.addition.kind === 'stuck')?.cup.mix.name;
-  if (rows.value.length === 0) return '';
-  if (open.value.length === 0) {
-    return stuck ? `${stuck} cannot get there yet.` : 'Every cup is where it should be.';
-  }
-  const grams = `${show(plan.value.addMg)} to stir in in all`;
-  if (!common?.targetPaS || !pace) return `${grams}.`;
-  return `All to ${paS(common.targetPaS)}: ${grams}. ${pace} sets the pace.`;
-});
-
-const findings = computed(() =>
-  contrast(
-    technique.value,
-    store.paints.map(({ mix, state }) => ({
-      id: mix.id,
-      name: mix.name,
-      role: mix.role,
-      viscosityPaS: state.properties.viscosityPaS,
-      spreadLn: state.spreadLn,
-    })),
-  ),
-);
-
-const notes = computed(() => {
-  const all = beforePour(
-    store.paints.map(({ mix, state }) => ({
-      id: mix.id,
-      name: mix.name,
-      mixed: state.phase === 'mixed',
-      lid: mix.lid,
-      restHours: mix.recipe.restHours,
-      additions: mix.additions,
-      movements: mix.movements,
-      waterId: mix.ingredients.find((each) => each.role === 'water')?.id ?? null,
-      lastReadAt: state.lastReadAt,
-    })),
-    now.value.getTime(),
-    dayjs(now.value).startOf('day').valueOf(),
-  );
-  return groupNotes(all);
-});
-
-async function add(mixId: string, parts: readonly { ingredientId: string; mg: number }[]): Promise<void> {
-  if (busy.value) return;
-  busy.value = true;
-  try {
+const add = (mixId: string, parts: readonly { ingredientId: string; mg: number }[]) =>
+  run(async () => {
     for (const part of parts) await store.weighIn(mixId, part.ingredientId, part.mg, 'typed');
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
-}
+  });
 
 /** Makes room for water in a cup that holds nothing to thin it with. */
 async function giveWater(mixId: string): Promise<void> {
   const water = shelf.materials.find((each) => each.kind === 'water');
-  if (!water) {
-    say('There is no water on the shelf: put it there first.');
-    return;
-  }
-  try {
-    await store.addIngredient(mixId, water.id);
-  } catch (error) {
-    sayProblem(error);
-  }
+  if (water) await run(() => store.addIngredient(mixId, water.id));
+  else say('There is no water on the shelf: put it there first.');
 }
 
-async function stirredIn(cup: Cup): Promise<void> {
-  const addition = plan.value.cups.find((each) => each.id === cup.mix.id)?.addition;
-  if (addition?.kind === 'thin' || addition?.kind === 'thicken') await add(cup.mix.id, addition.step);
+async function stirredIn({ cup, addition }: (typeof rows.value)[number]): Promise<void> {
+  if (isOpen(addition)) await add(cup.mix.id, addition.step);
 }
 
 function goRace(): void {
@@ -143,15 +47,6 @@ function goRace(): void {
 }
 const goPlan = () => void router.push({ name: 'plan', params: { pieceId: props.pieceId } });
 
-function proposal(): string {
-  if (!race.value) return '';
-  const names = store.paints
-    .filter((cup) => race.value?.mixIds.includes(cup.mix.id))
-    .map((cup) => cup.mix.name);
-  const reference = race.value.withReference ? ' with glycerine on one lane' : '';
-  return `Race ${names.join(', ')}${reference}: that brings the least known difference from ${spreadWords(race.value.spreadLn)} to ${spreadWords(race.value.afterLn)}.`;
-}
-
 useShortcuts('Thickness', [
   { keys: ['r'], shown: 'R', does: 'Tilt race', run: goRace },
   {
@@ -159,8 +54,8 @@ useShortcuts('Thickness', [
     shown: 'S',
     does: 'The first addition on the list is stirred in',
     run: () => {
-      const [first] = open.value;
-      if (first) void stirredIn(first.cup);
+      const first = rows.value.find(({ addition }) => isOpen(addition));
+      if (first) void stirredIn(first);
     },
   },
   { keys: ['g'], shown: 'G', does: 'Go and plan how to pour it', run: goPlan },
@@ -208,16 +103,16 @@ useShortcuts('Thickness', [
             </td>
             <td>
               <Button
-                v-if="row.matched.addition.kind === 'thin' || row.matched.addition.kind === 'thicken'"
+                v-if="isOpen(row.addition)"
                 size="small"
                 :disabled="busy"
                 :aria-label="`Stirred in: ${row.cup.mix.name}`"
-                @click="stirredIn(row.cup)"
+                @click="stirredIn(row)"
               >
                 Stirred in
               </Button>
               <Button
-                v-else-if="row.matched.addition.kind === 'stuck' && !row.hasThinner"
+                v-else-if="row.wantsWater"
                 size="small"
                 :aria-label="`Thin ${row.cup.mix.name} with water`"
                 @click="giveWater(row.cup.mix.id)"
@@ -231,7 +126,9 @@ useShortcuts('Thickness', [
       <p v-else class="soft">
         No cups yet. <RouterLink :to="{ name: 'mix', params: { pieceId } }">Mix them first.</RouterLink>
       </p>
-      <p v-if="race" class="race">{{ proposal() }} <Button size="small" @click="goRace">Race them</Button></p>
+      <p v-if="race" class="race">
+        {{ raceWords(race, store.paints) }} <Button size="small" @click="goRace">Race them</Button>
+      </p>
     </section>
     <section class="contrast" aria-label="Contrast">
       <h2>Poured like this</h2>

@@ -17,6 +17,7 @@ import { say } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece.ts';
 import { plain, usePlan } from '../../../store/plan.ts';
 import { orderWorker } from '../../../worker/order.ts';
+import { hintWords, reasonWords } from '../../../words/order.ts';
 
 /** What speaks for and against an order; wishes; the search for a better one. */
 const props = defineProps<{ item: PlanStack | PlanPath | undefined }>();
@@ -145,23 +146,23 @@ defineExpose({ suggest });
             <strong>{{ item && isPath(item) ? 'Laid in this order' : 'From the bottom up' }}:</strong>
             {{ advice.order.map((id) => names.get(id)).join(', ') }}.
           </p>
-          <p v-for="reason in advice.mended" :key="`mended${reason.words}`" class="small">
-            Mends: {{ reason.words }}
+          <p v-for="reason in advice.mended" :key="`mended${reasonWords(reason)}`" class="small">
+            Mends: {{ reasonWords(reason) }}
           </p>
-          <p v-for="reason in advice.traded" :key="`traded${reason.words}`" class="small look">
-            Takes on: {{ reason.words }}
+          <p v-for="reason in advice.traded" :key="`traded${reasonWords(reason)}`" class="small look">
+            Takes on: {{ reasonWords(reason) }}
           </p>
           <p class="soft small">Every order was looked at in {{ Math.ceil(advice.milliseconds) }} ms.</p>
           <Button size="small" @click="take">Lie like this</Button>
         </template>
       </div>
       <h3>Against the order as it is</h3>
-      <p v-for="hint in hints" :key="hint" class="look small">{{ hint }}</p>
+      <p v-for="hint in hints" :key="hint.code" class="look small">{{ hintWords(hint) }}</p>
       <p v-if="reasons.length === 0" class="soft">Nothing speaks against it.</p>
       <ul>
-        <li v-for="reason in reasons" :key="reason.rule + reason.words">
+        <li v-for="reason in reasons" :key="reasonWords(reason)">
           <span class="numeral">{{ counts(reason) }}</span>
-          <span>{{ reason.words }}</span>
+          <span>{{ reasonWords(reason) }}</span>
         </li>
       </ul>
       <button class="plain-button link" :aria-expanded="rulesShown" @click="rulesShown = !rulesShown">

@@ -13,7 +13,8 @@ import { usePiece, type Cup } from '../../../store/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { matchCupOf } from './matchCup.ts';
-import { additionWords, sureWords } from '../../../words/thickness.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
+import { additionWords, limitWords, sureWords } from '../../../words/thickness.ts';
 
 /** The next addition of one cup: a sentence with a number, and a way to say that it is done. */
 const props = defineProps<{ cup: Cup; suggestedPaS: number }>();
@@ -33,6 +34,7 @@ watch(
   { immediate: true },
 );
 
+const measures = useMeasures();
 const show = (mg: number) => units.show('mass', mg, true);
 
 const thinners = computed(() =>
@@ -100,7 +102,7 @@ useShortcuts('Next addition', [
         <ComputedFrom calculation="thin" />
       </p>
       <p v-if="next" class="soft">{{ sureWords(next, show) }}</p>
-      <p v-if="next && 'limit' in next && next.limit" class="look">{{ next.limit }}</p>
+      <p v-if="next && 'limit' in next && next.limit" class="look">{{ limitWords(next.limit, measures) }}</p>
     </div>
     <div class="doing">
       <NumberField v-model="targetPaS" label="Target" unit="Pa·s" :digits="3" />

@@ -1,23 +1,31 @@
 import type { BeforePourNote } from '@icy-ribbon/core/thickness/match';
+import { noteWords } from '../../../words/beforePour.ts';
+import { namesListed } from '../../../words/general.ts';
+import type { MeasureWords } from '../../../words/measure.ts';
 
 export interface GroupedNote {
   readonly words: string;
   readonly cupId: string;
-  readonly topUp: BeforePourNote['topUp'];
+  /** What to stir in, if that is what it needs. */
+  readonly topUp: { readonly ingredientId: string; readonly mg: number } | null;
 }
 
 /** Notes that say the same of several cups become one; what asks for grams stays by itself. */
-export function groupNotes(notes: readonly BeforePourNote[]): GroupedNote[] {
-  const groups = new Map<string, BeforePourNote[]>();
+export function groupNotes(notes: readonly BeforePourNote[], say: MeasureWords): GroupedNote[] {
+  const groups = new Map<string, [BeforePourNote, ...BeforePourNote[]]>();
   for (const note of notes) {
-    const key = note.topUp ? `${note.cupId} ${note.kind}` : `${note.kind} ${note.says}`;
-    groups.set(key, [...(groups.get(key) ?? []), note]);
+    const key = note.code === 'evaporated' ? `${note.cupId} ${note.code}` : noteWords(note, say);
+    const group = groups.get(key);
+    if (group) group.push(note);
+    else groups.set(key, [note]);
   }
   return [...groups.values()].map((group) => {
-    const [first] = group as [BeforePourNote];
-    const names = group.map((each) => each.name);
-    const subject =
-      names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
-    return { words: `${subject}: ${first.says}`, cupId: first.cupId, topUp: first.topUp };
+    const [first] = group;
+    return {
+      words: `${namesListed(group.map(({ name }) => name))}: ${noteWords(first, say)}`,
+      cupId: first.cupId,
+      topUp:
+        first.code === 'evaporated' ? { ingredientId: first.facts.waterId, mg: first.facts.lostMg } : null,
+    };
   });
 }

@@ -4,9 +4,19 @@ import { RUN_S, stickfulAt, surfacePath, TURN_S } from '../../../drawing/mound.t
 import { groupNotes } from './groupNotes.ts';
 import { emptyPoint, pointOf } from './liquidDraft.ts';
 import { laneRatio, raceReadings, type Lane } from './race.ts';
-import { additionWords, measureWords, paS, spreadWords, sureWords } from '../../../words/thickness.ts';
+import { measureWords as measures } from '../../../words/measure.ts';
+import {
+  additionWords,
+  limitWords,
+  measureWords,
+  paS,
+  spreadWords,
+  sureWords,
+} from '../../../words/thickness.ts';
 
 const grams = (mg: number) => `${(mg / 1000).toFixed(2)} g`;
+
+const METRIC = measures({ mass: 'g', volume: 'ml', length: 'cm', temperature: 'C' });
 
 describe('in words', () => {
   it('a spread is a percentage while it is small, a factor when it is not', () => {
@@ -57,26 +67,33 @@ describe('in words', () => {
       '3.88 g would reach it by the best guess; the step leaves it at 0.80 Pa·s, ± 11 %; chance to go too far below 1 %.',
     );
     expect(additionWords({ kind: 'there', now }, grams)).toBe('It is there.');
-    expect(additionWords({ kind: 'stuck', now, because: 'No.' }, grams)).toBe('No.');
+    expect(additionWords({ kind: 'stuck', now, because: 'no-thinner' }, grams)).toMatch(
+      /nothing to thin it with/,
+    );
     expect(sureWords({ kind: 'there', now }, grams)).toBe('');
+    expect(limitWords({ code: 'water', water: 0.347, most: 0.3 }, METRIC)).toMatch(/^35 % water .* 30 %/);
+    expect(limitWords({ code: 'capacity', wantedMl: 70.2, capacityMl: 60 }, METRIC)).toMatch(
+      /holds 60 ml and would need 70 ml/,
+    );
   });
 
   it('notes that say the same of several cups become one; top-ups stay apart', () => {
-    const note = (name: string, more: Partial<BeforePourNote> = {}): BeforePourNote => ({
+    const fresh = (name: string): BeforePourNote => ({ cupId: name, name, code: 'not-today', facts: {} });
+    const lost = (name: string): BeforePourNote => ({
       cupId: name,
       name,
-      kind: 'untested',
-      says: 'not tested today.',
-      topUp: null,
-      ...more,
+      code: 'evaporated',
+      facts: { lostMg: 500, waterId: 'w' },
     });
     const topUp = { ingredientId: 'w', mg: 500 };
-    const lost = (name: string) => note(name, { kind: 'evaporated', says: 'lost 0.5 g.', topUp });
-    expect(groupNotes([note('rust'), lost('rust'), note('rain'), lost('rain'), note('ink')])).toEqual([
-      { words: 'rust, rain and ink: not tested today.', cupId: 'rust', topUp: null },
-      { words: 'rust: lost 0.5 g.', cupId: 'rust', topUp },
-      { words: 'rain: lost 0.5 g.', cupId: 'rain', topUp },
+    const all = [fresh('rust'), lost('rust'), fresh('rain'), lost('rain'), fresh('ink')];
+    expect(groupNotes(all, METRIC)).toEqual([
+      { words: 'rust, rain, and ink: not tested today.', cupId: 'rust', topUp: null },
+      { words: 'rust: lost 0.5 g of water: stir it in again, then test it.', cupId: 'rust', topUp },
+      { words: 'rain: lost 0.5 g of water: stir it in again, then test it.', cupId: 'rain', topUp },
     ]);
+    const inOunces = measures({ mass: 'oz', volume: 'fl oz', length: 'in', temperature: 'F' });
+    expect(groupNotes([lost('rust')], inOunces)[0]!.words).toMatch(/0\.02 oz of water/);
   });
 });
 
