@@ -136,7 +136,7 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
   async function putBack(name: string): Promise<{ restored: Backup; before: Backup | null }> {
     const found = await backups.locate(name);
     if (!found) throw notFound('backup');
-    if (isRestoring) throw new HttpProblem(409, 'Restoring', 'A backup is just being put back.');
+    if (isRestoring) throw new HttpProblem('restore-running', 'A backup is just being put back.');
     isRestoring = true;
     try {
       // A damaged database may not let itself be copied; it is set aside as it is.
@@ -237,11 +237,10 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
 }
 
 const DAMAGED = new HttpProblem(
-  503,
-  'The database is damaged',
+  'no-database',
   'The database cannot be read. Open "Safekeeping" and put the newest good copy back.',
 );
-const RESTORING = new HttpProblem(503, 'Restoring', 'A backup is just being put back: wait a moment.');
+const RESTORING = new HttpProblem('restoring', 'A backup is just being put back: wait a moment.');
 
 /** An empty file where there are backups of a studio is a lost database, not a new one. */
 async function missingDatabase(path: string, backups: Backups): Promise<string | undefined> {

@@ -6,11 +6,13 @@ import { z } from 'zod';
 import App from './app/App.vue';
 import { carryNonce } from './app/nonce.ts';
 import { router } from './app/router.ts';
-import { sayProblem } from './notice/notices.ts';
+import { sayProblem, tellProblemsBy } from './notice/notices.ts';
+import { problemWords } from './words/problem.ts';
 
 /** The content policy allows no code made from text, so Zod must not try. */
 z.config({ jitless: true });
 carryNonce();
+tellProblemsBy(problemWords);
 
 const app = createApp(App);
 app.config.errorHandler = (error) => sayProblem(error);

@@ -87,7 +87,7 @@ export function openBackups(
       const found = await verify(part);
       const isShort = COUNTED.some((table) => (found.counts?.[table] ?? 0) < before[table]);
       if (found.wrong !== undefined || isShort) {
-        throw new HttpProblem(500, 'The copy is not whole', found.wrong ?? 'Records are missing from it.');
+        throw new HttpProblem('copy-not-whole', found.wrong ?? 'Records are missing from it.');
       }
       const manifest: Manifest = {
         ...{ name, madeAt, reason, version: VERSION },
@@ -183,8 +183,7 @@ async function requireRoom(folder: DataFolder, file: SqliteFile.Database): Promi
   const needed = 1.1 * pages * pageSize + SPARE_BYTES;
   if ((await freeBytes(folder.backups)) >= needed) return;
   throw new HttpProblem(
-    507,
-    'No room for a backup',
+    'no-room-for-backup',
     `There is no room for a backup: it needs about ${Math.ceil(needed / 1e6)} MB on the disk of the data folder.`,
   );
 }

@@ -36,11 +36,7 @@ export async function restore(
   if (wrong !== undefined || (await sha256Of(incoming)) !== manifest.sha256) {
     await rm(incoming, { force: true });
     const reason = wrong ?? 'It was changed after it was written.';
-    throw new HttpProblem(
-      422,
-      'This backup is damaged',
-      `This backup is damaged: ${reason} Choose another one.`,
-    );
+    throw new HttpProblem('damaged-backup', `This backup is damaged: ${reason} Choose another one.`);
   }
   await bringPhotosBack(from, folder);
   await writeWhole(journalOf(folder), JSON.stringify({ stamp }));

@@ -15,18 +15,17 @@ export function originGuard(config: Config): RequestHandler {
     const host = request.headers.host ?? '';
     if (!ownNames(config).has(hostName(host))) {
       throw new HttpProblem(
-        403,
-        'Wrong address',
+        'wrong-address',
         'This server does not answer under that host name. ICY_RIBBON_HOSTS can add one.',
       );
     }
     const isApi = request.path.startsWith('/api/');
     if (!READING.has(request.method) && !isSameOrigin(request.headers, host)) {
-      throw new HttpProblem(403, 'Not from here', 'Only Icy Ribbon’s own pages may write.');
+      throw new HttpProblem('not-from-here', 'Only Icy Ribbon’s own pages may write.');
     }
     // An image tag elsewhere cannot see an answer, but it could have a large one made again and again.
     if (isApi && isElsewhere(request.headers)) {
-      throw new HttpProblem(403, 'Not from here', 'Only Icy Ribbon’s own pages may ask for this.');
+      throw new HttpProblem('not-from-here', 'Only Icy Ribbon’s own pages may ask for this.');
     }
     next();
   };
@@ -69,7 +68,7 @@ export function passphraseGuard(passphrase: string | null): RequestHandler {
       return;
     }
     response.setHeader('WWW-Authenticate', 'Basic realm="Icy Ribbon", charset="UTF-8"');
-    throw new HttpProblem(401, 'Passphrase needed', 'Enter the passphrase of this studio.');
+    throw new HttpProblem('passphrase-needed', 'Enter the passphrase of this studio.');
   };
 }
 

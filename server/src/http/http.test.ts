@@ -71,7 +71,7 @@ describe('what it sends', () => {
   it('problems as RFC 9457 documents', async () => {
     const nowhere = await studio.http.get('/api/nowhere').expect(404);
     expect(nowhere.headers['content-type']).toMatch('application/problem+json');
-    expect(nowhere.body).toMatchObject({ type: 'about:blank', status: 404 });
+    expect(nowhere.body).toMatchObject({ type: '/problems/not-found', status: 404 });
     const broken = await studio.http
       .post('/api/materials')
       .set('Content-Type', 'application/json')

@@ -51,10 +51,10 @@ export function servePage(router: Router, webFolder: string): void {
   router.use(express.static(webFolder, { index: false }));
   router.get('/{*path}', (request, response) => {
     if (request.path.startsWith('/api/')) {
-      throw new HttpProblem(404, 'Not found', 'There is no such address in the API.');
+      throw new HttpProblem('not-found', 'There is no such address in the API.');
     }
     if (!existsSync(pageFile)) {
-      throw new HttpProblem(503, 'Not built', 'The pages are not built yet: run "npm run build".');
+      throw new HttpProblem('not-built', 'The pages are not built yet: run "npm run build".');
     }
     const page = readFileSync(pageFile, 'utf8').replaceAll('%NONCE%', String(response.locals.nonce));
     response.setHeader('Cache-Control', 'no-store');

@@ -49,9 +49,9 @@ function begin(response: Response, jobs: ImportJobs, kind: ImportKind, path: str
 /** A JSON body as a file, not looked at. */
 async function receiveBody(request: Request, dataFolder: string, mostBytes: number): Promise<string> {
   if (!request.is('application/json')) {
-    throw new HttpProblem(415, 'Not JSON', 'Send one JSON document.');
+    throw new HttpProblem('not-json', 'Send one JSON document.');
   }
-  const tooLarge = new HttpProblem(413, 'Too large', `What was sent is larger than ${mostBytes / MB} MB.`);
+  const tooLarge = new HttpProblem('too-large', `What was sent is larger than ${mostBytes / MB} MB.`);
   if (Number(request.headers['content-length'] ?? 0) > mostBytes) throw tooLarge;
   const { incoming } = folderOf(dataFolder);
   await mkdir(incoming, { recursive: true });
@@ -69,6 +69,6 @@ async function receiveBody(request: Request, dataFolder: string, mostBytes: numb
   } catch (error) {
     await rm(path, { force: true });
     if (error instanceof HttpProblem || storageFault(error)) throw error;
-    throw new HttpProblem(400, 'Broken off', 'The upload broke off: send it again.');
+    throw new HttpProblem('broken-off', 'The upload broke off: send it again.');
   }
 }

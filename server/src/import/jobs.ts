@@ -61,9 +61,7 @@ export function importJobs(
       }
       const problem = asProblem(error);
       if (!problem) log(error);
-      const shown =
-        problem ??
-        new HttpProblem(500, 'Something broke', 'The server ran into a fault. Nothing was changed.');
+      const shown = problem ?? new HttpProblem('broke', 'The server ran into a fault. Nothing was changed.');
       change({ state: 'refused', phase: 'Refused', problem: bodyOf(shown) });
     } finally {
       await rm(path, { force: true });
@@ -75,11 +73,7 @@ export function importJobs(
       const waiting = [...entries.values()].filter(({ job }) => job.state === 'waiting').length;
       if (waiting >= MOST_WAITING) {
         void rm(path, { force: true });
-        throw new HttpProblem(
-          503,
-          'Busy',
-          'Many files are on their way in: try again when some are through.',
-        );
+        throw new HttpProblem('busy', 'Many files are on their way in: try again when some are through.');
       }
       const job: ImportJob = {
         ...{ id: randomUUID(), kind, state: 'waiting', phase: 'Waiting' },

@@ -150,7 +150,7 @@ async function readJson(path: string): Promise<unknown> {
   try {
     return JSON.parse(Buffer.concat(parts).toString('utf8'));
   } catch {
-    throw new HttpProblem(400, 'Not readable', 'What was sent is not valid JSON.');
+    throw new HttpProblem('not-readable', 'What was sent is not valid JSON.');
   }
 }
 
@@ -164,5 +164,5 @@ function fitting<Schema extends z.ZodType>(schema: Schema, value: unknown): z.ou
 
 function refuse(errors: readonly FieldError[]): void {
   if (errors.length === 0) return;
-  throw new HttpProblem(422, 'The file does not fit together', errors[0]?.message ?? '', { errors });
+  throw new HttpProblem('does-not-fit', errors[0]?.message ?? '', { errors });
 }

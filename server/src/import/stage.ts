@@ -173,7 +173,7 @@ async function requireFree(
   if (!first) return;
   const path = places.get(`${table} ${first.id}`) ?? table;
   const message = 'This id belongs to another piece here: the file was put together from two.';
-  throw new HttpProblem(409, 'Taken', message, { errors: [{ path: `${path}.id`, message }] });
+  throw new HttpProblem('taken', message, { errors: [{ path: `${path}.id`, message }] });
 }
 
 /** A studio without pieces has only the shelf that it started with, which makes room for the one that comes in. */

@@ -101,8 +101,4 @@ function fileRoute(
 
 const isMissing = (error: Error): boolean => (error as { status?: number }).status === 404;
 const missingFile = () =>
-  new HttpProblem(
-    404,
-    'Not found',
-    'The file of this photo is not in the data folder: a backup may have it.',
-  );
+  new HttpProblem('not-found', 'The file of this photo is not in the data folder: a backup may have it.');

@@ -1,3 +1,4 @@
+import type { ProblemCode } from '@icy-ribbon/contract';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { ZodError } from 'zod';
 import { HttpProblem, invalid } from '../http/problem.ts';
@@ -9,8 +10,8 @@ export type PlainError =
   | { readonly kind: 'input'; readonly field: string; readonly message: string }
   | {
       readonly kind: 'problem';
+      readonly code: ProblemCode;
       readonly status: number;
-      readonly title: string;
       readonly message: string;
       readonly errors: HttpProblem['errors'];
     }
@@ -21,8 +22,8 @@ export function asPlain(error: unknown): PlainError {
   if (error instanceof InputError) return { kind: 'input', field: error.field, message: error.message };
   if (error instanceof ZodError) return asPlain(invalid(error));
   if (error instanceof HttpProblem) {
-    const { status, title, message, errors } = error;
-    return { kind: 'problem', status, title, message, errors };
+    const { code, status, message, errors } = error;
+    return { kind: 'problem', code, status, message, errors };
   }
   const { message, code, stack } = error as { message?: string; code?: unknown; stack?: string };
   return {
@@ -40,7 +41,8 @@ export function asError(plain: PlainError): Error {
     case 'input':
       return new InputError(plain.field, plain.message);
     case 'problem':
-      return new HttpProblem(plain.status, plain.title, plain.message, {
+      return new HttpProblem(plain.code, plain.message, {
+        status: plain.status,
         ...(plain.errors && { errors: plain.errors }),
       });
     case 'other':

@@ -1,3 +1,4 @@
+import type { Problem } from '@icy-ribbon/contract';
 import { reactive, readonly } from 'vue';
 import { ApiProblem } from '../api/problem.ts';
 
@@ -33,10 +34,17 @@ export function say(text: string, undo?: () => unknown): void {
   post({ kind: 'done', text, ...(undo && { action: { label: 'Undo', run: undo } }) });
 }
 
+let wordsOf = (problem: Problem): string => problem.detail ?? problem.title;
+
+/** Lets problems of the server be told by the words of the pages. */
+export function tellProblemsBy(words: (problem: Problem) => string): void {
+  wordsOf = words;
+}
+
 /** Says what went wrong and what to change. */
 export function sayProblem(error: unknown): void {
   if (error instanceof ApiProblem) {
-    post({ kind: 'problem', text: error.message });
+    post({ kind: 'problem', text: wordsOf(error.problem) });
     return;
   }
   // A worker's errors arrive as plain ones that still have their name.
