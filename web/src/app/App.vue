@@ -12,7 +12,7 @@ import { sayProblem } from '../notice/notices.ts';
 import { useShortcuts } from '../shortcut/shortcuts.ts';
 import { conflict } from '../store/versioned.ts';
 import { useAppearance } from '../store/appearance.ts';
-import { usePiece } from '../store/piece.ts';
+import { usePiece } from '../store/piece/piece.ts';
 import { useImports } from '../store/imports.ts';
 import { useWaits } from '../store/waits.ts';
 import { windowFit } from '@icy-ribbon/core/paint/stage';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { usePiece } from '../store/piece.ts';
+import { usePiece } from '../store/piece/piece.ts';
 import { STATIONS, type StationName } from './stations.ts';
 
 const route = useRoute();

@@ -3,7 +3,7 @@ import { Button } from 'ant-design-vue';
 import { computed, defineAsyncComponent } from 'vue';
 import { TECHNIQUE_LABELS } from '../words/general.ts';
 import { useAppearance } from '../store/appearance.ts';
-import { usePiece } from '../store/piece.ts';
+import { usePiece } from '../store/piece/piece.ts';
 import { useUnits } from '../store/units.ts';
 
 const UnitSwitch = defineAsyncComponent(() => import('./UnitSwitch.vue'));

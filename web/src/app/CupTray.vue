@@ -3,7 +3,7 @@ import { stageOf, windowFit } from '@icy-ribbon/core/paint/stage';
 import { useMediaQuery, useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { ageWords } from '../words/general.ts';
-import { usePiece } from '../store/piece.ts';
+import { usePiece } from '../store/piece/piece.ts';
 import { useUnits } from '../store/units.ts';
 
 const store = usePiece();

@@ -3,7 +3,7 @@ import type { DamagedRecord } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import { say, sayProblem } from '../notice/notices.ts';
-import { usePiece } from '../store/piece.ts';
+import { usePiece } from '../store/piece/piece.ts';
 
 /** Records of the piece in hand that cannot be read: what is wrong with each, and a way to take it out. */
 const store = usePiece();

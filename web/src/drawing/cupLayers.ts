@@ -1,6 +1,6 @@
 import type { Mix } from '@icy-ribbon/contract';
 import { toG } from '@icy-ribbon/core/base/unit';
-import type { Cup } from '../store/piece.ts';
+import type { Cup } from '../store/piece/piece.ts';
 import { cupFor, type CupLayer, type CupShape } from './cup.ts';
 
 /** The cup a mix is drawn in: large enough for its plan, or for what is in it if that is more. */

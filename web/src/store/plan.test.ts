@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import { nextTick } from 'vue';
 import { mixMissing } from '../station/plan/parts/mixMissing.ts';
 import { newId, usePlan } from './plan.ts';
-import { usePiece } from './piece.ts';
+import { usePiece } from './piece/piece.ts';
 import { conflict, decideConflict } from './versioned.ts';
 
 const AT = '2026-03-01T09:30:00.000Z';

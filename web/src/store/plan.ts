@@ -18,7 +18,7 @@ import { call } from '../api/client.ts';
 import { sayProblem } from '../notice/notices.ts';
 import { costPerG, plannedPaint } from './plannedPaint.ts';
 import { useEquipment } from './equipment.ts';
-import { usePiece } from './piece.ts';
+import { usePiece } from './piece/piece.ts';
 import { useRecipes } from './recipes.ts';
 import { useShelf } from './shelf.ts';
 import { sendVersioned } from './versioned.ts';

@@ -177,3 +177,5 @@ export function usePourQueue(
     ),
   };
 }
+
+export type PourQueue = ReturnType<typeof usePourQueue>;

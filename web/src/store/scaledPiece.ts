@@ -1,7 +1,7 @@
 import { api, type PlannedCup } from '@icy-ribbon/contract';
 import type { Plan, PlanLayer } from '@icy-ribbon/core/piece/plan';
 import { call } from '../api/client.ts';
-import type { Cup } from './piece.ts';
+import type { Cup } from './piece/piece.ts';
 
 /**
  * Gives a new piece a scaled plan. Its cups are planned again from the recipes and paints of the old one; a

@@ -3,7 +3,7 @@ import type { Plan } from '@icy-ribbon/core/piece/plan';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
 import { sayProblem } from '../notice/notices.ts';
-import type { Cup } from './piece.ts';
+import type { Cup } from './piece/piece.ts';
 import { usePieces } from './pieces.ts';
 import { scaledPiece } from './scaledPiece.ts';
 

@@ -13,7 +13,7 @@ import CupDrawing from '../../drawing/CupDrawing.vue';
 import { layersOf, shapeOf } from '../../drawing/cupLayers.ts';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { useScale } from '../../store/scale.ts';
 import { useUnits } from '../../store/units.ts';

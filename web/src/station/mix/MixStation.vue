@@ -5,7 +5,7 @@ import { computed, onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
 import AddCup from './parts/AddCup.vue';

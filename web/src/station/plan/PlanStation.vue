@@ -19,7 +19,7 @@ import { itemName, type PlanContext } from '../../drawing/plan.ts';
 import BareSelect from '../../field/BareSelect.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { newId, usePlan } from '../../store/plan.ts';
 import AmountStrip from './parts/AmountStrip.vue';
 import CheckList from './parts/CheckList.vue';

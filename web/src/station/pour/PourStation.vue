@@ -8,7 +8,7 @@ import { computed, onMounted, ref } from 'vue';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan.ts';
 import BlowStep from './parts/BlowStep.vue';
 import ChangeEvent from './parts/ChangeEvent.vue';

@@ -4,7 +4,7 @@ import { Button, Input } from 'ant-design-vue';
 import { computed, ref, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { say, sayProblem } from '../../notice/notices.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { dateWords } from '../../words/general.ts';
 import JudgePanel from './parts/JudgePanel.vue';

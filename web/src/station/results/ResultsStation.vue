@@ -6,7 +6,7 @@ import { useRouter } from 'vue-router';
 import { ApiProblem } from '../../api/problem.ts';
 import BareSelect from '../../field/BareSelect.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
 import MadeDifference from './parts/MadeDifference.vue';
 import ResultCharts from './parts/ResultCharts.vue';

@@ -4,7 +4,7 @@ import { Button, Popconfirm } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { computed, onMounted, ref } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { useSafekeeping } from '../../store/safekeeping.ts';
 import { ageWords } from '../../words/general.ts';
 import { bytesWords, REASON_WORDS } from '../../words/backup.ts';

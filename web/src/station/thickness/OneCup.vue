@@ -8,7 +8,7 @@ import QuantityField from '../../field/QuantityField.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { ROLE_LABELS } from '../../words/general.ts';
 import DrainCupForm from './parts/DrainCupForm.vue';
 import EvidenceList from './parts/EvidenceList.vue';

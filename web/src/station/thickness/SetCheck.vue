@@ -6,7 +6,7 @@ import ComputedFrom from '../../field/ComputedFrom.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useTask } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { ROLE_LABELS } from '../../words/general.ts';
 import ThicknessTabs from './parts/ThicknessTabs.vue';

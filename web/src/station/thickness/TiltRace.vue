@@ -11,7 +11,7 @@ import QuantityField from '../../field/QuantityField.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
-import { usePiece } from '../../store/piece.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import RaceCard from './parts/RaceCard.vue';
 import ThicknessTabs from './parts/ThicknessTabs.vue';
 import { laneRatio, raceReadings, useRace, type Lane } from './parts/race.ts';

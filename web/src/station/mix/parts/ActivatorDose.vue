@@ -6,7 +6,7 @@ import { Button, Popover } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
-import type { Cup } from '../../../store/piece.ts';
+import type { Cup } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 

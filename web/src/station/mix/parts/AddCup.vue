@@ -8,7 +8,7 @@ import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import BareSelect from '../../../field/BareSelect.vue';
 import { sayProblem } from '../../../notice/notices.ts';
-import { usePiece, type Cup } from '../../../store/piece.ts';
+import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';

@@ -8,7 +8,7 @@ import { layersOf, shapeOf } from '../../../drawing/cupLayers.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
-import { usePiece, type Cup } from '../../../store/piece.ts';
+import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { driesTo } from './driesTo.ts';

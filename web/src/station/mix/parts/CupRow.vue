@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { LABEL_SPACE } from '../../../drawing/cup.ts';
 import { shapeOf } from '../../../drawing/cupLayers.ts';
-import type { Cup } from '../../../store/piece.ts';
+import type { Cup } from '../../../store/piece/piece.ts';
 import CupColumn from './CupColumn.vue';
 
 const props = defineProps<{ cups: readonly Cup[] }>();

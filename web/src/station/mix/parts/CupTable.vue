@@ -3,7 +3,7 @@ import type { Mix } from '@icy-ribbon/contract';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
-import { usePiece, type Cup } from '../../../store/piece.ts';
+import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { partsWords } from '../../../words/general.ts';
 

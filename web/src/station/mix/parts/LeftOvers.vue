@@ -5,7 +5,7 @@ import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useCups } from '../../../store/cups.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { usePieces } from '../../../store/pieces.ts';
 import { useUnits } from '../../../store/units.ts';
 import { ageWords } from '../../../words/general.ts';

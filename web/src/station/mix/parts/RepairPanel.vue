@@ -6,7 +6,7 @@ import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import { shapeOf } from '../../../drawing/cupLayers.ts';
-import type { Cup } from '../../../store/piece.ts';
+import type { Cup } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { partsWords } from '../../../words/general.ts';

@@ -5,7 +5,7 @@ import { toG, toMg } from '@icy-ribbon/core/base/unit';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import { sayProblem } from '../../../notice/notices.ts';
-import { usePiece, type Cup } from '../../../store/piece.ts';
+import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';

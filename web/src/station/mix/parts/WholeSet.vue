@@ -7,7 +7,7 @@ import { computed, reactive, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';

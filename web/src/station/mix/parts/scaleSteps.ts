@@ -1,6 +1,6 @@
 import { thinningStep, type WeighingStep } from '@icy-ribbon/core/paint/mix';
 import { computed, ref, watch, type Ref } from 'vue';
-import { usePiece, type Cup } from '../../../store/piece.ts';
+import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { batchedMedium, stepsWithBatch } from './batchSteps.ts';
 

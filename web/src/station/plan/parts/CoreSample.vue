@@ -11,7 +11,7 @@ import { drawSample } from '../../../drawing/coreSample.ts';
 import { forecastWords } from '../../../words/forecast.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 

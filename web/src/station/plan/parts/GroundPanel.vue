@@ -9,7 +9,7 @@ import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { toG, toMg } from '@icy-ribbon/core/base/unit';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 

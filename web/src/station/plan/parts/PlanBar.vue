@@ -4,7 +4,7 @@ import { Button, Dropdown, Menu, MenuItem } from 'ant-design-vue';
 import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import NumberField from '../../../field/NumberField.vue';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan.ts';
 import type { Placing } from './placing.ts';
 

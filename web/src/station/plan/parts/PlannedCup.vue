@@ -6,7 +6,7 @@ import { Button, Modal, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import { newId, usePlan } from '../../../store/plan.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { ratioWords } from '../../../words/recipe.ts';

@@ -6,7 +6,7 @@ import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { Button, Modal } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';

@@ -1,4 +1,4 @@
-import type { usePiece } from '../../../store/piece.ts';
+import type { usePiece } from '../../../store/piece/piece.ts';
 import type { usePlan } from '../../../store/plan.ts';
 
 const LEAST_MG = 1000;

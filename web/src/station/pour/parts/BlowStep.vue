@@ -10,7 +10,7 @@ import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
 import { withTool, type PassDraft } from './passDraft.ts';

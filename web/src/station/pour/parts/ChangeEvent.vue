@@ -2,7 +2,7 @@
 import type { PassEvent, PourEvent } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { timeWords } from '../../../words/general.ts';
 import BlowStep from './BlowStep.vue';

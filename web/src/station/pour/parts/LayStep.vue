@@ -5,7 +5,7 @@ import { messageAt } from '../../../api/problem.ts';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { ROLE_LABELS } from '../../../words/general.ts';
 

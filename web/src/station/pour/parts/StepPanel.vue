@@ -9,7 +9,7 @@ import QuantityField from '../../../field/QuantityField.vue';
 import { itemName } from '../../../drawing/plan.ts';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import EventForm from './EventForm.vue';

@@ -6,7 +6,7 @@ import FieldRow from '../../../field/FieldRow.vue';
 import NumberField from '../../../field/NumberField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { clockWords, leftOf, useWaits } from '../../../store/waits.ts';
 import { newDraft } from './eventDraft.ts';
 

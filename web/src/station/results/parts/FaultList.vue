@@ -6,7 +6,7 @@ import { fault, FAULTS, type FaultKind } from '@icy-ribbon/core/judgement/outcom
 import { Button, Select } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { causeWords, missingWords } from '../../../words/cause.ts';
 

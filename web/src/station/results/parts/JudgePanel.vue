@@ -14,7 +14,7 @@ import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 
 const store = usePiece();
 

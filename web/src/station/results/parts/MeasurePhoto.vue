@@ -5,7 +5,7 @@ import { Button, Progress } from 'ant-design-vue';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { colorUnder } from '../../../drawing/colorUnder.ts';
 import { say } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import ColorsToFind from './ColorsToFind.vue';
 import CornerFrame from './CornerFrame.vue';
 import CornerLens from './CornerLens.vue';

@@ -8,7 +8,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { call } from '../../../api/client.ts';
 import type { DrawnCell } from '../../../drawing/photoOverlay.ts';
 import { say, sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { photoWorker } from '../../../worker/photo.ts';
 import { dateWords, timeWords } from '../../../words/general.ts';

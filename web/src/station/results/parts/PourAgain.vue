@@ -6,7 +6,7 @@ import { computed, onMounted, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import FieldRow from '../../../field/FieldRow.vue';
 import { sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';

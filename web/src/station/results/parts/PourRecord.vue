@@ -6,7 +6,7 @@ import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { computed } from 'vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { eventWords, HIDDEN_KINDS } from '../../../words/event.ts';
 import { partsWords, timeWords } from '../../../words/general.ts';

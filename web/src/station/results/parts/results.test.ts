@@ -1,5 +1,5 @@
 import type { Measurement, Photo } from '@icy-ribbon/contract';
-import type { Cup } from '../../../store/piece.ts';
+import type { Cup } from '../../../store/piece/piece.ts';
 import { recipeAsPoured } from './asPoured.ts';
 import {
   cardAt,

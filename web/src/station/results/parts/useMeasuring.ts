@@ -3,7 +3,7 @@ import { MEASURE_STEPS, moveCorners, type MeasureStep } from '@icy-ribbon/core/p
 import { proxy } from 'comlink';
 import { computed, ref, type Ref } from 'vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { photoWorker, stopPhotoWorker } from '../../../worker/photo.ts';
 import { inputOf, isReady, measuredWith, setupOf, type PhotoSetup } from './photoInput.ts';
 

@@ -7,7 +7,7 @@ import { computed, onMounted, ref, watch } from 'vue';
 import ColorField from '../../../field/ColorField.vue';
 import FieldRow from '../../../field/FieldRow.vue';
 import { sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { colorWorker } from '../../../worker/color.ts';
 

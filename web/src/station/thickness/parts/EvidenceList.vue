@@ -3,7 +3,7 @@ import { evidenceOf } from '@icy-ribbon/core/thickness/learn';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import { sayProblem } from '../../../notice/notices.ts';
-import { usePiece, type Cup } from '../../../store/piece.ts';
+import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { ageWords } from '../../../words/general.ts';
 import { measureWords, paS, spreadWords } from '../../../words/thickness.ts';

@@ -4,7 +4,7 @@ import { STAGES } from '@icy-ribbon/core/paint/stage';
 import { useResizeObserver } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useAppearance } from '../../../store/appearance.ts';
-import { usePiece, type Cup } from '../../../store/piece.ts';
+import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import type { Plotting } from '../../../drawing/plot.ts';
 
 /** How a cup answers to its thinner: what is expected, how sure, and every reading as a point. */

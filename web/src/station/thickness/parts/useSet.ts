@@ -10,7 +10,7 @@ import {
 import { useNow } from '@vueuse/core';
 import dayjs from 'dayjs';
 import { computed } from 'vue';
-import { usePiece, type Cup } from '../../../store/piece.ts';
+import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { contrastWords } from '../../../words/contrast.ts';
 import { ageWords, namesListed } from '../../../words/general.ts';

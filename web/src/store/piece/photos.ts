@@ -1,0 +1,53 @@
+import { api, type Measurement, type Photo, type PhotoDetail, type PhotoState } from '@icy-ribbon/contract';
+import { call, upload } from '../../api/client.ts';
+import { sendVersioned } from '../versioned.ts';
+import type { InHand } from './inHand.ts';
+
+/** What is done to the photos of the piece in hand. */
+export function photoWrites(hand: InHand) {
+  function replacePhoto(photo: Photo): void {
+    const photos = hand.current().photos.some((each) => each.id === photo.id)
+      ? hand.current().photos.map((each) => (each.id === photo.id ? photo : each))
+      : [...hand.current().photos, photo];
+    hand.change({ photos });
+  }
+
+  /** Lets the camera stand-in take a photo. */
+  async function takePhoto(state: PhotoState): Promise<Photo> {
+    const body = { id: crypto.randomUUID(), state, megapixels: 3 };
+    const photo = await call(api.photos.shutter, { params: { pieceId: hand.current().id }, body });
+    replacePhoto(photo);
+    return photo;
+  }
+
+  async function keepMeasurement(photo: Photo, measurement: Measurement, detail: PhotoDetail): Promise<void> {
+    const changed = await sendVersioned(photo.version, {}, (version) =>
+      call(api.photos.measure, { params: { id: photo.id }, body: { version, measurement, detail } }),
+    );
+    if (changed) replacePhoto(changed);
+    else await hand.reload();
+  }
+
+  async function attachPhoto(file: Blob, state: PhotoState): Promise<Photo> {
+    const form = new FormData();
+    form.set('id', crypto.randomUUID());
+    form.set('state', state);
+    form.set('photo', file);
+    const photo = await upload(api.photos.upload, form, { pieceId: hand.current().id });
+    replacePhoto(photo);
+    return photo;
+  }
+
+  async function removePhoto({ id, version }: Photo): Promise<Photo> {
+    const removed = await call(api.photos.remove, { params: { id }, query: { version } });
+    hand.change({ photos: hand.current().photos.filter((photo) => photo.id !== id) });
+    return removed;
+  }
+
+  async function restorePhoto({ id, version }: Photo): Promise<void> {
+    await call(api.photos.restore, { params: { id }, body: { version } });
+    await hand.reload();
+  }
+
+  return { attachPhoto, takePhoto, keepMeasurement, removePhoto, restorePhoto };
+}

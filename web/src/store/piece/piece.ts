@@ -1,0 +1,124 @@
+import { api, type DamagedRecord, type JudgementPut, type Piece, type PiecePlan } from '@icy-ribbon/contract';
+import { cupColor } from '@icy-ribbon/core/paint/color';
+import { laidMgOf } from '@icy-ribbon/core/piece/event';
+import { pieceProgress } from '@icy-ribbon/core/piece/progress';
+import { cupStates } from '@icy-ribbon/core/thickness/learn';
+import { useStorage } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, ref } from 'vue';
+import { call } from '../../api/client.ts';
+import { usePourQueue } from '../pourQueue.ts';
+import { sendVersioned } from '../versioned.ts';
+import type { Cup } from './cup.ts';
+import { cupWrites } from './cups.ts';
+import { pieceInHand } from './inHand.ts';
+import { photoWrites } from './photos.ts';
+import { pourLog, pourWrites } from './pour.ts';
+
+export type { Cup } from './cup.ts';
+
+/** The piece in hand: its record from the server, everything core derives from it, and what is done to it. */
+export const usePiece = defineStore('piece', () => {
+  const inHandId = useStorage<string | null>('icy-ribbon.piece', null);
+  const piece = ref<Piece | null>(null);
+  const hand = pieceInHand(inHandId, piece);
+
+  /** What was logged and is not at the server yet; it counts already. */
+  const queue = usePourQueue(
+    inHandId,
+    (events) => {
+      if (piece.value) hand.change({ events });
+    },
+    () => void hand.reload(),
+  );
+  const { log, events, layers, passes, room } = pourLog(hand, queue);
+
+  const readings = computed(() => piece.value?.readings ?? []);
+  const tested = computed(() =>
+    cupStates(piece.value?.mixes ?? [], readings.value, (mixId) => laidMgOf(log.value, mixId)),
+  );
+  /** What all readings of the piece say of its materials. */
+  const belief = computed(() => tested.value.belief);
+  const cups = computed<Cup[]>(() =>
+    (piece.value?.mixes ?? []).map((mix, index) => ({
+      mix,
+      state: tested.value.states[index]!,
+      colorHex: cupColor(mix.ingredients),
+    })),
+  );
+  /** What is poured or raced: every cup but the media that only go into others. */
+  const paints = computed(() => cups.value.filter((cup) => cup.mix.role !== 'medium'));
+  /** Still to be weighed in, media that others wait for first. */
+  const toWeigh = computed(() =>
+    cups.value
+      .filter((cup) => cup.state.phase !== 'mixed')
+      .sort((a, b) => Number(b.mix.role === 'medium') - Number(a.mix.role === 'medium')),
+  );
+  const progress = computed(() =>
+    pieceProgress({
+      cups: cups.value.map((cup) => cup.state),
+      planned: Boolean(piece.value?.plan),
+      layers: layers.value.length,
+      passes: passes.value.length,
+      photos: piece.value?.photos.length ?? 0,
+      judged: Boolean(piece.value?.judgement),
+    }),
+  );
+
+  function setPlan(plan: PiecePlan): void {
+    if (piece.value) hand.change({ plan });
+  }
+
+  async function judge(judged: Omit<JudgementPut, 'version'>): Promise<void> {
+    const found = hand.current();
+    const judgement = await sendVersioned(found.judgement?.version ?? 0, judged, (version) =>
+      call(api.judgements.put, { params: { pieceId: found.id }, body: { ...judged, version } }),
+    );
+    if (judgement) hand.change({ judgement });
+    else await hand.reload();
+  }
+
+  /** Takes a record that cannot be read out of the piece. */
+  async function setAside({ what, id }: Pick<DamagedRecord, 'what' | 'id'>): Promise<void> {
+    piece.value = await call(api.pieces.setAside, { params: { id: hand.current().id }, body: { what, id } });
+  }
+
+  async function rename(name: string): Promise<void> {
+    const { id, version } = hand.current();
+    await sendVersioned(version, { name }, (now) =>
+      call(api.pieces.update, { params: { id }, body: { version: now, name } }),
+    );
+    await hand.reload();
+  }
+
+  return {
+    inHandId,
+    piece,
+    open: hand.open,
+    reload: hand.reload,
+    letGo: hand.letGo,
+    cups,
+    belief,
+    readings,
+    paints,
+    toWeigh,
+    log,
+    events,
+    layers,
+    passes,
+    room,
+    progress,
+    unsent: queue.waiting,
+    written: queue.written,
+    delivered: queue.delivered,
+    refused: queue.refused,
+    dropRefused: queue.drop,
+    ...cupWrites(hand),
+    ...pourWrites(hand, queue, events, cups),
+    ...photoWrites(hand),
+    setPlan,
+    judge,
+    rename,
+    setAside,
+  };
+});

@@ -1,0 +1,97 @@
+import type {
+  EventOf,
+  LayerEvent,
+  PassData,
+  PassEvent,
+  PourEvent,
+  PourEventKind,
+  RoomEvent,
+} from '@icy-ribbon/contract';
+import { layProblem, standing } from '@icy-ribbon/core/piece/event';
+import { computed, type ComputedRef } from 'vue';
+import { fieldProblem } from '../../api/problem.ts';
+import { checkedEvent, type PourQueue } from '../pourQueue.ts';
+import type { Cup } from './cup.ts';
+import type { InHand } from './inHand.ts';
+
+/** The log of the piece in hand: what the server has, then what waits in the browser; both count. */
+export function pourLog(hand: InHand, queue: PourQueue) {
+  const log = computed(() => {
+    const known = new Set(hand.piece.value?.events.map((event) => event.id));
+    return [
+      ...(hand.piece.value?.events ?? []),
+      ...queue.waiting.value.filter((event) => !known.has(event.id)),
+    ];
+  });
+  const events = computed(() => standing(log.value));
+  const layers = computed(() => events.value.filter((event): event is LayerEvent => event.kind === 'layer'));
+  const passes = computed(() => events.value.filter((event): event is PassEvent => event.kind === 'pass'));
+  const room = computed(() =>
+    events.value.filter((event): event is RoomEvent => event.kind === 'room').at(-1),
+  );
+  return { log, events, layers, passes, room };
+}
+
+/** What is logged of the pour of the piece in hand. */
+export function pourWrites(
+  hand: InHand,
+  queue: PourQueue,
+  events: ComputedRef<readonly PourEvent[]>,
+  cups: ComputedRef<readonly Cup[]>,
+) {
+  /**
+   * Logs an event of the pour: it is checked and kept in the browser at once, and sent when the server answers.
+   *
+   * @throws ApiProblem with the field when it cannot have happened
+   */
+  function record<Kind extends PourEventKind>(kind: Kind, data: EventOf<Kind>['data']): PourEvent {
+    const { id: pieceId } = hand.current();
+    const event = checkedEvent({ id: crypto.randomUUID(), at: new Date().toISOString(), kind, data });
+    if (event.kind === 'layer') requireInCup(event.data);
+    if (kind !== 'plan' && kind !== 'room' && kind !== 'void') keepPlan(pieceId);
+    queue.add(pieceId, event);
+    return event;
+  }
+
+  /** A pour keeps the plan it began with. */
+  function keepPlan(pieceId: string): void {
+    const plan = hand.piece.value?.plan;
+    if (!plan || events.value.some((event) => event.kind !== 'room')) return;
+    const { version, createdAt, updatedAt, ...body } = plan;
+    void [version, createdAt, updatedAt];
+    queue.add(
+      pieceId,
+      checkedEvent({ id: crypto.randomUUID(), at: new Date().toISOString(), kind: 'plan', data: body }),
+    );
+  }
+
+  /**
+   * Sets right what was logged: the correction takes its place, at the time it happened.
+   *
+   * @throws ApiProblem with the field when it cannot have happened
+   */
+  function correct(was: PourEvent, data: object): PourEvent {
+    const { kind, at, id: insteadOf } = was;
+    const event = checkedEvent({ id: crypto.randomUUID(), at, kind, data, insteadOf });
+    if (event.kind === 'layer') requireInCup(event.data, was.kind === 'layer' ? was.data : undefined);
+    queue.add(hand.current().id, event);
+    return event;
+  }
+
+  /** A correction may use what the layer that it corrects took. */
+  function requireInCup({ mixId, mg }: LayerEvent['data'], instead?: LayerEvent['data']): void {
+    const cup = cups.value.find((each) => each.mix.id === mixId);
+    if (!cup) return;
+    const leftMg = cup.state.leftMg + (instead?.mixId === mixId ? instead.mg : 0);
+    const problem = layProblem({ name: cup.mix.name, leftMg }, mg);
+    if (problem) throw fieldProblem('data.mg', problem);
+  }
+
+  const layDown = (mixId: string, mg: number, more: Partial<LayerEvent['data']> = {}) =>
+    record('layer', { mixId, mg, ...more });
+  const logPass = (data: PassData) => record('pass', data);
+  const logRoom = (data: RoomEvent['data']) => record('room', data);
+  const takeBackEvent = (eventId: string) => record('void', { eventId });
+
+  return { record, correct, layDown, logPass, logRoom, takeBackEvent };
+}
