@@ -22,7 +22,9 @@ module.exports = {
       { jsc: { target: 'es2022' }, module: { type: 'commonjs' } },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(culori|pinia|nostics|@vueuse|@vue/devtools[^/]*)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(culori|d3-[a-z]+|internmap|pinia|nostics|@vueuse|@vue/devtools[^/]*)/)',
+  ],
   moduleNameMapper: {
     '^@icy-ribbon/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
     '^@icy-ribbon/contract$': '<rootDir>/contract/src/index.ts',

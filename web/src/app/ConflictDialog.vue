@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import equal from 'fast-deep-equal';
 import { Button, Modal } from 'ant-design-vue';
 import { computed } from 'vue';
 import { conflict, decideConflict } from '../store/versioned.ts';
@@ -7,7 +8,7 @@ const rows = computed(() => {
   const found = conflict.value;
   if (!found) return [];
   return Object.entries(found.mine)
-    .filter(([field, mine]) => JSON.stringify(mine) !== JSON.stringify(found.theirs[field]))
+    .filter(([field, mine]) => !equal(mine, found.theirs[field]))
     .map(([field, mine]) => ({ field: words(field), mine, theirs: found.theirs[field] }));
 });
 

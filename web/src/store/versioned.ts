@@ -1,4 +1,5 @@
 import { ref, shallowRef } from 'vue';
+import equal from 'fast-deep-equal';
 import { ApiProblem } from '../api/problem.ts';
 import { inTurn } from './inTurn.ts';
 
@@ -48,9 +49,7 @@ function holds(mine: Readonly<Record<string, unknown>>): (theirs: unknown) => bo
   const fields = Object.entries(mine);
   return (theirs) =>
     fields.length > 0 &&
-    fields.every(
-      ([name, value]) => JSON.stringify((theirs as Record<string, unknown>)[name]) === JSON.stringify(value),
-    );
+    fields.every(([name, value]) => equal((theirs as Record<string, unknown>)[name], value));
 }
 
 function ask(found: Conflict): Promise<boolean> {

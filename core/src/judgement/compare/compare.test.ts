@@ -100,7 +100,7 @@ describe('statistics', () => {
     [0.975, 10, 2.228],
     [0.95, 30, 1.697],
   ])('the %d quantile of t with %d degrees of freedom is %d', (p, freedom, t) => {
-    expect(Math.abs(studentT(p, freedom) / t - 1)).toBeLessThan(0.01);
+    expect(Math.abs(studentT(p, freedom) / t - 1)).toBeLessThan(0.0005);
   });
 
   it('ridge with hardly any noise comes to the coefficients themselves', () => {

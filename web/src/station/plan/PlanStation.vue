@@ -20,7 +20,7 @@ import BareSelect from '../../field/BareSelect.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
-import { newId, usePlan } from '../../store/plan.ts';
+import { newId, usePlan } from '../../store/plan/plan.ts';
 import AmountStrip from './parts/AmountStrip.vue';
 import CheckList from './parts/CheckList.vue';
 import CoreSample from './parts/CoreSample.vue';

@@ -9,7 +9,7 @@ import { itemName } from '../../drawing/plan.ts';
 import { planSvg } from '../../drawing/planSvg.ts';
 import { sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece/piece.ts';
-import { usePlan } from '../../store/plan.ts';
+import { usePlan } from '../../store/plan/plan.ts';
 import { useUnits } from '../../store/units.ts';
 import { TECHNIQUE_LABELS } from '../../words/general.ts';
 

@@ -9,7 +9,7 @@ import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
-import { usePlan } from '../../store/plan.ts';
+import { usePlan } from '../../store/plan/plan.ts';
 import BlowStep from './parts/BlowStep.vue';
 import ChangeEvent from './parts/ChangeEvent.vue';
 import LayStep from './parts/LayStep.vue';

@@ -19,7 +19,7 @@ import BareSelect from '../../../field/BareSelect.vue';
 import type { Plotting } from '../../../drawing/plot.ts';
 import { useAppearance } from '../../../store/appearance.ts';
 import { useEquipment } from '../../../store/equipment.ts';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 

@@ -3,7 +3,7 @@ import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import { centsWords, planCost } from './cost.ts';
 

@@ -4,7 +4,7 @@ import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import { findingWords, fixWords } from '../../../words/finding.ts';
 

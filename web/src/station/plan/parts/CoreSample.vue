@@ -12,7 +12,7 @@ import { forecastWords } from '../../../words/forecast.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 
 /** A cut through the middle of a stack, to scale, with what every interface will do. */

@@ -10,7 +10,7 @@ import { toG, toMg } from '@icy-ribbon/core/base/unit';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 
 /** The base under everything, and what the amounts reckon with. */

@@ -20,7 +20,7 @@ import BareSelect from '../../../field/BareSelect.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { useEquipment } from '../../../store/equipment.ts';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import LayerList from './LayerList.vue';
 
 /** The chosen item in numbers: everything that can be dragged can be typed. */

@@ -7,7 +7,7 @@ import { VueDraggable } from 'vue-draggable-plus';
 import BareSelect from '../../../field/BareSelect.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
-import { newId, usePlan } from '../../../store/plan.ts';
+import { newId, usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 
 /** The layers of a stack or the colors of a path: dragged into order, grams each; the topmost first. */

@@ -15,7 +15,7 @@ import { computed, ref, watch } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import { say } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
-import { plain, usePlan } from '../../../store/plan.ts';
+import { plain, usePlan } from '../../../store/plan/plan.ts';
 import { orderWorker } from '../../../worker/order.ts';
 import { hintWords, reasonWords } from '../../../words/order.ts';
 

@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import NumberField from '../../../field/NumberField.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import type { Placing } from './placing.ts';
 
 /** Ready layouts, what can be put down, and what can be done with what is chosen. */
@@ -79,8 +79,8 @@ const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null
       </Button>
     </span>
     <span class="group">
-      <Button size="small" :disabled="plan.past.length === 0" @click="plan.undo">Undo</Button>
-      <Button size="small" :disabled="plan.future.length === 0" @click="plan.redo">Redo</Button>
+      <Button size="small" :disabled="!plan.canUndo" @click="plan.undo">Undo</Button>
+      <Button size="small" :disabled="!plan.canRedo" @click="plan.redo">Redo</Button>
     </span>
     <Dropdown :trigger="['click']">
       <Button size="small">{{

@@ -5,7 +5,7 @@ import type { CupRole } from '@icy-ribbon/core/paint/stage';
 import { Button, Modal, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
-import { newId, usePlan } from '../../../store/plan.ts';
+import { newId, usePlan } from '../../../store/plan/plan.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';

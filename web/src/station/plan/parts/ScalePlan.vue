@@ -7,7 +7,7 @@ import { Button, Modal } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { centsWords, planCost } from './cost.ts';

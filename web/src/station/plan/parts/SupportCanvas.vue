@@ -20,7 +20,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { Circle, Group, Layer, Line, Rect, Stage } from 'vue-konva';
 import { baseShapes, type PlanContext } from '../../../drawing/plan.ts';
 import { useAppearance } from '../../../store/appearance.ts';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import PassShape from './PassShape.vue';
 import PathShape from './PathShape.vue';
 import StackShape from './StackShape.vue';

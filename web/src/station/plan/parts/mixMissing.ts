@@ -1,5 +1,5 @@
 import type { usePiece } from '../../../store/piece/piece.ts';
-import type { usePlan } from '../../../store/plan.ts';
+import type { usePlan } from '../../../store/plan/plan.ts';
 
 const LEAST_MG = 1000;
 

@@ -1,6 +1,6 @@
 import { planSvg } from '../../../drawing/planSvg.ts';
 import type { PlanContext } from '../../../drawing/plan.ts';
-import type { PlanBody } from '../../../store/plan.ts';
+import type { PlanBody } from '../../../store/plan/plan.ts';
 
 export const PLAN_FORMAT = 'icy-ribbon/plan';
 const PNG_LONG_SIDE_PX = 2000;

@@ -10,7 +10,7 @@ import { itemName } from '../../../drawing/plan.ts';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import EventForm from './EventForm.vue';
 import WaitForm from './WaitForm.vue';

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import equal from 'fast-deep-equal';
 import {
   DEGREE_WORDS,
   RATED,
@@ -55,7 +56,7 @@ const HANGS = [
   { value: 270, label: 'left edge up' },
 ];
 
-const changed = computed(() => JSON.stringify(draft.value) !== JSON.stringify(judgedNow()));
+const changed = computed(() => !equal(draft.value, judgedNow()));
 
 async function keep(): Promise<void> {
   busy.value = true;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Measurement, PhotoDetail } from '@icy-ribbon/contract';
+import { bin, max, range } from 'd3-array';
 import { computed } from 'vue';
 import { SIZE_COLORS, cellsOf, sizeLimits, sizeStep } from '../../../drawing/photoOverlay.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
@@ -17,18 +18,17 @@ const bars = computed(() => {
   const sizes = props.detail ? cellsOf(props.detail).map((cell) => cell.diameterMm) : [];
   if (sizes.length === 0) return [];
   const limits = sizeLimits(cellsOf(props.detail!));
-  const most = Math.max(...sizes);
-  const width = most / BINS;
-  const counts = Array.from({ length: BINS }, () => 0);
-  for (const size of sizes) counts[Math.min(BINS - 1, Math.floor(size / width))]! += 1;
-  const highest = Math.max(...counts);
-  return counts.map((count, bin) => ({
-    x: (bin * WIDTH) / BINS,
+  const most = max(sizes)!;
+  const edges = range(1, BINS).map((edge) => (edge * most) / BINS);
+  const counted = bin().domain([0, most]).thresholds(edges)(sizes);
+  const highest = max(counted, ({ length }) => length)!;
+  return counted.map(({ x0: from = 0, x1: to = 0, length: count }, at) => ({
+    x: (at * WIDTH) / BINS,
     height: (count / highest) * HEIGHT,
-    from: bin * width,
-    to: (bin + 1) * width,
+    from,
+    to,
     count,
-    color: SIZE_COLORS[sizeStep(limits, (bin + 0.5) * width)],
+    color: SIZE_COLORS[sizeStep(limits, (from + to) / 2)],
   }));
 });
 const shares = computed(() => {

@@ -1,10 +1,10 @@
 import { EMPTY_PLAN, findItem, moveItems, usualPass } from '@icy-ribbon/core/piece/plan';
 import { createPinia, setActivePinia } from 'pinia';
 import { nextTick } from 'vue';
-import { mixMissing } from '../station/plan/parts/mixMissing.ts';
+import { mixMissing } from '../../station/plan/parts/mixMissing.ts';
 import { newId, usePlan } from './plan.ts';
-import { usePiece } from './piece/piece.ts';
-import { conflict, decideConflict } from './versioned.ts';
+import { usePiece } from '../piece/piece.ts';
+import { conflict, decideConflict } from '../versioned.ts';
 
 const AT = '2026-03-01T09:30:00.000Z';
 const id = (digit: number) => `3f0e8a52-1f5b-4b61-9d2c-6f8d1f3f9a${String(digit).padStart(2, '0')}`;
@@ -121,10 +121,25 @@ it('edits are steps that can be undone and done again', async () => {
   plan.undo();
   expect(passes(plan)).toEqual([]);
   plan.edit((now) => ({ ...now, passes: [...now.passes] }));
-  expect(plan.future).toHaveLength(2);
+  expect(plan.canRedo).toBe(true);
+  plan.redo();
+  expect(passes(plan)).toEqual([1]);
+  plan.undo();
   plan.edit((now) => ({ ...now, passes: [pass(9)] }));
+  expect(plan.canRedo).toBe(false);
   plan.redo();
   expect(passes(plan)).toEqual([9]);
+  await plan.flush();
+});
+
+it('two hundred steps can be undone, and a plan that was opened is where it ends', async () => {
+  const { plan } = await opened();
+  expect(plan.canUndo).toBe(false);
+  for (let step = 1; step <= 220; step += 1) plan.edit((now) => ({ ...now, passes: [pass(step)] }));
+  for (let step = 0; step < 220; step += 1) plan.undo();
+  expect(passes(plan)).toEqual([20]);
+  expect(plan.canUndo).toBe(false);
+  await plan.flush();
 });
 
 it('what is chosen stays chosen while it is there, and is let go of when it is gone', async () => {

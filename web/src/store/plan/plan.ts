@@ -1,27 +1,21 @@
 import { api, type PiecePlan, type PlannedCup } from '@icy-ribbon/contract';
 import { amounts, type Amounts, type BlowerExit } from '@icy-ribbon/core/piece/amount';
-import {
-  applyFix,
-  check,
-  isPlanFix,
-  type CheckCup,
-  type Finding,
-  type PlanFix,
-} from '@icy-ribbon/core/piece/check';
+import { applyFix, check, isPlanFix, type Finding, type PlanFix } from '@icy-ribbon/core/piece/check';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { cupPaint, EMPTY_PLAN, findItem, type Plan, type PlanPaint } from '@icy-ribbon/core/piece/plan';
-import dayjs from 'dayjs';
-import { useDebounceFn, useNow, useStorage } from '@vueuse/core';
+import { useDebounceFn, useManualRefHistory, useNow, useStorage } from '@vueuse/core';
+import equal from 'fast-deep-equal';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { call } from '../api/client.ts';
-import { sayProblem } from '../notice/notices.ts';
+import { call } from '../../api/client.ts';
+import { sayProblem } from '../../notice/notices.ts';
+import { checkedCup, plannedCup } from './checkedCup.ts';
 import { costPerG, plannedPaint } from './plannedPaint.ts';
-import { useEquipment } from './equipment.ts';
-import { usePiece } from './piece/piece.ts';
-import { useRecipes } from './recipes.ts';
-import { useShelf } from './shelf.ts';
-import { sendVersioned } from './versioned.ts';
+import { useEquipment } from '../equipment.ts';
+import { usePiece } from '../piece/piece.ts';
+import { useRecipes } from '../recipes.ts';
+import { useShelf } from '../shelf.ts';
+import { sendVersioned } from '../versioned.ts';
 
 /** A plan with the cups it still waits for and what was seen to at the table. */
 export interface PlanBody extends Plan {
@@ -39,7 +33,6 @@ interface Draft {
 
 const MOST_STEPS = 200;
 const SAVE_AFTER_MS = 500;
-const HOUR_MS = 3_600_000;
 
 /** The plan of the piece in hand: edited here, kept on the server, everything derived from it by core. */
 export const usePlan = defineStore('plan', () => {
@@ -51,8 +44,10 @@ export const usePlan = defineStore('plan', () => {
 
   const body = shallowRef<PlanBody>(NOTHING);
   const pieceId = ref<string | null>(null);
-  const past = shallowRef<readonly PlanBody[]>([]);
-  const future = shallowRef<readonly PlanBody[]>([]);
+  const history = useManualRefHistory(body, {
+    capacity: MOST_STEPS,
+    setSource: (_, earlier) => put(earlier),
+  });
   const selection = shallowRef<readonly string[]>([]);
   const unsaved = ref(false);
   /** The version on the server that `body` was made from. */
@@ -75,15 +70,16 @@ export const usePlan = defineStore('plan', () => {
     if (kept?.pieceId !== piece.id) return;
     // When the plan has moved on meanwhile, sending it shows both and asks.
     version.value = kept.version;
-    set(kept.body);
+    put(kept.body);
+    history.commit();
   }
 
   /** Takes a plan as it is on the server. */
   function adopt(plan: PiecePlan | null): void {
     body.value = plan ? bodyOf(plan) : NOTHING;
     version.value = plan?.version ?? 0;
-    past.value = [];
-    future.value = [];
+    history.commit();
+    history.clear();
   }
 
   /** What another tab or device planned is taken over, unless something is being changed here. */
@@ -97,15 +93,14 @@ export const usePlan = defineStore('plan', () => {
 
   /** Makes the plan another one, as one step that can be undone; the same again is no step. */
   function change(next: PlanBody): void {
-    if (JSON.stringify(next) === JSON.stringify(body.value)) return;
-    past.value = [...past.value.slice(-MOST_STEPS), body.value];
-    future.value = [];
-    set(next);
+    if (equal(next, body.value)) return;
+    put(next);
+    history.commit();
   }
 
   const edit = (map: (plan: Plan) => Plan) => change({ ...body.value, ...map(body.value) });
 
-  function set(next: PlanBody): void {
+  function put(next: PlanBody): void {
     body.value = next;
     if (selection.value.some((id) => !findItem(next, id))) {
       selection.value = selection.value.filter((id) => findItem(next, id));
@@ -113,22 +108,6 @@ export const usePlan = defineStore('plan', () => {
     unsaved.value = true;
     if (pieceId.value) draft.value = { pieceId: pieceId.value, version: version.value, body: next };
     void saveSoon();
-  }
-
-  function undo(): void {
-    const before = past.value.at(-1);
-    if (!before) return;
-    past.value = past.value.slice(0, -1);
-    future.value = [body.value, ...future.value];
-    set(before);
-  }
-
-  function redo(): void {
-    const [next, ...rest] = future.value;
-    if (!next) return;
-    past.value = [...past.value, body.value];
-    future.value = rest;
-    set(next);
   }
 
   const saveSoon = useDebounceFn(() => flush(), SAVE_AFTER_MS);
@@ -210,27 +189,6 @@ export const usePlan = defineStore('plan', () => {
     }
   });
 
-  const cups = computed<CheckCup[]>(() => {
-    const dayStart = dayjs(now.value).startOf('day').valueOf();
-    return store.paints.map(({ mix, state }) => {
-      const mixedAt = Date.parse(mix.additions.at(-1)?.at ?? '');
-      const rested = Number.isFinite(mixedAt) ? (now.value.getTime() - mixedAt) / HOUR_MS : 0;
-      return {
-        id: mix.id,
-        name: mix.name,
-        role: mix.role,
-        viscosityPaS: state.properties.viscosityPaS,
-        spreadLn: state.spreadLn,
-        mixed: state.phase === 'mixed',
-        leftG: state.phase === 'mixed' ? state.leftMg / 1000 : 0,
-        testedToday: state.lastReadAt !== null && Date.parse(state.lastReadAt) >= dayStart,
-        restHours: Math.max(0, (mix.recipe.restHours ?? 0) - rested),
-        water: state.water.level,
-        weakFilm: state.film.weak,
-      };
-    });
-  });
-
   const findings = computed<Finding[]>(() => {
     if (!store.piece || !worked.value.amounts) return [];
     return check({
@@ -239,24 +197,8 @@ export const usePlan = defineStore('plan', () => {
       plan: body.value,
       paints: paints.value,
       cups: [
-        ...cups.value,
-        ...planned.value.flatMap((cup): CheckCup[] => {
-          const paint = paints.value.find((each) => each.id === cup.id);
-          return paint
-            ? [
-                {
-                  ...paint,
-                  spreadLn: 0.4,
-                  mixed: false,
-                  leftG: 0,
-                  testedToday: false,
-                  restHours: 0,
-                  water: 'fine',
-                  weakFilm: false,
-                },
-              ]
-            : [];
-        }),
+        ...store.paints.map((cup) => checkedCup(cup, now.value)),
+        ...planned.value.flatMap((cup) => plannedCup(paints.value.find(({ id }) => id === cup.id))),
       ],
       blowers: blowers.value,
       amounts: worked.value.amounts,
@@ -282,8 +224,8 @@ export const usePlan = defineStore('plan', () => {
 
   return {
     body,
-    past,
-    future,
+    canUndo: history.canUndo,
+    canRedo: history.canRedo,
     selection,
     selected,
     select,
@@ -291,8 +233,8 @@ export const usePlan = defineStore('plan', () => {
     open,
     change,
     edit,
-    undo,
-    redo,
+    undo: history.undo,
+    redo: history.redo,
     flush,
     planned,
     paints,
