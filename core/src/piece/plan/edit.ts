@@ -35,6 +35,15 @@ export function changeItems(
   };
 }
 
+/** Puts a changed item in the place of the one with its id. */
+export function replaceItem(plan: Plan, item: PlanItem): Plan {
+  const put = <Item extends PlanItem>(items: readonly Item[], changed: Item): Item[] =>
+    items.map((each) => (each.id === changed.id ? changed : each));
+  if (isStack(item)) return { ...plan, stacks: put(plan.stacks, item) };
+  if (isPath(item)) return { ...plan, paths: put(plan.paths, item) };
+  return { ...plan, passes: put(plan.passes, item) };
+}
+
 const shift = (place: Place, dx: number, dy: number): Place => ({ x: place.x + dx, y: place.y + dy });
 
 /** Moves every place of an item by a change of places. */

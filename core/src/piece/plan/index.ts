@@ -34,6 +34,7 @@ export {
   moveItems,
   placeOf,
   removeItems,
+  replaceItem,
   type PlanItem,
 } from './edit.ts';
 export { LAYOUTS, layOut, rowPlaces, stackAt, type LayoutName, type LayoutParts } from './layouts.ts';

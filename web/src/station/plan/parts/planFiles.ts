@@ -2,6 +2,18 @@ import { planSvg } from '../../../drawing/planSvg.ts';
 import type { PlanContext } from '../../../drawing/plan.ts';
 import type { PlanBody } from '../../../store/plan/plan.ts';
 
+/** Saves a plan as a drawing, as a picture, or as data. */
+export async function savePlan(
+  kind: 'svg' | 'png' | 'json',
+  context: PlanContext,
+  body: PlanBody,
+  name: string,
+): Promise<void> {
+  if (kind === 'svg') saveSvg(context, name);
+  else if (kind === 'json') saveJson(context, body, name);
+  else await savePng(context, name);
+}
+
 export const PLAN_FORMAT = 'icy-ribbon/plan';
 const PNG_LONG_SIDE_PX = 2000;
 
@@ -16,12 +28,12 @@ function save(blob: Blob, name: string): void {
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }
 
-export function savePlanSvg(context: PlanContext, name: string): void {
+function saveSvg(context: PlanContext, name: string): void {
   save(new Blob([planSvg(context)], { type: 'image/svg+xml' }), fileName(name, 'svg'));
 }
 
 /** The plan with all it needs to be worked out elsewhere: the input of the calculation `amounts`, and more. */
-export function savePlanJson({ support, paints, blowers }: PlanContext, body: PlanBody, name: string): void {
+function saveJson({ support, paints, blowers }: PlanContext, body: PlanBody, name: string): void {
   const document = {
     format: PLAN_FORMAT,
     formatVersion: 1,
@@ -32,7 +44,7 @@ export function savePlanJson({ support, paints, blowers }: PlanContext, body: Pl
   save(new Blob([JSON.stringify(document, null, 2)], { type: 'application/json' }), fileName(name, 'json'));
 }
 
-export async function savePlanPng(context: PlanContext, name: string): Promise<void> {
+async function savePng(context: PlanContext, name: string): Promise<void> {
   const svg = planSvg(context);
   const url = URL.createObjectURL(new Blob([svg], { type: 'image/svg+xml' }));
   try {

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { stageOf } from '@icy-ribbon/core/paint/stage';
+import type { Cup } from '../../../store/piece/piece.ts';
+import { useUnits } from '../../../store/units.ts';
+
+/** The number to watch at the scale: what is still to go, or how much the mixed cup holds. */
+defineProps<{
+  cup: Cup;
+  /** Milligrams to go, below 0 too much; null when the cup is mixed. */
+  toGoMg: number | null;
+  toleranceMg: number;
+  verdict: 'on target' | 'over' | 'to go';
+}>();
+
+const units = useUnits();
+</script>
+
+<template>
+  <div>
+    <template v-if="toGoMg !== null">
+      <p class="huge numeral" :class="verdict === 'over' ? 'alarm' : verdict === 'on target' ? 'look' : ''">
+        {{ units.showNumber('mass', Math.abs(toGoMg), true) }}
+        <span class="unit">{{ units.unitLabel('mass') }}</span>
+      </p>
+      <p class="verdict">
+        {{ verdict === 'on target' ? 'on target, within' : verdict }}
+        <template v-if="verdict === 'on target'">
+          {{ units.show('mass', toleranceMg, true) }}
+        </template>
+      </p>
+    </template>
+    <template v-else>
+      <p class="huge numeral">
+        {{ units.showNumber('mass', cup.state.actualMg) }}
+        <span class="unit">{{ units.unitLabel('mass') }}</span>
+      </p>
+      <p class="verdict">
+        Mixed: {{ stageOf(cup.state.properties.viscosityPaS).name }},
+        {{ cup.state.properties.viscosityPaS.toPrecision(2) }} Pa·s,
+        {{ Math.round(cup.state.properties.waterFraction * 100) }} % water. Put the lid on.
+      </p>
+      <p v-if="cup.state.water.level !== 'fine'" class="look">{{ cup.state.water.reason }}</p>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.huge {
+  font-size: clamp(88px, 15vw, 190px);
+  line-height: 1.05;
+  letter-spacing: -0.04em;
+}
+
+.unit {
+  font-size: 0.34em;
+  color: var(--ink-soft);
+  letter-spacing: 0;
+}
+
+.verdict {
+  font-size: 22px;
+}
+</style>

@@ -1,0 +1,174 @@
+import { overPour } from '@icy-ribbon/core/paint/mix';
+import { computed, ref } from 'vue';
+import { ApiProblem } from '../../../api/problem.ts';
+import { sayProblem } from '../../../notice/notices.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
+import { useScale } from '../../../store/scale.ts';
+import { splitBatch } from './batchSteps.ts';
+import { useScaleSteps } from './scaleSteps.ts';
+
+/** Close enough: half a percent, and never finer than the scale can show. */
+const TOLERANCE_SHARE = 0.005;
+const FINEST_TOLERANCE_MG = 100;
+
+const refusal = (detail: string) => ({ type: 'about:blank', title: '', status: 0, detail });
+
+/** Weighing one cup in, step by step: what is wanted, what lies on the scale, and what is kept of it. */
+export function useWeighing(mixId: () => string) {
+  const store = usePiece();
+  const scale = useScale();
+  /** A weighing is on its way; until it is there and the scale is zeroed, "done" would take it a second time. */
+  const keeping = ref(false);
+  const typedMg = ref<number | null>(null);
+
+  const cup = computed(() => store.cups.find((each) => each.mix.id === mixId()));
+  const { current, following, skip, batch } = useScaleSteps(cup);
+  /** Too much of something: what can be done about it. */
+  const over = computed(() => cup.value && overPour(cup.value.mix, cup.value.state));
+  const currentIngredient = computed(() =>
+    cup.value?.mix.ingredients.find((each) => each.id === current.value?.ingredientId),
+  );
+
+  const readingMg = computed(() => scale.reading.value?.mg ?? 0);
+  const toGoMg = computed(() => (current.value ? current.value.mg - readingMg.value : 0));
+  const toleranceMg = computed(() =>
+    Math.max(FINEST_TOLERANCE_MG, TOLERANCE_SHARE * (current.value?.mg ?? 0)),
+  );
+  const verdict = computed(() => {
+    if (Math.abs(toGoMg.value) <= toleranceMg.value) return 'on target';
+    return toGoMg.value < 0 ? 'over' : 'to go';
+  });
+
+  /** What a weight of this step is, ingredient by ingredient. */
+  function partOf(step: { ingredientId: string }, mg: number): Record<string, number> {
+    if (!cup.value || !batch.value || step.ingredientId !== batch.value.id)
+      return { [step.ingredientId]: mg };
+    return Object.fromEntries(
+      splitBatch(batch.value, Math.round(mg)).map((part) => [part.ingredientId, part.mg]),
+    );
+  }
+
+  const onScale = computed(() => (current.value ? partOf(current.value, Math.max(0, readingMg.value)) : {}));
+  const wholeStep = computed(() => (current.value ? partOf(current.value, current.value.mg) : null));
+
+  let last: Promise<unknown> = Promise.resolve();
+
+  /** Does one thing after the other, however fast the buttons are pressed, and says what went wrong. */
+  function guarded(work: () => Promise<unknown>): Promise<void> {
+    const run = async () => {
+      try {
+        await work();
+      } catch (error) {
+        sayProblem(error);
+      }
+    };
+    const next = last.then(run);
+    last = next;
+    return next;
+  }
+
+  async function keep(mg: number, source: 'typed' | 'scale'): Promise<void> {
+    const step = current.value;
+    if (!step || !cup.value) return;
+    const { mix } = cup.value;
+    const medium = batch.value;
+    if (medium && step.ingredientId === medium.id) await store.draw(mix.id, medium.mixId, mg);
+    else await store.weighIn(mix.id, step.ingredientId, mg, source);
+    await scale.tare();
+  }
+
+  /** Takes the typed weight if there is one, else what the scale shows once it has settled. */
+  function doneStep(): void {
+    if (!current.value || keeping.value) return;
+    keeping.value = true;
+    const typed = typedMg.value;
+    typedMg.value = null;
+    const work = typed === null ? keepReading : () => keepTyped(typed);
+    void guarded(work).finally(() => (keeping.value = false));
+  }
+
+  async function keepTyped(mg: number): Promise<void> {
+    try {
+      await keep(mg, 'typed');
+    } catch (error) {
+      typedMg.value = mg;
+      throw error;
+    }
+  }
+
+  async function keepReading(): Promise<void> {
+    if (scale.reading.value && !scale.reading.value.settled) {
+      throw new ApiProblem(refusal('The scale is still moving: wait until it has settled.'));
+    }
+    if (readingMg.value <= 0) {
+      throw new ApiProblem(refusal('Nothing is on the scale: pour, or type what your scale shows.'));
+    }
+    await keep(readingMg.value, 'scale');
+  }
+
+  function bringUp(): void {
+    const found = over.value;
+    if (cup.value && found) {
+      const { mix } = cup.value;
+      void guarded(() => store.retarget(mix, found.bringUp.targetsMg));
+    }
+  }
+
+  function keepSo(): void {
+    const found = over.value;
+    if (cup.value && found) {
+      const { mix } = cup.value;
+      void guarded(() => store.retarget(mix, found.keep.targetsMg));
+    }
+  }
+
+  function takeShareOut(): void {
+    const found = over.value;
+    if (!cup.value || !found) return;
+    void guarded(async () => {
+      await store.moveOut(mixId(), 'taken-out', found.takeOut.mg);
+      const now = cup.value;
+      if (!now) return;
+      const targets = found.takeOut.targetsMg.map((target, index) =>
+        Math.max(target, now.state.actualIngredientMg[index] ?? 0),
+      );
+      await store.retarget(now.mix, targets);
+    });
+  }
+
+  /** Strikes out the last thing weighed in; a medium goes back to its own cup. */
+  function takeBack(): void {
+    const latest = cup.value?.mix.additions.at(-1);
+    if (latest) void guarded(() => store.takeBackAddition(mixId(), latest));
+  }
+
+  function pourStep(): void {
+    const missingMg = Math.round(toGoMg.value);
+    if (current.value && missingMg > 0) void guarded(() => scale.pour(missingMg));
+  }
+
+  return {
+    cup,
+    current,
+    following,
+    batch,
+    over,
+    currentIngredient,
+    readingMg,
+    toGoMg,
+    toleranceMg,
+    verdict,
+    onScale,
+    wholeStep,
+    keeping,
+    typedMg,
+    guarded,
+    skip,
+    doneStep,
+    bringUp,
+    keepSo,
+    takeShareOut,
+    takeBack,
+    pourStep,
+  };
+}

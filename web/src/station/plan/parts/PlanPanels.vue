@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import type { PlanItem, PlanPath, PlanStack } from '@icy-ribbon/core/piece/plan';
+import { RadioButton, RadioGroup } from 'ant-design-vue';
+import { computed, defineAsyncComponent } from 'vue';
+import { itemName } from '../../../drawing/plan.ts';
+import BareSelect from '../../../field/BareSelect.vue';
+import { usePlan } from '../../../store/plan/plan.ts';
+import CheckList from './CheckList.vue';
+import GroundPanel from './GroundPanel.vue';
+import ItemInspector from './ItemInspector.vue';
+import OrderPanel from './OrderPanel.vue';
+import type { PlanPanel } from './planKeys.ts';
+
+/** Beside the support: the check, what is chosen in numbers, the base, the order, the air. */
+const props = defineProps<{
+  pieceId: string;
+  chosen: PlanItem | undefined;
+  sampled: PlanStack | undefined;
+  ordered: PlanStack | PlanPath | undefined;
+  /** Ids of all that lies on the support or is blown. */
+  items: readonly string[];
+}>();
+const emit = defineEmits<{ another: []; mix: [paintId: string | null] }>();
+const panel = defineModel<PlanPanel>({ required: true });
+
+const AirPanel = defineAsyncComponent(() => import('./AirPanel.vue'));
+
+const plan = usePlan();
+const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: itemName(plan.body, id) })));
+</script>
+
+<template>
+  <section class="panel">
+    <RadioGroup v-model:value="panel" name="plan-panel" size="small" aria-label="Beside the plan">
+      <RadioButton value="check"
+        >Check{{ plan.findings.length > 0 ? ` ${plan.findings.length}` : '' }}</RadioButton
+      >
+      <RadioButton value="item">Chosen</RadioButton>
+      <RadioButton value="ground">Base</RadioButton>
+      <RadioButton value="order">Order</RadioButton>
+      <RadioButton value="air">Air</RadioButton>
+    </RadioGroup>
+    <div class="scroll">
+      <CheckList v-if="panel === 'check'" :piece-id="pieceId" @mix="emit('mix', $event)" />
+      <div v-else-if="panel === 'item'" class="inspector">
+        <BareSelect
+          label="On the support"
+          :value="plan.selection[0]"
+          placeholder="Choose what lies on the support"
+          :options="itemOptions"
+          @update:value="plan.select([String($event)])"
+        />
+        <ItemInspector v-if="chosen" :item="chosen" @another="emit('another')" />
+        <p v-else-if="plan.selection.length > 1" class="soft">
+          {{ plan.selection.length }} are chosen: they move, mirror and line up together.
+        </p>
+        <p v-else class="soft">
+          Choose something here or on the support: it can be dragged, bent, and typed. Hold Shift to choose
+          several.
+        </p>
+      </div>
+      <GroundPanel v-else-if="panel === 'ground'" @another="emit('another')" />
+      <OrderPanel v-else-if="panel === 'order'" :item="ordered" />
+      <AirPanel v-else :stack="sampled" />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.inspector {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+}
+
+.panel {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  gap: 8px;
+  min-height: 0;
+  padding: 0 16px 6px 4px;
+}
+
+.panel :deep(.ant-radio-button-wrapper) {
+  padding-inline: 8px;
+  font-size: 14px;
+}
+
+.scroll {
+  overflow: auto;
+}
+
+@media (width < 1000px) {
+  .panel {
+    padding: 0 16px 12px;
+  }
+}
+</style>
