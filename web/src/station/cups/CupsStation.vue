@@ -4,6 +4,7 @@ import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { Button, Input, Popconfirm } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
+import ColorDot from '../../drawing/ColorDot.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useCups } from '../../store/cups.ts';
 import { usePieces } from '../../store/pieces.ts';
@@ -100,7 +101,7 @@ const combine = () =>
             />
           </td>
           <th scope="row">
-            <span class="dot" :style="{ background: mix.colorHex }"></span>{{ mix.name }}
+            <ColorDot :color="mix.colorHex" :size-px="16" inline />{{ mix.name }}
             <span class="soft small">{{ ROLE_LABELS[mix.role] }}</span>
           </th>
           <td>
@@ -160,16 +161,6 @@ main {
 .small {
   font-size: 13px;
   font-weight: 400;
-}
-
-.dot {
-  display: inline-block;
-  width: 16px;
-  height: 16px;
-  margin-right: 8px;
-  vertical-align: -3px;
-  border-radius: 50%;
-  border: 1px solid var(--ink-soft);
 }
 
 .actions {

@@ -5,6 +5,7 @@ import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
+import ColorDot from '../../drawing/ColorDot.vue';
 import { itemName } from '../../drawing/plan.ts';
 import { planSvg } from '../../drawing/planSvg.ts';
 import { sayProblem } from '../../notice/notices.ts';
@@ -119,7 +120,7 @@ const print = () => window.print();
         <tbody>
           <tr v-for="amount in plan.worked.amounts?.paints ?? []" :key="amount.paintId">
             <th scope="row">
-              <span class="dot" :style="{ background: plan.paint(amount.paintId)?.colorHex }"></span>
+              <ColorDot :color="plan.paint(amount.paintId)?.colorHex ?? 'transparent'" :size-px="13" inline />
               {{ plan.paint(amount.paintId)?.name }}
             </th>
             <td class="number">{{ show(amount.massG) }}</td>
@@ -171,16 +172,6 @@ img {
   max-height: 320px;
   object-fit: contain;
   object-position: left top;
-}
-
-.dot {
-  display: inline-block;
-  width: 13px;
-  height: 13px;
-  margin-right: 6px;
-  border: 1.25px solid var(--ink);
-  border-radius: 50%;
-  vertical-align: -1px;
 }
 
 ol {

@@ -4,6 +4,7 @@ import { matchSet } from '@icy-ribbon/core/thickness/match';
 import { stageCenter, stageOf } from '@icy-ribbon/core/paint/stage';
 import { computed, onMounted } from 'vue';
 import { useRouter } from 'vue-router';
+import ColorDot from '../../drawing/ColorDot.vue';
 import QuantityField from '../../field/QuantityField.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
@@ -69,7 +70,7 @@ useShortcuts('Thickness of a cup', [
   <main v-if="cup" class="cup">
     <header>
       <h1>
-        <span class="dot" :style="{ background: cup.colorHex }"></span>
+        <ColorDot :color="cup.colorHex" :size-px="18" inline />
         {{ cup.mix.name }}
       </h1>
       <p>
@@ -126,16 +127,6 @@ header {
   flex-wrap: wrap;
   align-items: baseline;
   gap: 4px 20px;
-}
-
-.dot {
-  display: inline-block;
-  width: 18px;
-  height: 18px;
-  margin-right: 6px;
-  border: 1.5px solid var(--ink);
-  border-radius: 50%;
-  vertical-align: -2px;
 }
 
 .big {

@@ -2,6 +2,7 @@
 import { Button } from 'ant-design-vue';
 import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
+import ColorDot from '../../drawing/ColorDot.vue';
 import ComputedFrom from '../../field/ComputedFrom.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useTask } from '../../notice/useTask.ts';
@@ -84,7 +85,7 @@ useShortcuts('Thickness', [
         <tbody>
           <tr v-for="row in rows" :key="row.cup.mix.id">
             <th scope="row">
-              <span class="dot" :style="{ background: row.cup.colorHex }"></span>
+              <ColorDot :color="row.cup.colorHex" inline />
               <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, mixId: row.cup.mix.id } }">
                 {{ row.cup.mix.name }}
               </RouterLink>
@@ -196,16 +197,6 @@ header > p {
   display: block;
   font-size: 13px;
   font-weight: 400;
-}
-
-.dot {
-  display: inline-block;
-  width: 14px;
-  height: 14px;
-  margin-right: 6px;
-  border: 1.25px solid var(--ink);
-  border-radius: 50%;
-  vertical-align: -1px;
 }
 
 .race {

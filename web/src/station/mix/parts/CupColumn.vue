@@ -2,6 +2,7 @@
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { Button } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
+import ColorDot from '../../../drawing/ColorDot.vue';
 import { messageAt } from '../../../api/problem.ts';
 import CupDrawing from '../../../drawing/CupDrawing.vue';
 import { layersOf, shapeOf } from '../../../drawing/cupLayers.ts';
@@ -97,7 +98,7 @@ async function remove(): Promise<void> {
         <template v-if="cost !== undefined">, {{ (cost / 100).toFixed(2) }}</template>
       </p>
       <p v-if="dry" class="small soft" :title="dry.from">
-        <span class="swatch" :style="{ background: dry.hex }"></span> {{ dry.words }}
+        <ColorDot :color="dry.hex" :size-px="12" /> {{ dry.words }}
       </p>
       <p v-if="cup.state.film.weak" class="small look" :title="cup.state.film.reason">little binder</p>
       <div class="actions">
@@ -151,15 +152,6 @@ h2 {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
-}
-
-.swatch {
-  display: inline-block;
-  width: 12px;
-  height: 12px;
-  border: 1px solid var(--ink-soft);
-  border-radius: 50%;
-  vertical-align: -1px;
 }
 
 .small {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Mix } from '@icy-ribbon/contract';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
+import ColorDot from '../../../drawing/ColorDot.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
@@ -46,7 +47,7 @@ function off(targetMg: number, actualMg: number): string {
       <tbody v-for="{ mix, state, colorHex } in cups" :key="mix.id">
         <tr v-for="(ingredient, index) in mix.ingredients" :key="ingredient.id">
           <th v-if="index === 0" scope="rowgroup" :rowspan="mix.ingredients.length">
-            <span class="swatch" :style="{ background: colorHex }"></span>{{ mix.name }}
+            <ColorDot :color="colorHex" :size-px="22" inline />{{ mix.name }}
           </th>
           <td>{{ ingredient.material.name }}</td>
           <td class="number">{{ Number((state.parts[index] ?? 0).toFixed(2)) }}</td>
@@ -130,13 +131,5 @@ tbody tr:first-child > * {
 .outcome {
   vertical-align: top;
   padding-top: 12px;
-}
-
-.swatch {
-  display: inline-block;
-  width: 22px;
-  height: 14px;
-  margin-right: 8px;
-  border: 1px solid var(--ice-deep);
 }
 </style>

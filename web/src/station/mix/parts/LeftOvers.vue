@@ -3,6 +3,7 @@ import type { PieceSummary } from '@icy-ribbon/contract';
 import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
+import ColorDot from '../../../drawing/ColorDot.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useCups } from '../../../store/cups.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
@@ -69,7 +70,7 @@ async function take(mix: PieceSummary['mixes'][number]): Promise<void> {
       :title="`From ${piece.name}. Look at its thickness again before the pour.`"
       @click="take(mix)"
     >
-      <span class="dot" :style="{ background: mix.colorHex }"></span>
+      <ColorDot :color="mix.colorHex" :size-px="12" inline />
       {{ units.show('mass', mix.leftMg) }} {{ mix.name }}, {{ mix.mixedAt ? ageWords(mix.mixedAt) : '' }}
     </Button>
   </p>
@@ -82,14 +83,5 @@ async function take(mix: PieceSummary['mixes'][number]): Promise<void> {
   align-items: center;
   gap: 4px;
   font-size: 14px;
-}
-
-.dot {
-  display: inline-block;
-  width: 12px;
-  height: 12px;
-  margin-right: 6px;
-  border-radius: 50%;
-  border: 1px solid var(--ink-soft);
 }
 </style>

@@ -5,6 +5,7 @@ import { toG } from '@icy-ribbon/core/base/unit';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
+import ColorDot from '../../../drawing/ColorDot.vue';
 import { shapeOf } from '../../../drawing/cupLayers.ts';
 import type { Cup } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
@@ -97,8 +98,8 @@ function outcome(targetsMg: readonly number[]): string {
       <li>
         <Button @click="emit('keep')">Keep it so</Button>
         <p>
-          Then the cup comes out as {{ outcome(over.keep.targetsMg) }};
-          <span class="swatch" :style="{ background: kept.hex }"></span> {{ kept.words }}.
+          Then the cup comes out as {{ outcome(over.keep.targetsMg) }}; <ColorDot :color="kept.hex" />
+          {{ kept.words }}.
         </p>
       </li>
       <li>
@@ -129,14 +130,6 @@ ol {
   margin: 8px 0 0;
   padding: 0;
   list-style: none;
-}
-
-.swatch {
-  display: inline-block;
-  width: 14px;
-  height: 14px;
-  vertical-align: -2px;
-  border: 1px solid var(--ink-soft);
 }
 
 li {

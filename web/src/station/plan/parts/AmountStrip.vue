@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
+import ColorDot from '../../../drawing/ColorDot.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
@@ -57,7 +58,7 @@ const cost = computed(() => centsWords(planCost(plan.worked.amounts, plan.costs)
     </div>
     <ul tabindex="0" aria-label="What each paint takes">
       <li v-for="row in rows" :key="row.paintId" :title="row.parts">
-        <span class="dot" :style="{ background: row.paint.colorHex }"></span>
+        <ColorDot :color="row.paint.colorHex" :size-px="13" />
         <span class="name">{{ row.paint.name }}</span>
         <span class="numeral">{{ row.wants }}</span>
         <span class="small" :class="row.short ? 'alarm' : 'soft'">{{ row.after }}</span>
@@ -103,13 +104,6 @@ li {
 li > .numeral,
 li > .small {
   grid-column: 2;
-}
-
-.dot {
-  width: 13px;
-  height: 13px;
-  border: 1.25px solid var(--ink);
-  border-radius: 50%;
 }
 
 .small {

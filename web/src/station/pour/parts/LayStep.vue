@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
+import ColorDot from '../../../drawing/ColorDot.vue';
 import { messageAt } from '../../../api/problem.ts';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
@@ -102,7 +103,7 @@ useShortcuts('Lay down', [
           @click="chosenId = cup.mix.id"
         >
           <span class="key">{{ index + 1 }}</span>
-          <span class="dot" :style="{ background: cup.colorHex }"></span>
+          <ColorDot :color="cup.colorHex" :size-px="20" />
           <span>{{ cup.mix.name }}</span>
           <span class="soft"
             >{{ laidIds.has(cup.mix.id) ? 'more of it, ' : ''
@@ -167,12 +168,5 @@ useShortcuts('Lay down', [
 .key {
   min-width: 14px;
   color: var(--ink-soft);
-}
-
-.dot {
-  width: 20px;
-  height: 20px;
-  border-radius: 50%;
-  border: 1px solid var(--ink-soft);
 }
 </style>

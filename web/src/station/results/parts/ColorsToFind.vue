@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import ColorDot from '../../../drawing/ColorDot.vue';
 import { Button, Select } from 'ant-design-vue';
 import { computed } from 'vue';
 import { withColor, withoutColor, type PhotoSetup } from './photoInput.ts';
@@ -26,7 +27,7 @@ function removeColor(name: string): void {
     <h3>Colors to look for</h3>
     <ul>
       <li v-for="(color, index) in setup.palette" :key="color.name">
-        <span class="dot" :style="{ background: color.hex }"></span>
+        <ColorDot :color="color.hex" :size-px="16" />
         <span>{{ color.name }}</span>
         <Button
           size="small"
@@ -113,13 +114,6 @@ li,
 
 .role {
   grid-template-columns: 80px minmax(0, 1fr);
-}
-
-.dot {
-  width: 16px;
-  height: 16px;
-  border: 1px solid var(--ink-soft);
-  border-radius: 50%;
 }
 
 .gray {

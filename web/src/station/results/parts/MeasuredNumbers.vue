@@ -2,6 +2,7 @@
 import type { Measurement, PhotoDetail } from '@icy-ribbon/contract';
 import { bin, max, range } from 'd3-array';
 import { computed } from 'vue';
+import ColorDot from '../../../drawing/ColorDot.vue';
 import { SIZE_COLORS, cellsOf, sizeLimits, sizeStep } from '../../../drawing/photoOverlay.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 
@@ -102,7 +103,7 @@ const touched = computed(() =>
     </figure>
     <ul aria-label="Shares of the colors">
       <li v-for="row in shares" :key="row.name">
-        <span class="dot" :style="{ background: row.hex }"></span>
+        <ColorDot :color="row.hex" />
         <span>{{ row.name }}</span>
         <span class="bar"><span :style="{ width: `${100 * row.share}%`, background: row.hex }"></span></span>
         <span class="number">{{ percent(row.share) }}</span>
@@ -182,13 +183,6 @@ li {
   grid-template-columns: 16px 110px minmax(0, 1fr) 52px;
   align-items: center;
   gap: 8px;
-}
-
-.dot {
-  width: 14px;
-  height: 14px;
-  border: 1px solid var(--ink-soft);
-  border-radius: 50%;
 }
 
 .bar span {

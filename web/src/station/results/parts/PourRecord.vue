@@ -4,6 +4,7 @@ import { airTool, bearingName } from '@icy-ribbon/core/flow/air';
 import { colorShift, shiftWords } from '@icy-ribbon/core/paint/color';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { computed } from 'vue';
+import ColorDot from '../../../drawing/ColorDot.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
@@ -65,9 +66,7 @@ const words = (event: PourEvent) => eventWords(event, () => '', units);
       <tbody>
         <tr v-for="cup in cups" :key="cup.mix.id">
           <td class="soft">{{ cup.order ?? '' }}</td>
-          <th scope="row">
-            <span class="swatch" :style="{ background: cup.colorHex }"></span>{{ cup.mix.name }}
-          </th>
+          <th scope="row"><ColorDot :color="cup.colorHex" :size-px="16" inline />{{ cup.mix.name }}</th>
           <td>{{ partsWords(cup.state.parts) }}</td>
           <td>
             {{ stageOf(cup.state.properties.viscosityPaS).name }},
@@ -121,14 +120,6 @@ const words = (event: PourEvent) => eventWords(event, () => '', units);
   margin: 6px 0 0;
   padding: 0;
   list-style: none;
-}
-
-.swatch {
-  display: inline-block;
-  width: 16px;
-  height: 12px;
-  margin-right: 6px;
-  border: 1px solid var(--ice-deep);
 }
 
 input[type='color'] {

@@ -4,6 +4,7 @@ import { isPaint } from '@icy-ribbon/core/paint/material';
 import { useDebounceFn } from '@vueuse/core';
 import { Button, Select } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
+import ColorDot from '../../../drawing/ColorDot.vue';
 import ColorField from '../../../field/ColorField.vue';
 import FieldRow from '../../../field/FieldRow.vue';
 import { sayProblem } from '../../../notice/notices.ts';
@@ -105,7 +106,7 @@ const photo = ref<HTMLInputElement | null>(null);
           :aria-label="`The color of ${cup.mix.name}`"
           @click="target = cup.colorHex"
         >
-          <span class="dot" :style="{ background: cup.colorHex }"></span> {{ cup.mix.name }}
+          <ColorDot :color="cup.colorHex" inline /> {{ cup.mix.name }}
         </Button>
       </div>
       <FieldRow label="Not with (a paint that is no longer sold, say)" for="match-without">
@@ -157,15 +158,6 @@ const photo = ref<HTMLInputElement | null>(null);
   display: flex;
   flex-wrap: wrap;
   gap: 4px;
-}
-
-.dot {
-  display: inline-block;
-  width: 14px;
-  height: 14px;
-  margin-right: 6px;
-  border-radius: 50%;
-  border: 1px solid var(--ink-soft);
 }
 
 ol {

@@ -1,9 +1,13 @@
 <script setup lang="ts">
 import type { Equipment, EquipmentCreate } from '@icy-ribbon/contract';
 import { airTool } from '@icy-ribbon/core/flow/air';
-import { Button, Drawer } from 'ant-design-vue';
-import { onMounted, ref, shallowRef } from 'vue';
+import { Button } from 'ant-design-vue';
+import { onMounted } from 'vue';
+import RecordDrawer from '../../../field/RecordDrawer.vue';
+import RowActions from '../../../field/RowActions.vue';
+import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
 import { say, sayProblem } from '../../../notice/notices.ts';
+import { useTask } from '../../../notice/useTask.ts';
 import { useEquipment } from '../../../store/equipment.ts';
 import { useUnits } from '../../../store/units.ts';
 import EquipmentForm from './EquipmentForm.vue';
@@ -11,45 +15,25 @@ import { emptyBlower, emptyVessel, equipmentDraft, type EquipmentDraft } from '.
 
 const equipment = useEquipment();
 const units = useUnits();
-const editing = shallowRef<Equipment | 'new' | null>(null);
-const draft = ref<EquipmentDraft>(emptyVessel());
-const problem = ref<unknown>(null);
+const { run } = useTask();
+
+const drawer = useRecordDrawer<Equipment, EquipmentDraft>(emptyVessel(), async (target, draft) => {
+  const input = draft as EquipmentCreate;
+  if (target === 'new') await equipment.add(input);
+  else await equipment.change(target, input);
+});
+const { draft, problem } = drawer;
 
 onMounted(() => equipment.load().catch(sayProblem));
 
-function enter(empty: EquipmentDraft): void {
-  editing.value = 'new';
-  draft.value = empty;
-  problem.value = null;
-}
+const enter = (empty: EquipmentDraft) => drawer.begin('new', empty);
+const edit = (item: Equipment) => drawer.begin(item, equipmentDraft(item));
 
-function edit(item: Equipment): void {
-  editing.value = item;
-  draft.value = equipmentDraft(item);
-  problem.value = null;
-}
-
-async function save(): Promise<void> {
-  if (!editing.value) return;
-  problem.value = null;
-  try {
-    const input = draft.value as EquipmentCreate;
-    if (editing.value === 'new') await equipment.add(input);
-    else await equipment.change(editing.value, input);
-    editing.value = null;
-  } catch (error) {
-    problem.value = error;
-  }
-}
-
-async function remove(item: Equipment): Promise<void> {
-  try {
+const remove = (item: Equipment) =>
+  run(async () => {
     const removed = await equipment.remove(item);
-    say(`"${removed.name}" is off the shelf.`, () => equipment.restore(removed).catch(sayProblem));
-  } catch (error) {
-    sayProblem(error);
-  }
-}
+    say(`"${removed.name}" is off the shelf.`, () => run(() => equipment.restore(removed)));
+  });
 </script>
 
 <template>
@@ -76,17 +60,12 @@ async function remove(item: Equipment): Promise<void> {
               {{ vessel.tareMg === null ? 'not weighed' : units.show('mass', vessel.tareMg) }}
             </td>
             <td class="number">
-              <Button type="link" size="small" :aria-label="`Change ${vessel.name}`" @click="edit(vessel)">
-                Change
-              </Button>
-              <Button
-                type="link"
-                size="small"
-                :aria-label="`Take off ${vessel.name}`"
-                @click="remove(vessel)"
-              >
-                Take off
-              </Button>
+              <RowActions
+                :name="vessel.name"
+                :take-off="`Take off ${vessel.name}`"
+                @change="edit(vessel)"
+                @remove="remove(vessel)"
+              />
             </td>
           </tr>
         </tbody>
@@ -120,37 +99,25 @@ async function remove(item: Equipment): Promise<void> {
               <span class="soft small">{{ blower.exitTrust }}</span> {{ blower.exitSpeedMS }} m/s
             </td>
             <td class="number">
-              <Button type="link" size="small" :aria-label="`Change ${blower.name}`" @click="edit(blower)">
-                Change
-              </Button>
-              <Button
-                type="link"
-                size="small"
-                :aria-label="`Take off ${blower.name}`"
-                @click="remove(blower)"
-              >
-                Take off
-              </Button>
+              <RowActions
+                :name="blower.name"
+                :take-off="`Take off ${blower.name}`"
+                @change="edit(blower)"
+                @remove="remove(blower)"
+              />
             </td>
           </tr>
         </tbody>
       </table>
     </section>
   </div>
-  <Drawer
-    :open="editing !== null"
+  <RecordDrawer
+    :drawer="drawer"
+    form="equipment"
     :title="draft.kind === 'vessel' ? 'A cup or bottle' : 'A blower'"
-    :width="400"
-    @close="editing = null"
   >
-    <form id="equipment" @submit.prevent="save">
-      <EquipmentForm v-model="draft" :problem="problem" />
-    </form>
-    <template #footer>
-      <Button type="primary" html-type="submit" form="equipment">Keep it</Button>
-      <Button type="text" @click="editing = null">Leave it</Button>
-    </template>
-  </Drawer>
+    <EquipmentForm v-model="draft" :problem="problem" />
+  </RecordDrawer>
 </template>
 
 <style scoped>

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import type { Support } from '@icy-ribbon/contract';
 import { paintedArea } from '@icy-ribbon/core/piece/support';
-import { Button, Drawer, Table } from 'ant-design-vue';
+import { Button, Table } from 'ant-design-vue';
 import type { ColumnsType } from 'ant-design-vue/es/table';
-import { ref } from 'vue';
-import { say, sayProblem } from '../../../notice/notices.ts';
+import RecordDrawer from '../../../field/RecordDrawer.vue';
+import RowActions from '../../../field/RowActions.vue';
+import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
+import { say } from '../../../notice/notices.ts';
+import { useTask } from '../../../notice/useTask.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
@@ -14,9 +17,15 @@ import SupportForm from '../../../field/SupportForm.vue';
 const shelf = useShelf();
 const units = useUnits();
 const measures = useMeasures();
-const editing = ref<Support | 'new' | null>(null);
-const draft = ref<SupportDraft>(emptySupport());
-const problem = ref<unknown>(null);
+const { run } = useTask();
+
+const drawer = useRecordDrawer<Support, SupportDraft>(emptySupport(), async (target, draft) => {
+  const { name, shape, widthMm, heightMm, sideDepthMm } = draft;
+  const input = { name, shape, widthMm, heightMm, sideDepthMm } as Parameters<typeof shelf.addSupport>[0];
+  if (target === 'new') await shelf.addSupport(input);
+  else await shelf.changeSupport(target.id, target.version, input);
+});
+const { draft, problem, target } = drawer;
 
 const columns: ColumnsType<Support> = [
   { title: 'Name', dataIndex: 'name', sorter: (a, b) => a.name.localeCompare(b.name) },
@@ -44,41 +53,18 @@ function area(support: Support): string {
   return `${measures.value.area(faceCm2)} + ${measures.value.area(sidesCm2)}`;
 }
 
-function edit(support: Support | 'new'): void {
-  editing.value = support;
-  draft.value = support === 'new' ? emptySupport() : { ...support };
-  problem.value = null;
-}
-
-async function save(): Promise<void> {
-  const target = editing.value;
-  if (!target) return;
-  const { name, shape, widthMm, heightMm, sideDepthMm } = draft.value;
-  const input = { name, shape, widthMm, heightMm, sideDepthMm } as Parameters<typeof shelf.addSupport>[0];
-  try {
-    if (target === 'new') await shelf.addSupport(input);
-    else await shelf.changeSupport(target.id, target.version, input);
-    editing.value = null;
-  } catch (error) {
-    problem.value = error;
-  }
-}
-
-async function remove(support: Support): Promise<void> {
-  try {
+const remove = (support: Support) =>
+  run(async () => {
     const removed = await shelf.removeSupport(support);
     say(`"${support.name}" is off the shelf. Pieces on it keep it.`, () =>
-      shelf.restoreSupport(removed).catch(sayProblem),
+      run(() => shelf.restoreSupport(removed)),
     );
-  } catch (error) {
-    sayProblem(error);
-  }
-}
+  });
 </script>
 
 <template>
   <div class="bar">
-    <Button type="primary" @click="edit('new')">Enter a support</Button>
+    <Button type="primary" @click="drawer.begin('new', emptySupport())">Enter a support</Button>
   </div>
   <Table
     :columns="columns"
@@ -93,39 +79,21 @@ async function remove(support: Support): Promise<void> {
       <template v-else-if="column.key === 'depth'">{{ units.show('length', record.sideDepthMm) }}</template>
       <template v-else-if="column.key === 'area'">{{ area(record as Support) }}</template>
       <template v-else-if="column.key === 'actions'">
-        <Button
-          type="link"
-          size="small"
-          :aria-label="`Change ${record.name}`"
-          @click="edit(record as Support)"
-        >
-          Change
-        </Button>
-        <Button
-          type="link"
-          size="small"
-          :aria-label="`Take ${record.name} off the shelf`"
-          @click="remove(record as Support)"
-        >
-          Take off
-        </Button>
+        <RowActions
+          :name="record.name"
+          @change="drawer.begin(record as Support, { ...(record as Support) })"
+          @remove="remove(record as Support)"
+        />
       </template>
     </template>
   </Table>
-  <Drawer
-    :open="editing !== null"
-    :title="editing === 'new' ? 'Enter a support' : 'Change a support'"
-    :width="400"
-    @close="editing = null"
+  <RecordDrawer
+    :drawer="drawer"
+    form="support"
+    :title="target === 'new' ? 'Enter a support' : 'Change a support'"
   >
-    <form id="support" @submit.prevent="save">
-      <SupportForm v-model="draft" :problem="problem" />
-    </form>
-    <template #footer>
-      <Button type="primary" html-type="submit" form="support">Keep it</Button>
-      <Button type="text" @click="editing = null">Leave it</Button>
-    </template>
-  </Drawer>
+    <SupportForm v-model="draft" :problem="problem" />
+  </RecordDrawer>
 </template>
 
 <style scoped>

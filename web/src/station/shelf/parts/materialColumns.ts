@@ -1,6 +1,6 @@
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { MATERIAL_KINDS } from '@icy-ribbon/core/paint/material';
-import type { ColumnType } from 'ant-design-vue/es/table';
+import type { TableColumnType } from 'ant-design-vue';
 import { stockLeftMg } from './materialDraft.ts';
 
 const kindOrder = new Map(MATERIAL_KINDS.map(({ kind }, index) => [kind as string, index]));
@@ -10,7 +10,7 @@ const by =
   (a: ShelvedMaterial, b: ShelvedMaterial) =>
     read(a) < read(b) ? -1 : read(a) > read(b) ? 1 : 0;
 
-type Column = ColumnType<ShelvedMaterial>;
+type Column = TableColumnType<ShelvedMaterial>;
 
 /** The columns of the shelf's table. */
 export const COLUMNS = {
@@ -54,3 +54,18 @@ export type ColumnKey = Exclude<keyof typeof COLUMNS, 'choose' | 'name' | 'kind'
 export const OPTIONAL_COLUMNS: readonly { readonly value: ColumnKey; readonly label: string }[] = (
   ['finish', 'opacity', 'density', 'viscosity', 'stock', 'price', 'opened', 'note'] as const
 ).map((value) => ({ value, label: COLUMNS[value].title }));
+
+/** The columns of the table: those that are always there, and those that were chosen. */
+export const columnsOf = (
+  chosen: readonly ColumnKey[],
+  densityUnit: string,
+  isArchive: boolean,
+): (Column | (typeof COLUMNS)[keyof typeof COLUMNS])[] => [
+  ...(isArchive ? [] : [COLUMNS.choose]),
+  COLUMNS.name,
+  COLUMNS.kind,
+  ...OPTIONAL_COLUMNS.filter(({ value }) => chosen.includes(value)).map(({ value }) =>
+    value === 'density' ? { ...COLUMNS.density, title: `Density, ${densityUnit}` } : COLUMNS[value],
+  ),
+  COLUMNS.actions,
+];

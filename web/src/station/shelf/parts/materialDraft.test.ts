@@ -2,7 +2,9 @@ import type { Equipment, ShelvedMaterial } from '@icy-ribbon/contract';
 import { materialCreateSchema, supportCreateSchema } from '@icy-ribbon/contract';
 import { AIR_TOOLS } from '@icy-ribbon/core/flow/air';
 import { emptySupport } from '../../../field/supportDraft.ts';
-import { draftOf, emptyMaterial, stockLeftMg, typicalOf } from './materialDraft.ts';
+import { changesOf, draftOf, emptyMaterial, materialOf, stockLeftMg, typicalOf } from './materialDraft.ts';
+import { columnsOf } from './materialColumns.ts';
+import { isWanted } from './useMaterials.ts';
 import { emptyBlower, emptyVessel, equipmentDraft } from './equipmentDraft.ts';
 
 const brass = {
@@ -47,6 +49,38 @@ describe('a material while it is edited', () => {
       viscosityPaS: 45,
     });
     expect(typicalOf({ ...draft, kind: 'flow-conditioner' }).densityGPerMl).toBe(1.03);
+  });
+
+  it('is sent without what is typical, money in cents', () => {
+    const entered = { ...emptyMaterial(), name: 'Fern', price: 9.99, viscosityPaS: 30 };
+    expect(materialOf(entered)).toMatchObject({ name: 'Fern', priceCents: 999, viscosityPaS: 30 });
+    expect(materialOf(entered)).not.toHaveProperty('densityGPerMl');
+    expect(materialOf(entered)).not.toHaveProperty('price');
+  });
+
+  it('a change counts the stock anew only when it was typed, and typical values are said to be so', () => {
+    const draft = draftOf(brass);
+    expect(changesOf(draft, brass)).not.toHaveProperty('stockMg');
+    expect(changesOf(draft, brass)).not.toHaveProperty('kind');
+    expect(changesOf({ ...draft, stockMg: 40_000 }, brass)).toMatchObject({ stockMg: 40_000 });
+    expect(changesOf({ ...draft, viscosityPaS: null }, brass)).toMatchObject({
+      viscosityPaS: 45,
+      viscosityTrust: 'typical',
+      densityTrust: 'typical',
+    });
+  });
+
+  it('is found by kind and by any word that can be read of it', () => {
+    expect(isWanted(brass, ' TUBE ', '')).toBe(true);
+    expect(isWanted(brass, 'metallic', 'artist-tube')).toBe(true);
+    expect(isWanted(brass, 'brass', 'water')).toBe(false);
+    expect(isWanted(brass, 'rust', '')).toBe(false);
+  });
+
+  it('the table shows the columns that were chosen, in their order, and no choosing in the archive', () => {
+    const titles = columnsOf(['stock', 'density'], 'g/ml', true).map(({ title }) => title);
+    expect(titles).toEqual(['Name', 'Kind', 'Density, g/ml', 'In stock', '']);
+    expect(columnsOf([], 'g/ml', false)).toHaveLength(titles.length - 1);
   });
 
   it('an empty one needs no more than a name', () => {

@@ -1,4 +1,4 @@
-import type { MaterialCreate, ShelvedMaterial } from '@icy-ribbon/contract';
+import type { MaterialCreate, MaterialUpdate, ShelvedMaterial } from '@icy-ribbon/contract';
 import { isPaint, materialKind, pigmentDensity } from '@icy-ribbon/core/paint/material';
 
 /** A material while it is being entered; `null` numbers mean the typical value of its kind. */
@@ -75,4 +75,32 @@ export function typicalOf(draft: MaterialDraft): { densityGPerMl: number; viscos
 /** What should be left of a material: what was counted, less what was weighed in since. */
 export function stockLeftMg(material: ShelvedMaterial): number | null {
   return material.stockMg === null ? null : Math.max(0, material.stockMg - material.usedMg);
+}
+
+const centsOf = (price: number | null): number | null => (price === null ? null : Math.round(price * 100));
+
+/** A new material as it was entered; what is typical is left to the server. */
+export function materialOf({ densityGPerMl, viscosityPaS, price, ...rest }: MaterialDraft): MaterialCreate {
+  return {
+    ...rest,
+    priceCents: centsOf(price),
+    ...(densityGPerMl !== null && { densityGPerMl }),
+    ...(viscosityPaS !== null && { viscosityPaS }),
+  };
+}
+
+/** What changes in a material; its stock counts as counted anew only when it was typed. */
+export function changesOf(draft: MaterialDraft, before: ShelvedMaterial): Omit<MaterialUpdate, 'version'> {
+  const { kind, densityGPerMl, viscosityPaS, price, stockMg, ...rest } = draft;
+  void kind;
+  const typical = typicalOf(draft);
+  return {
+    ...rest,
+    priceCents: centsOf(price),
+    ...(stockMg !== stockLeftMg(before) && { stockMg }),
+    densityGPerMl: densityGPerMl ?? typical.densityGPerMl,
+    densityTrust: densityGPerMl === null ? 'typical' : 'measured',
+    viscosityPaS: viscosityPaS ?? typical.viscosityPaS,
+    viscosityTrust: viscosityPaS === null ? 'typical' : 'measured',
+  };
 }
