@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { toG, toMg } from '@icy-ribbon/core/base/unit';
+import type { PlanSettings } from '@icy-ribbon/core/piece/plan';
+import NumberField from '../../../field/NumberField.vue';
+import QuantityField from '../../../field/QuantityField.vue';
+import { usePlan } from '../../../store/plan/plan.ts';
+
+/** What the amounts, the dent and the spin of a plan reckon with. */
+const plan = usePlan();
+
+const FIELDS = [
+  ['marginMm', 'Film that stays under the dent', 'mm', 1, 0, 20],
+  ['sheetMm', 'Activator, blown out', 'mm', 1, 0.05, 5],
+  ['dripShare', 'Runs off the edges', '%', 100, 0, 100],
+  ['reserveShare', 'Kept back for repairs', '%', 100, 0, 100],
+  ['cupLossG', 'Stays in each cup', 'g', 1, 0, 200],
+  ['copies', 'Pieces or tiles alike', '×', 1, 1, 200],
+  ['standSeconds', 'Stands before the air', 's', 1, 1, 36000],
+  ['waitSeconds', 'Waits for the cells', 's', 1, 0, 36000],
+  ['spinRpm', 'Spun, turns a minute', '×', 1, 0, 600],
+  ['spinSeconds', 'Spun for', 's', 1, 0, 3600],
+] as const;
+
+function setField(
+  key: keyof PlanSettings,
+  factor: number,
+  low: number,
+  high: number,
+  shown: number | null,
+): void {
+  if (shown === null) return;
+  const kept = Math.min(high, Math.max(low, shown)) / factor;
+  const value = key === 'copies' ? Math.round(kept) : kept;
+  plan.edit((now) => ({ ...now, settings: { ...now.settings, [key]: value } }));
+}
+</script>
+
+<template>
+  <div class="grid">
+    <template v-for="[key, label, unit, factor, low, high] in FIELDS" :key="key">
+      <QuantityField
+        v-if="unit === 'mm'"
+        quantity="depth"
+        :label="label"
+        :model-value="plan.body.settings[key]"
+        @commit="setField(key, factor, low, high, $event)"
+      />
+      <QuantityField
+        v-else-if="unit === 'g'"
+        :label="label"
+        quantity="mass"
+        :model-value="toMg(plan.body.settings[key])"
+        @commit="setField(key, factor, low, high, $event === null ? null : toG($event))"
+      />
+      <NumberField
+        v-else
+        :label="label"
+        :unit="unit"
+        :model-value="plan.body.settings[key] * factor"
+        @commit="setField(key, factor, low, high, $event)"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.grid {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 8px;
+}
+</style>

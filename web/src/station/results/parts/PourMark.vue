@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { MARKS } from './marks.ts';
+
+/** The sign of one of the pours that are compared. */
+defineProps<{ index: number }>();
+</script>
+
+<template>
+  <span class="mark" :class="MARKS[index]?.shape" :style="{ background: MARKS[index]?.color }"></span>
+</template>
+
+<style scoped>
+.mark {
+  display: inline-block;
+  width: 12px;
+  height: 12px;
+  flex: none;
+}
+
+.circle {
+  border-radius: 50%;
+}
+
+.diamond {
+  transform: rotate(45deg) scale(0.85);
+}
+
+.triangle {
+  clip-path: polygon(50% 0, 100% 100%, 0 100%);
+}
+</style>
