@@ -9,6 +9,7 @@ import {
   outlinePath,
   sizeLimits,
   sizeStep,
+  visiblePart,
 } from './photoOverlay.ts';
 
 const CORNERS: Corners = [
@@ -86,4 +87,22 @@ it('laying back undoes laying over', () => {
   const [u, v] = applied(back, x, y);
   expect(u).toBeCloseTo(123, 3);
   expect(v).toBeCloseTo(45, 3);
+});
+
+describe('the part of a photo that is shown', () => {
+  const photo = { widthPx: 1000, heightPx: 800 };
+
+  it('is all of it without corners', () => {
+    expect(visiblePart(photo, null)).toEqual({ x: 0, y: 0, width: 1000, height: 800 });
+  });
+
+  it('is the support and a little table, never more than the photo', () => {
+    const corners: Corners = [
+      [100, 100],
+      [500, 100],
+      [500, 790],
+      [100, 790],
+    ];
+    expect(visiblePart(photo, corners)).toEqual({ x: 80, y: 80, width: 440, height: 720 });
+  });
 });

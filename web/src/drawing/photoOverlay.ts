@@ -109,3 +109,25 @@ export function layBack(corners: Corners, width: number, height: number): string
   const columns = [m[0], m[3], 0, m[6], m[1], m[4], 0, m[7], 0, 0, 1, 0, m[2], m[5], 0, 1];
   return `matrix3d(${columns.join(',')})`;
 }
+
+/** Table around the support that stays in sight, as a share of its width. */
+const MARGIN = 0.05;
+
+/** The part of a photo that is shown, in its pixels: the support and a little table, or all of it without corners. */
+export function visiblePart(
+  { widthPx, heightPx }: { readonly widthPx: number; readonly heightPx: number },
+  corners: Corners | null,
+): { readonly x: number; readonly y: number; readonly width: number; readonly height: number } {
+  if (!corners) return { x: 0, y: 0, width: widthPx, height: heightPx };
+  const xs = corners.map(([x]) => x);
+  const ys = corners.map(([, y]) => y);
+  const edge = MARGIN * (Math.max(...xs) - Math.min(...xs));
+  const x = Math.max(0, Math.min(...xs) - edge);
+  const y = Math.max(0, Math.min(...ys) - edge);
+  return {
+    x,
+    y,
+    width: Math.min(widthPx, Math.max(...xs) + edge) - x,
+    height: Math.min(heightPx, Math.max(...ys) + edge) - y,
+  };
+}

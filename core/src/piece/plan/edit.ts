@@ -44,6 +44,16 @@ export function replaceItem(plan: Plan, item: PlanItem): Plan {
   return { ...plan, passes: put(plan.passes, item) };
 }
 
+/** A pass some places earlier (below 0) or later in the order of the work; beyond the ends it stays. */
+export function moveInOrder(plan: Plan, passId: string, by: number): Plan {
+  const from = plan.passes.findIndex(({ id }) => id === passId);
+  const to = from + by;
+  const pass = plan.passes[from];
+  if (!pass || to < 0 || to >= plan.passes.length) return plan;
+  const passes = plan.passes.toSpliced(from, 1).toSpliced(to, 0, pass);
+  return { ...plan, passes };
+}
+
 const shift = (place: Place, dx: number, dy: number): Place => ({ x: place.x + dx, y: place.y + dy });
 
 /** Moves every place of an item by a change of places. */

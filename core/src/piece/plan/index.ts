@@ -31,6 +31,7 @@ export {
   isPath,
   isStack,
   mirror,
+  moveInOrder,
   moveItems,
   placeOf,
   removeItems,

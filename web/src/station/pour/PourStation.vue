@@ -1,9 +1,7 @@
 <script setup lang="ts">
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import type { PourEvent } from '@icy-ribbon/contract';
-import { baseAreas } from '@icy-ribbon/core/piece/amount';
-import { InputError } from '@icy-ribbon/core/base/error';
-import { runSheet, stepStates, type RunStep } from '@icy-ribbon/core/piece/event';
+import type { RunStep } from '@icy-ribbon/core/piece/event';
 import { computed, onMounted, ref } from 'vue';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { sayProblem } from '../../notice/notices.ts';
@@ -21,14 +19,18 @@ import EventStrip from './parts/EventStrip.vue';
 import StepPanel from './parts/StepPanel.vue';
 import WaitForm from './parts/WaitForm.vue';
 import type { FreeEvent } from '../../words/event.ts';
+import { useLaid } from './parts/useLaid.ts';
+import { useRunSheet } from './parts/useRunSheet.ts';
 import { newPass, withTool, type PassDraft } from './parts/passDraft.ts';
 
 defineProps<{ pieceId: string }>();
 
 const store = usePiece();
 const plan = usePlan();
+const { steps, open, next, hasSheet } = useRunSheet();
+const { baseHex, puddles, nothingToLay } = useLaid();
 type Mode = 'sheet' | 'lay' | 'blow' | 'change' | Exclude<FreeEvent, 'pass'>;
-const mode = ref<Mode>(store.passes.length > 0 || nothingToLay() ? 'blow' : 'lay');
+const mode = ref<Mode>(store.passes.length > 0 || nothingToLay.value ? 'blow' : 'lay');
 const draft = ref<PassDraft>(newPass(store.passes.at(-1)?.data));
 /** A step that is being done otherwise; what is logged next carries it out. */
 const instead = ref<RunStep | null>(null);
@@ -47,28 +49,6 @@ onMounted(async () => {
   }
 });
 
-const steps = computed<RunStep[]>(() => {
-  if (!store.piece?.plan) return [];
-  const amounts = plan.worked.amounts;
-  const layer = (itemId: string, layerId: string) =>
-    amounts?.layers.find(({ id }) => id === `${itemId} ${layerId}`)?.massG ?? 0;
-  return runSheet(plan.body, { layer, base: (area) => baseGrams.value[area] ?? 0 });
-});
-const baseGrams = computed(() => {
-  if (!plan.body.base || !store.piece) return [];
-  try {
-    return baseAreas(store.piece.support, plan.body.base, plan.paints).map(({ massG }) => massG);
-  } catch (error) {
-    if (error instanceof InputError) return [];
-    throw error;
-  }
-});
-const open = computed(() => {
-  const states = stepStates(steps.value, store.events);
-  return steps.value.filter((step) => states.get(step.id) === 'open');
-});
-const next = computed(() => open.value[0]);
-const hasSheet = computed(() => steps.value.length > 1);
 const free = computed(() =>
   mode.value === 'sheet' || mode.value === 'lay' || mode.value === 'change'
     ? null
@@ -113,23 +93,6 @@ function otherwise(step: RunStep): void {
   };
   mode.value = 'blow';
 }
-
-function nothingToLay(): boolean {
-  return store.paints.length > 0 && store.paints.every((cup) => cup.state.leftMg === 0 || isLaid(cup.mix.id));
-}
-
-function isLaid(mixId: string): boolean {
-  return store.layers.some((layer) => layer.data.mixId === mixId);
-}
-
-const laid = computed(() =>
-  store.layers.map((layer) => {
-    const cup = store.cups.find((each) => each.mix.id === layer.data.mixId);
-    return { id: layer.id, mg: layer.data.mg, colorHex: cup?.colorHex ?? '#888888', role: cup?.mix.role };
-  }),
-);
-const baseHex = computed(() => laid.value.find((each) => each.role === 'base')?.colorHex ?? null);
-const puddles = computed(() => laid.value.filter((each) => each.role !== 'base'));
 
 function takeBackLast(): void {
   const last = store.events.filter((event) => event.kind !== 'plan').at(-1);

@@ -2,12 +2,11 @@
 import { Button, Input } from 'ant-design-vue';
 import { useDebounceFn, useStorage } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
-import { useRouter } from 'vue-router';
-import { ApiProblem } from '../../api/problem.ts';
 import BareSelect from '../../field/BareSelect.vue';
-import { say, sayProblem } from '../../notice/notices.ts';
+import { sayProblem } from '../../notice/notices.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
+import ImportPiece from './parts/ImportPiece.vue';
 import MadeDifference from './parts/MadeDifference.vue';
 import ResultCharts from './parts/ResultCharts.vue';
 import ResultFiles from './parts/ResultFiles.vue';
@@ -18,9 +17,7 @@ import ResultWall from './parts/ResultWall.vue';
 const Pagination = defineAsyncComponent(() => import('ant-design-vue/es/pagination'));
 
 const store = usePieces();
-const router = useRouter();
 const loaded = ref(false);
-const chooser = ref<HTMLInputElement | null>(null);
 
 const SORTS = [
   { value: 'newest', label: 'Newest first' },
@@ -69,39 +66,6 @@ const inHand = usePiece();
 watch(() => inHand.delivered, load);
 const loadSoon = useDebounceFn(load, 200);
 watch(() => store.filter, loadSoon, { deep: true });
-
-async function read(file: File | undefined): Promise<void> {
-  if (!file) return;
-  try {
-    const result = await store.importDocument(file);
-    if (!result) return;
-    say(result.copied ? 'This piece was here already: it came in as a copy.' : 'The piece is in.');
-    await router.push({ name: 'result', params: { pieceId: result.pieceId } });
-  } catch (error) {
-    if (error instanceof ApiProblem && error.problem.status === 400) {
-      sayProblem(
-        new ApiProblem(notReadable(`"${file.name}" is no JSON file: choose one that was exported here.`)),
-      );
-    } else if (error instanceof ApiProblem && error.fieldErrors[0]) {
-      const [first] = error.fieldErrors;
-      sayProblem(
-        new ApiProblem(
-          notReadable(`"${file.name}" does not fit at ${first.path || 'the top'}: ${first.message}`),
-        ),
-      );
-    } else {
-      sayProblem(error);
-    }
-  }
-}
-
-const notReadable = (detail: string) => ({ type: 'about:blank', title: 'Not readable', status: 422, detail });
-
-function chosen(event: Event): void {
-  const input = event.target as HTMLInputElement;
-  void read(input.files?.[0]);
-  input.value = '';
-}
 </script>
 
 <template>
@@ -126,16 +90,7 @@ function chosen(event: Event): void {
       />
       <span class="spring"></span>
       <ResultFiles :search="search" />
-      <input
-        ref="chooser"
-        class="visually-hidden"
-        type="file"
-        accept="application/json,.json"
-        tabindex="-1"
-        aria-label="A piece as JSON"
-        @change="chosen"
-      />
-      <Button type="link" @click="chooser?.click()">Import a piece</Button>
+      <ImportPiece />
     </header>
     <nav class="tabs" aria-label="How the results are shown">
       <button

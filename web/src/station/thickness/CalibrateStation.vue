@@ -1,11 +1,6 @@
 <script setup lang="ts">
-import type { Calibration, CalibrationKind } from '@icy-ribbon/contract';
-import { InputError } from '@icy-ribbon/core/base/error';
-import {
-  calibrateConstant,
-  calibrateDrainCup,
-  referenceProperties,
-} from '@icy-ribbon/core/thickness/reading';
+import type { CalibrationKind } from '@icy-ribbon/contract';
+import { referenceProperties } from '@icy-ribbon/core/thickness/reading';
 import { Button, Input, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, onMounted, reactive, ref } from 'vue';
 import BareSelect from '../../field/BareSelect.vue';
@@ -14,12 +9,14 @@ import FieldRow from '../../field/FieldRow.vue';
 import NumberField from '../../field/NumberField.vue';
 import QuantityField from '../../field/QuantityField.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
+import { useTask } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
-import { dateWords } from '../../words/general.ts';
+import { KINDS, resultWords } from './parts/calibrationWords.ts';
+import KnownCalibrations from './parts/KnownCalibrations.vue';
 import { emptyPoint, pointOf, type PointDraft } from './parts/liquidDraft.ts';
 import { useStopwatch } from './parts/stopwatch.ts';
-import { paS, spreadWords } from '../../words/thickness.ts';
+import { paS } from '../../words/thickness.ts';
 import { useRoom } from './parts/useRoom.ts';
 
 const calibrations = useCalibrations();
@@ -28,7 +25,7 @@ const kind = ref<CalibrationKind>('card');
 const name = ref('');
 const points = reactive<PointDraft[]>([emptyPoint(room.value)]);
 const timed = ref(0);
-const busy = ref(false);
+const { busy, run } = useTask();
 const watch = useStopwatch((seconds) => {
   const point = points[timed.value];
   if (point) point.seconds = Math.round(seconds * 10) / 10;
@@ -36,19 +33,6 @@ const watch = useStopwatch((seconds) => {
 
 onMounted(() => calibrations.ensure().catch(sayProblem));
 
-const KINDS = [
-  {
-    value: 'card',
-    label: 'Card',
-    what: 'Seconds from tipping the card to the line, always with the same dot and tilt.',
-  },
-  { value: 'mound', label: 'Mound', what: 'Seconds until a mound of the reference is gone.' },
-  {
-    value: 'drain-cup',
-    label: 'Cup with a hole',
-    what: 'Seconds until the stream breaks. Two liquids that differ tell more than one.',
-  },
-] as const;
 const LIQUIDS = [
   { value: 'glycerine', label: 'glycerine and water' },
   { value: 'known', label: 'another known liquid' },
@@ -57,53 +41,22 @@ const LIQUIDS = [
 const whole = computed(() => points.map(pointOf));
 const ready = computed(() => whole.value.filter((each) => each !== undefined));
 
-/** What a calibration comes to, in words. */
-function resultWords(of: CalibrationKind, given: Calibration['points']): string {
-  try {
-    if (of === 'drain-cup') {
-      const { a, b, sdLn } = calibrateDrainCup(given);
-      return `nu = ${a.toPrecision(3)} t${b > 0 ? ` - ${b.toPrecision(3)} / t` : ''} mm²/s, ${spreadWords(sdLn)}`;
-    }
-    const { ln, sdLn } = calibrateConstant(of, given);
-    return `${Math.exp(ln).toPrecision(3)} Pa·s for each second, ${spreadWords(sdLn)}`;
-  } catch (error) {
-    if (error instanceof InputError) return error.message;
-    throw error;
-  }
-}
-
 const viscosityOf = (draft: PointDraft): string => {
   const point = pointOf({ ...draft, seconds: 1 });
   return point ? paS(referenceProperties(point.liquid).viscosityPaS) : '';
 };
 
-async function keep(): Promise<void> {
-  if (busy.value) return;
-  if (ready.value.length < points.length) {
-    say('Fill in each liquid and its seconds, or drop the line.');
-    return;
-  }
-  busy.value = true;
-  try {
+const keep = () =>
+  run(async () => {
+    if (ready.value.length < points.length) {
+      say('Fill in each liquid and its seconds, or drop the line.');
+      return;
+    }
     await calibrations.add({ kind: kind.value, name: name.value, points: ready.value });
     say('Kept. Readings from now on can use it.');
     points.splice(0, points.length, emptyPoint(room.value));
     name.value = '';
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
-}
-
-async function remove(calibration: Calibration): Promise<void> {
-  try {
-    const removed = await calibrations.remove(calibration);
-    say(`"${removed.name}" is gone.`, () => calibrations.restore(removed).catch(sayProblem));
-  } catch (error) {
-    sayProblem(error);
-  }
-}
+  });
 
 function clock(index: number): void {
   timed.value = index;
@@ -171,38 +124,7 @@ useShortcuts('Calibrate', [
         >Keep it</Button
       >
     </form>
-    <section aria-label="Kept calibrations">
-      <h2>Kept</h2>
-      <p v-if="calibrations.items.length === 0" class="soft">
-        None yet. With glycerine on a card, every race tells Pa·s and not only which cup is thicker.
-      </p>
-      <table v-else class="rows">
-        <thead>
-          <tr>
-            <th>Name</th>
-            <th>What</th>
-            <th>Result</th>
-            <th>From</th>
-            <th>On</th>
-            <th></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="each in calibrations.items" :key="each.id">
-            <th scope="row">{{ each.name }}</th>
-            <td>{{ KINDS.find((one) => one.value === each.kind)?.label }}</td>
-            <td>{{ resultWords(each.kind, each.points) }}</td>
-            <td>{{ each.points.map((point) => referenceProperties(point.liquid).name).join('; ') }}</td>
-            <td>{{ dateWords(each.createdAt) }}</td>
-            <td>
-              <Button type="link" size="small" :aria-label="`Remove ${each.name}`" @click="remove(each)"
-                >Remove</Button
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </section>
+    <KnownCalibrations />
   </main>
 </template>
 

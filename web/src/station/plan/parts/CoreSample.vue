@@ -1,9 +1,5 @@
 <script setup lang="ts">
-import { baseAreas, deepestDentMm } from '@icy-ribbon/core/piece/amount';
-import { pile } from '@icy-ribbon/core/piece/check';
-import { InputError } from '@icy-ribbon/core/base/error';
 import type { PlanStack } from '@icy-ribbon/core/piece/plan';
-import { coreSample, type CoreSample, type SampleMoment } from '@icy-ribbon/core/piece/stack';
 import { useElementSize } from '@vueuse/core';
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref } from 'vue';
@@ -11,17 +7,16 @@ import { drawSample } from '../../../drawing/coreSample.ts';
 import { forecastWords } from '../../../words/forecast.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
-import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
+import { rulerTicks, useSample } from './useSample.ts';
 import { useUnits } from '../../../store/units.ts';
 
 /** A cut through the middle of a stack, to scale, with what every interface will do. */
 const props = defineProps<{ stack: PlanStack | undefined }>();
 
 const plan = usePlan();
-const store = usePiece();
 const units = useUnits();
-const moment = ref<SampleMoment>('poured');
+const { sample, moment, dentMm } = useSample(() => props.stack);
 const frame = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(frame);
 
@@ -29,28 +24,6 @@ const LABELS_PX = 178;
 const RULER_PX = 34;
 const PAD = 16;
 
-const sample = computed<CoreSample | null>(() => {
-  if (!props.stack || !store.piece) return null;
-  try {
-    const { base } = plan.body;
-    const under = base ? baseAreas(store.piece.support, base, plan.paints)[0] : undefined;
-    return coreSample(plan.body, props.stack, plan.paints, {
-      base: under,
-      blowers: plan.blowers,
-      moment: moment.value,
-    });
-  } catch (error) {
-    if (error instanceof InputError) return null;
-    throw error;
-  }
-});
-const dentMm = computed(() => {
-  if (!props.stack || !sample.value) return 0;
-  const { densityGPerMl } = pile(sample.value.layers);
-  return Number.isFinite(densityGPerMl)
-    ? deepestDentMm(plan.body, props.stack, densityGPerMl, plan.blowers)
-    : 0;
-});
 const size = computed(() => ({
   width: Math.max(60, width.value - LABELS_PX - RULER_PX),
   height: Math.max(80, height.value - 2 * PAD),
@@ -65,17 +38,7 @@ const forecasts = computed(() =>
     words: forecastWords(each, measures.value),
   })),
 );
-/** A ruler of whole millimeters, or of twentieths of an inch, thinned out where the pile is high. */
-const ticks = computed(() => {
-  const high = sample.value?.heightMm ?? 0;
-  const inches = units.chosen.length === 'in';
-  const [unitMm, digits] = inches ? [1.27, 2] : [1, 0];
-  const step = high > 16 ? 5 : high > 6 ? 2 : 1;
-  return Array.from({ length: Math.floor(high / step / unitMm) + 1 }, (_, index) => {
-    const mm = index * step * unitMm;
-    return { mm, words: String(Number((inches ? mm / 25.4 : mm).toFixed(digits))) };
-  });
-});
+const ticks = computed(() => rulerTicks(sample.value?.heightMm ?? 0, units.chosen.length === 'in'));
 const above = (index: number) => forecasts.value.find((each) => each.lower === index - 1);
 const measures = useMeasures();
 const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);

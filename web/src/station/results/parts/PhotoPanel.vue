@@ -1,21 +1,16 @@
 <script setup lang="ts">
-import { api, PHOTO_STATES, type Photo, type PhotoDetail, type PhotoState } from '@icy-ribbon/contract';
-import type { WetDry } from '@icy-ribbon/core/picture';
-import { fault } from '@icy-ribbon/core/judgement/outcome';
+import { PHOTO_STATES, type Photo, type PhotoDetail } from '@icy-ribbon/contract';
 import { useDropZone, useEventListener } from '@vueuse/core';
 import { Button, Checkbox, RadioButton, RadioGroup } from 'ant-design-vue';
-import { computed, ref, shallowRef, watch } from 'vue';
-import { call } from '../../../api/client.ts';
+import { ref, watch } from 'vue';
 import type { DrawnCell } from '../../../drawing/photoOverlay.ts';
-import { say, sayProblem } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
-import { photoWorker } from '../../../worker/photo.ts';
 import { dateWords, timeWords } from '../../../words/general.ts';
 import MeasurePhoto from './MeasurePhoto.vue';
 import PhotoView, { type Layers } from './PhotoView.vue';
+import { usePhotos } from './usePhotos.ts';
 import WetDryNote from './WetDryNote.vue';
-import { inputOf, isReady, setupOf } from './photoInput.ts';
 
 /** The photos of a piece: one large with what was measured over it, the others small below. */
 const placing = defineModel<boolean>('placing', { default: false });
@@ -30,91 +25,30 @@ const store = usePiece();
 const measures = useMeasures();
 const panel = ref<HTMLElement | null>(null);
 const chooser = ref<HTMLInputElement | null>(null);
-const chosenId = ref<string | null>(null);
-const state = ref<PhotoState>('wet');
-const busy = ref(false);
-const detail = shallowRef<PhotoDetail | null>(null);
 const layers = ref<Layers>({ cells: false, net: false, mud: false, glare: false });
 const hovered = ref<DrawnCell | null>(null);
-const comparison = ref<WetDry | 'busy' | null>(null);
-
 const LAYER_NAMES = ['cells', 'net', 'mud', 'glare'] as const;
-const photos = computed(() => store.piece?.photos ?? []);
-const shown = computed(
-  () => photos.value.find((photo) => photo.id === chosenId.value) ?? photos.value.at(-1),
-);
-const measured = computed(() => shown.value?.measurement ?? null);
-const pins = computed(() =>
-  (store.piece?.judgement?.faults ?? []).flatMap(({ id, kind, at }) =>
-    at ? [{ id, label: fault(kind).label, at }] : [],
-  ),
-);
-const both = computed(() => {
-  const of = (wanted: PhotoState) =>
-    photos.value.filter((photo) => photo.state === wanted && photo.measurement !== null).at(-1);
-  const [wet, dry] = [of('wet'), of('dry')];
-  return wet && dry ? { wet, dry } : null;
-});
-
-watch(
-  () => [shown.value?.id, measured.value?.measuredAt] as const,
-  async () => {
-    detail.value = null;
-    const photo = shown.value;
-    try {
-      if (photo?.measurement) detail.value = await call(api.photos.detail, { params: { id: photo.id } });
-    } catch (error) {
-      sayProblem(error);
-    }
-    emit('shown', photo, detail.value);
-  },
-  { immediate: true },
-);
+const {
+  photos,
+  shown,
+  measured,
+  detail,
+  pins,
+  both,
+  chosenId,
+  state,
+  busy,
+  comparison,
+  isComparing,
+  attach,
+  shutter,
+  compareWetDry,
+  remove,
+} = usePhotos();
+watch([shown, detail], () => emit('shown', shown.value, detail.value), { immediate: true });
 
 function switchLayer(name: keyof Layers, on: boolean): void {
   layers.value = { ...layers.value, [name]: on };
-}
-
-async function attach(files: readonly File[] | null): Promise<void> {
-  if (!files || files.length === 0) return;
-  busy.value = true;
-  try {
-    for (const file of files) await store.attachPhoto(file, state.value);
-    chosenId.value = null;
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
-}
-
-async function shutter(): Promise<void> {
-  busy.value = true;
-  try {
-    await store.takePhoto(state.value);
-    chosenId.value = null;
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
-}
-
-async function compareWetDry(): Promise<void> {
-  if (!both.value || !store.piece) return;
-  comparison.value = 'busy';
-  const { support } = store.piece;
-  const side = (photo: Photo) => {
-    const setup = setupOf(photo, [], new Set());
-    return isReady(setup) ? { url: `/api/photos/${photo.id}/image`, input: inputOf(setup, support) } : null;
-  };
-  const [wet, dry] = [side(both.value.wet), side(both.value.dry)];
-  try {
-    comparison.value = wet && dry ? await photoWorker().compare(wet, dry) : null;
-  } catch (error) {
-    comparison.value = null;
-    sayProblem(error);
-  }
 }
 
 function chosen(event: Event): void {
@@ -129,16 +63,6 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
   const files = [...(event.clipboardData?.files ?? [])].filter((file) => file.type.startsWith('image/'));
   if (files.length > 0) void attach(files);
 });
-
-async function remove(): Promise<void> {
-  if (!shown.value) return;
-  try {
-    const removed = await store.removePhoto(shown.value);
-    say('The photo is deleted.', () => store.restorePhoto(removed).catch(sayProblem));
-  } catch (error) {
-    sayProblem(error);
-  }
-}
 </script>
 
 <template>
@@ -197,7 +121,7 @@ async function remove(): Promise<void> {
       <Button v-if="shown" size="small" :type="measured ? 'default' : 'primary'" @click="measuring = true">
         {{ measured ? 'Measure again' : 'Measure it' }}
       </Button>
-      <Button v-if="both" size="small" :loading="comparison === 'busy'" @click="compareWetDry">
+      <Button v-if="both" size="small" :loading="isComparing" @click="compareWetDry">
         Wet against dry
       </Button>
       <Button v-if="shown" type="link" size="small" @click="remove">Delete photo</Button>
@@ -225,11 +149,7 @@ async function remove(): Promise<void> {
         Attach a photo
       </Button>
     </div>
-    <WetDryNote
-      v-if="!measuring && comparison !== null && comparison !== 'busy'"
-      :found="comparison"
-      @close="comparison = null"
-    />
+    <WetDryNote v-if="!measuring && comparison" :found="comparison" @close="comparison = null" />
   </section>
 </template>
 

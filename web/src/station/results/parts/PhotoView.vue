@@ -3,19 +3,19 @@ import type { Photo, PhotoDetail } from '@icy-ribbon/contract';
 import { inverseOf, project } from '@icy-ribbon/core/picture';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { useElementSize } from '@vueuse/core';
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import {
   cellAt,
   cellsOf,
   faceMap,
-  layOver,
-  maskPicture,
   outlinePath,
   SIZE_COLORS,
   sizeLimits,
   sizeStep,
+  visiblePart,
   type DrawnCell,
 } from '../../../drawing/photoOverlay.ts';
+import MaskLayer from './MaskLayer.vue';
 
 /** A photo with what was measured drawn over it, each layer by itself. */
 export interface Layers {
@@ -51,23 +51,7 @@ const emit = defineEmits<{
 const box = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(box);
 const corners = computed(() => props.photo.measurement?.corners ?? null);
-/** The part of the photo that is shown: the support and a little table, or all of it without corners. */
-const MARGIN = 0.05;
-const view = computed(() => {
-  const { widthPx, heightPx } = props.photo;
-  if (!corners.value) return { x: 0, y: 0, width: widthPx, height: heightPx };
-  const xs = corners.value.map(([x]) => x);
-  const ys = corners.value.map(([, y]) => y);
-  const edge = MARGIN * (Math.max(...xs) - Math.min(...xs));
-  const x = Math.max(0, Math.min(...xs) - edge);
-  const y = Math.max(0, Math.min(...ys) - edge);
-  return {
-    x,
-    y,
-    width: Math.min(widthPx, Math.max(...xs) + edge) - x,
-    height: Math.min(heightPx, Math.max(...ys) + edge) - y,
-  };
-});
+const view = computed(() => visiblePart(props.photo, corners.value));
 const scale = computed(() =>
   Math.min(width.value / view.value.width || 1, height.value / view.value.height || 1),
 );
@@ -88,29 +72,7 @@ const outlines = computed(() => {
   }));
 });
 
-const holder = ref<HTMLElement | null>(null);
-const MASK_COLORS = {
-  net: [255, 80, 190, 150],
-  mud: [150, 60, 10, 190],
-  glare: [255, 230, 0, 170],
-} as const;
-watch(
-  [() => props.detail, () => props.layers, corners, scale, holder],
-  () => {
-    const host = holder.value;
-    if (!host) return;
-    host.replaceChildren();
-    const masks = props.detail?.masks;
-    if (!masks || !corners.value) return;
-    for (const name of ['net', 'mud', 'glare'] as const) {
-      if (!props.layers[name]) continue;
-      const picture = maskPicture(masks[name], masks, MASK_COLORS[name]);
-      picture.style.transform = layOver(corners.value, masks.widthPx, masks.heightPx, scale.value);
-      host.append(picture);
-    }
-  },
-  { immediate: true, flush: 'post' },
-);
+const shownMasks = computed(() => (['net', 'mud', 'glare'] as const).filter((name) => props.layers[name]));
 
 const pinPlace = (at: { x: number; y: number }): readonly [number, number] =>
   map.value
@@ -163,7 +125,13 @@ function clicked(event: MouseEvent): void {
         }"
       >
         <img :src="`/api/photos/${photo.id}/image`" :alt="alt" draggable="false" />
-        <div ref="holder" class="masks" aria-hidden="true"></div>
+        <MaskLayer
+          v-if="detail && corners"
+          :masks="detail.masks"
+          :corners="corners"
+          :scale="scale"
+          :shown="shownMasks"
+        />
         <svg :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`" aria-hidden="true">
           <g v-for="group in outlines" :key="group.color">
             <path :d="group.path" class="dark" />
@@ -216,24 +184,15 @@ function clicked(event: MouseEvent): void {
 }
 
 img,
-svg,
-.masks {
+svg {
   position: absolute;
   inset: 0;
   width: 100%;
   height: 100%;
 }
 
-svg,
-.masks {
+svg {
   pointer-events: none;
-}
-
-.masks :deep(canvas) {
-  position: absolute;
-  top: 0;
-  left: 0;
-  transform-origin: 0 0;
 }
 
 .line,

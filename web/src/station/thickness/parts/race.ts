@@ -1,5 +1,6 @@
 import type { ReadingInput } from '@icy-ribbon/contract';
 import type { Calibrated } from '@icy-ribbon/core/thickness/reading';
+import { paS } from '../../../words/thickness.ts';
 import { computed, onBeforeUnmount, ref } from 'vue';
 
 /** A lane of the card: a cup, or a reference liquid. */
@@ -14,6 +15,8 @@ export interface Lane {
 }
 
 export type RaceBy = 'time' | 'length';
+/** Seconds to the line or millimeters run, by the lane's key. */
+type Results = Readonly<Record<string, number>>;
 
 /** The clock of a race and what each lane did: seconds to the line, or mm run. */
 export function useRace() {
@@ -83,7 +86,7 @@ export function useRace() {
 /** The lanes that ran, as readings of one race. */
 export function raceReadings(
   lanes: readonly Lane[],
-  race: { readonly by: RaceBy; readonly results: Readonly<Record<string, number>> },
+  race: { readonly by: RaceBy; readonly results: Results },
   about: {
     readonly temperatureC: number | null;
     readonly card: Calibrated | null;
@@ -111,4 +114,35 @@ export function raceReadings(
 /** How thick a lane is against another, as its results say: seconds directly, lengths by their cube. */
 export function laneRatio(by: RaceBy, value: number, against: number): number {
   return by === 'time' ? value / against : (against / value) ** 3;
+}
+
+/** The reference where there is one, else the thinnest lane, against which the others are told. */
+function standard(lanes: readonly Lane[], by: RaceBy, results: Results): Lane | undefined {
+  const done = lanes.filter((lane) => results[lane.key] !== undefined);
+  const sign = by === 'time' ? 1 : -1;
+  const sorted = [...done].sort((a, b) => sign * (results[a.key]! - results[b.key]!));
+  return done.find((lane) => lane.liquid) ?? sorted[0];
+}
+
+/** What the race says of each lane so far: its thickness beside a reference, else its ratio to the thinnest. */
+export function raceOutcome(
+  lanes: readonly Lane[],
+  by: RaceBy,
+  results: Results,
+  isFinished: boolean,
+): { readonly lane: Lane; readonly words: string }[] {
+  const against = standard(lanes, by, results);
+  const base = against && results[against.key];
+  return lanes.map((lane) => {
+    const value = results[lane.key];
+    if (value === undefined || base === undefined) return { lane, words: '' };
+    if (lane === against) {
+      return { lane, words: lane.liquid ? paS(lane.liquid.viscosityPaS) : isFinished ? 'the thinnest' : '' };
+    }
+    const ratio = laneRatio(by, value, base);
+    const words = against?.liquid
+      ? paS(against.liquid.viscosityPaS * ratio)
+      : `${ratio.toFixed(2)} × as thick as ${against?.name}`;
+    return { lane, words };
+  });
 }

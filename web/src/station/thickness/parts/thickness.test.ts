@@ -3,7 +3,7 @@ import { runShare, trailPath } from '../../../drawing/card.ts';
 import { RUN_S, stickfulAt, surfacePath, TURN_S } from '../../../drawing/mound.ts';
 import { groupNotes } from './groupNotes.ts';
 import { emptyPoint, pointOf } from './liquidDraft.ts';
-import { laneRatio, raceReadings, type Lane } from './race.ts';
+import { laneRatio, raceOutcome, raceReadings, type Lane } from './race.ts';
 import { measureWords as measures } from '../../../words/measure.ts';
 import {
   additionWords,
@@ -120,6 +120,27 @@ describe('a race on the card', () => {
       [null, 'id 1'],
     ]);
     expect(readings[1]!.measure).toMatchObject({ value: 12, liquid: glycerine });
+  });
+
+  it('is told beside the reference, or as so many times the thinnest', () => {
+    const words = (...given: Parameters<typeof raceOutcome>) =>
+      raceOutcome(...given).map((each) => each.words);
+    const cups = [lane('rust'), lane('rain')];
+    const results = { rust: 12, rain: 8 };
+    expect(words(cups, 'time', results, true)).toEqual(['1.50 × as thick as rain', 'the thinnest']);
+    expect(words(cups, 'time', results, false)).toEqual(['1.50 × as thick as rain', '']);
+    expect(words(cups, 'time', {}, false)).toEqual(['', '']);
+    const reference = lane('glycerine', { name: 'glycerine', viscosityPaS: 1.4, sdLn: 0.04 });
+    expect(words([...cups, reference], 'time', { ...results, glycerine: 12 }, true)).toEqual([
+      '1.4 Pa·s',
+      '0.93 Pa·s',
+      '1.4 Pa·s',
+    ]);
+  });
+
+  it('the longest run is the thinnest lane', () => {
+    const told = raceOutcome([lane('rust'), lane('rain')], 'length', { rust: 40, rain: 80 }, true);
+    expect(told.map(({ words }) => words)).toEqual(['8.00 × as thick as rain', 'the thinnest']);
   });
 
   it('a calibrated card counts for times, not for run lengths', () => {

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { AIR_TOOLS, airTool, bearingName, type AirTool } from '@icy-ribbon/core/flow/air';
+import type { PlanPass } from '@icy-ribbon/core/piece/plan';
+import { computed } from 'vue';
+import BareSelect from '../../../field/BareSelect.vue';
+import NumberField from '../../../field/NumberField.vue';
+import QuantityField from '../../../field/QuantityField.vue';
+import { useEquipment } from '../../../store/equipment.ts';
+import { isAsShown, typedWithin } from './typed.ts';
+
+/** A pass of air in numbers: the tool, where it stands and blows, and its turn among the passes. */
+const props = defineProps<{ item: PlanPass }>();
+const emit = defineEmits<{ change: [changes: Partial<PlanPass>]; move: [by: number] }>();
+
+const equipment = useEquipment();
+const toolOptions = AIR_TOOLS.map(({ tool, label }) => ({ value: tool, label }));
+const blowerOptions = computed(() => [
+  { value: '', label: 'usual one' },
+  ...equipment.blowers
+    .filter((blower) => blower.tool === props.item.tool)
+    .map(({ id, name: label }) => ({ value: id, label })),
+]);
+const settingOptions = computed(() =>
+  airTool(props.item.tool).settings.map((value) => ({ value, label: value })),
+);
+
+function setTool(tool: AirTool): void {
+  const { settings, distanceMm } = airTool(tool);
+  emit('change', { tool, setting: settings[0], distanceMm, blowerId: null });
+}
+
+function setAt(axis: 'x' | 'y', mm: number | null): void {
+  if (mm === null || isAsShown(mm, props.item.at[axis])) return;
+  emit('change', { at: { ...props.item.at, [axis]: mm } });
+}
+
+function setNumber(
+  key: 'distanceMm' | 'slantDeg' | 'seconds' | 'directionDeg',
+  typed: number | null,
+  limits: readonly [number, number],
+): void {
+  const value = typedWithin(typed, props.item[key], limits);
+  if (value !== null) emit('change', { [key]: value });
+}
+</script>
+
+<template>
+  <div class="fields">
+    <div class="grid two">
+      <BareSelect
+        label="Tool"
+        :value="item.tool"
+        :options="toolOptions"
+        @update:value="setTool($event as AirTool)"
+      />
+      <BareSelect
+        label="Setting"
+        :value="item.setting"
+        :options="settingOptions"
+        @update:value="emit('change', { setting: String($event) })"
+      />
+      <BareSelect
+        v-if="blowerOptions.length > 1"
+        label="Which blower"
+        :value="item.blowerId ?? ''"
+        :options="blowerOptions"
+        @update:value="emit('change', { blowerId: $event ? String($event) : null })"
+      />
+    </div>
+    <div class="grid">
+      <QuantityField
+        label="Distance"
+        quantity="length"
+        :model-value="item.distanceMm"
+        @commit="setNumber('distanceMm', $event, [5, 3000])"
+      />
+      <NumberField
+        label="Slant, 90 straight"
+        unit="°"
+        :model-value="item.slantDeg"
+        @commit="setNumber('slantDeg', $event, [5, 90])"
+      />
+      <NumberField
+        label="Seconds"
+        unit="s"
+        :model-value="item.seconds"
+        @commit="setNumber('seconds', $event, [0.1, 600])"
+      />
+      <NumberField
+        :label="`Blows ${bearingName(item.directionDeg)}`"
+        unit="°"
+        :model-value="item.directionDeg"
+        @commit="setNumber('directionDeg', $event, [0, 359])"
+      />
+      <QuantityField
+        label="From the left"
+        quantity="length"
+        :model-value="item.at.x"
+        @commit="setAt('x', $event)"
+      />
+      <QuantityField
+        label="From the top"
+        quantity="length"
+        :model-value="item.at.y"
+        @commit="setAt('y', $event)"
+      />
+    </div>
+    <p class="order">
+      <button class="plain-button link" @click="emit('move', -1)">Earlier</button>
+      <button class="plain-button link" @click="emit('move', 1)">Later</button>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.fields {
+  display: grid;
+  gap: 8px;
+}
+
+.grid {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 8px;
+}
+
+.grid.two {
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+}
+
+.order {
+  display: flex;
+  gap: 16px;
+}
+
+.link {
+  padding: 6px 0;
+  color: var(--water);
+  text-decoration: underline;
+}
+</style>

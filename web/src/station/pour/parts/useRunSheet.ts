@@ -1,0 +1,36 @@
+import { InputError } from '@icy-ribbon/core/base/error';
+import { baseAreas } from '@icy-ribbon/core/piece/amount';
+import { runSheet, stepStates, type RunStep } from '@icy-ribbon/core/piece/event';
+import { computed } from 'vue';
+import { usePiece } from '../../../store/piece/piece.ts';
+import { usePlan } from '../../../store/plan/plan.ts';
+
+/** The steps of the plan, and which of them are still to be done. */
+export function useRunSheet() {
+  const store = usePiece();
+  const plan = usePlan();
+  const steps = computed<RunStep[]>(() => {
+    if (!store.piece?.plan) return [];
+    const amounts = plan.worked.amounts;
+    const layer = (itemId: string, layerId: string) =>
+      amounts?.layers.find(({ id }) => id === `${itemId} ${layerId}`)?.massG ?? 0;
+    return runSheet(plan.body, { layer, base: (area) => baseGrams.value[area] ?? 0 });
+  });
+  const baseGrams = computed(() => {
+    if (!plan.body.base || !store.piece) return [];
+    try {
+      return baseAreas(store.piece.support, plan.body.base, plan.paints).map(({ massG }) => massG);
+    } catch (error) {
+      if (error instanceof InputError) return [];
+      throw error;
+    }
+  });
+  const open = computed(() => {
+    const states = stepStates(steps.value, store.events);
+    return steps.value.filter((step) => states.get(step.id) === 'open');
+  });
+  const next = computed(() => open.value[0]);
+  const hasSheet = computed(() => steps.value.length > 1);
+
+  return { steps, open, next, hasSheet };
+}

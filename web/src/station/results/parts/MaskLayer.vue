@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import type { PhotoDetail } from '@icy-ribbon/contract';
+import type { Corners } from '@icy-ribbon/core/picture';
+import { ref, watch } from 'vue';
+import { layOver, maskPicture } from '../../../drawing/photoOverlay.ts';
+
+/** Areas that were found in a photo, laid over it: the lacing's net, mud, glare. */
+const props = defineProps<{
+  masks: PhotoDetail['masks'];
+  corners: Corners;
+  /** Pixels of the screen to one of the photo. */
+  scale: number;
+  shown: readonly (keyof typeof MASK_COLORS)[];
+}>();
+
+const MASK_COLORS = {
+  net: [255, 80, 190, 150],
+  mud: [150, 60, 10, 190],
+  glare: [255, 230, 0, 170],
+} as const;
+const holder = ref<HTMLElement | null>(null);
+
+watch(
+  [() => props.masks, () => props.corners, () => props.scale, () => props.shown, holder],
+  () => {
+    holder.value?.replaceChildren(
+      ...props.shown.map((name) => {
+        const picture = maskPicture(props.masks[name], props.masks, MASK_COLORS[name]);
+        picture.style.transform = layOver(
+          props.corners,
+          props.masks.widthPx,
+          props.masks.heightPx,
+          props.scale,
+        );
+        return picture;
+      }),
+    );
+  },
+  { immediate: true, flush: 'post' },
+);
+</script>
+
+<template>
+  <div ref="holder" class="masks" aria-hidden="true"></div>
+</template>
+
+<style scoped>
+.masks {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  pointer-events: none;
+}
+
+.masks :deep(canvas) {
+  position: absolute;
+  top: 0;
+  left: 0;
+  transform-origin: 0 0;
+}
+</style>
