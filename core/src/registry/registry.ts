@@ -1,9 +1,12 @@
 import { z } from 'zod';
 import { InputError } from '../base/error/index.ts';
 import { amountsCalculation } from '../piece/amount/amounts.calculation.ts';
+import { deepDentCalculation } from '../flow/air/deepDent.calculation.ts';
 import { jetCalculation } from '../flow/air/jet.calculation.ts';
+import { reachCalculation } from '../flow/air/reach.calculation.ts';
 import { cellsCalculation } from '../flow/cell/cells.calculation.ts';
 import { colorDifferenceCalculation } from '../paint/color/difference.calculation.ts';
+import { mixColorCalculation } from '../paint/color/mix.calculation.ts';
 import { filmLeftCalculation } from '../flow/film/filmLeft.calculation.ts';
 import { levelCalculation } from '../flow/film/level.calculation.ts';
 import { spinCalculation } from '../flow/film/spin.calculation.ts';
@@ -14,6 +17,7 @@ import { combineCalculation } from '../thickness/reading/combine.calculation.ts'
 import { drainCupCalculation } from '../thickness/reading/drainCup.calculation.ts';
 import { glycerineCalculation } from '../thickness/reading/glycerine.calculation.ts';
 import { tiltRaceCalculation } from '../thickness/reading/tiltRace.calculation.ts';
+import { ridgeCalculation } from '../base/statistics/ridge.calculation.ts';
 import { convertCalculation } from '../base/unit/convert.calculation.ts';
 import type { Calculation } from '../base/calculation/define.ts';
 
@@ -32,8 +36,12 @@ export const CALCULATIONS = [
   levelCalculation,
   cellsCalculation,
   jetCalculation,
+  deepDentCalculation,
+  reachCalculation,
   colorDifferenceCalculation,
+  mixColorCalculation,
   amountsCalculation,
+  ridgeCalculation,
 ] as const;
 
 export type CalculationName = (typeof CALCULATIONS)[number]['name'];

@@ -20,8 +20,12 @@ it('has the calculations of its contract', () => {
     'level',
     'cells',
     'jet',
+    'deep-dent',
+    'reach',
     'color-difference',
+    'mix-color',
     'amounts',
+    'ridge',
   ]);
 });
 

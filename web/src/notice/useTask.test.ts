@@ -1,4 +1,4 @@
-import { useTask } from './useTask.ts';
+import { attempt, useTask } from './useTask.ts';
 
 it('is busy while it runs, and gives what the work gave', async () => {
   const task = useTask();
@@ -24,4 +24,9 @@ it('a failure is told and leaves it ready for another try', async () => {
   expect(told).toEqual([failure]);
   expect(task.busy.value).toBe(false);
   await expect(task.run(() => Promise.resolve('yes'))).resolves.toBe('yes');
+});
+
+it('an attempt is not held back by what is under way', async () => {
+  const both = await Promise.all([attempt(() => Promise.resolve(1)), attempt(() => Promise.resolve(2))]);
+  expect(both).toEqual([1, 2]);
 });

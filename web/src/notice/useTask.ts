@@ -35,3 +35,13 @@ export function useTask(tell: (error: unknown) => void = sayProblem): RunningTas
     },
   };
 }
+
+/** Does something at once, whatever else is under way; what goes wrong is told. @returns undefined when it failed */
+export async function attempt<Result>(work: () => Promise<Result>): Promise<Result | undefined> {
+  try {
+    return await work();
+  } catch (error) {
+    sayProblem(error);
+    return undefined;
+  }
+}

@@ -4,7 +4,7 @@ import { useEventListener } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { useTask } from '../../notice/useTask.ts';
+import { attempt, useTask } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
@@ -39,7 +39,7 @@ const canvas = ref<InstanceType<typeof SupportCanvas> | null>(null);
 
 const opened = ref(false);
 onMounted(() =>
-  run(async () => {
+  attempt(async () => {
     await plan.open();
     opened.value = true;
   }),
@@ -93,7 +93,7 @@ function place(at: Place): void {
 }
 
 const save = (kind: 'svg' | 'png' | 'json' | 'sheet') =>
-  run(async () => {
+  attempt(async () => {
     if (kind !== 'sheet') return savePlan(kind, context.value, plan.body, store.piece?.name ?? 'plan');
     await plan.flush();
     await router.push({ name: 'run-sheet', params: { pieceId: props.pieceId } });

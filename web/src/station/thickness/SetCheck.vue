@@ -5,7 +5,7 @@ import { useRouter } from 'vue-router';
 import ColorDot from '../../drawing/ColorDot.vue';
 import ComputedFrom from '../../field/ComputedFrom.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
-import { useTask } from '../../notice/useTask.ts';
+import { attempt, useTask } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useShelf } from '../../store/shelf.ts';
@@ -31,7 +31,7 @@ const add = (mixId: string, parts: readonly { ingredientId: string; mg: number }
 /** Makes room for water in a cup that holds nothing to thin it with. */
 async function giveWater(mixId: string): Promise<void> {
   const water = shelf.materials.find((each) => each.kind === 'water');
-  if (water) await run(() => store.addIngredient(mixId, water.id));
+  if (water) await attempt(() => store.addIngredient(mixId, water.id));
   else say('There is no water on the shelf: put it there first.');
 }
 

@@ -5,7 +5,7 @@ import { computedAsync } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { call } from '../../../api/client.ts';
 import { say, sayProblem } from '../../../notice/notices.ts';
-import { useTask } from '../../../notice/useTask.ts';
+import { attempt, useTask } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { photoWorker } from '../../../worker/photo.ts';
 import { inputOf, isReady, setupOf } from './photoInput.ts';
@@ -76,10 +76,10 @@ export function usePhotos() {
     });
 
   const remove = () =>
-    run(async () => {
+    attempt(async () => {
       if (!shown.value) return;
       const removed = await store.removePhoto(shown.value);
-      say('The photo is deleted.', () => run(() => store.restorePhoto(removed)));
+      say('The photo is deleted.', () => attempt(() => store.restorePhoto(removed)));
     });
 
   return {

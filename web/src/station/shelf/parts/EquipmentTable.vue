@@ -7,7 +7,7 @@ import RecordDrawer from '../../../field/RecordDrawer.vue';
 import RowActions from '../../../field/RowActions.vue';
 import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
 import { say, sayProblem } from '../../../notice/notices.ts';
-import { useTask } from '../../../notice/useTask.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { useEquipment } from '../../../store/equipment.ts';
 import { useUnits } from '../../../store/units.ts';
 import EquipmentForm from './EquipmentForm.vue';
@@ -15,7 +15,6 @@ import { emptyBlower, emptyVessel, equipmentDraft, type EquipmentDraft } from '.
 
 const equipment = useEquipment();
 const units = useUnits();
-const { run } = useTask();
 
 const drawer = useRecordDrawer<Equipment, EquipmentDraft>(emptyVessel(), async (target, draft) => {
   const input = draft as EquipmentCreate;
@@ -30,9 +29,9 @@ const enter = (empty: EquipmentDraft) => drawer.begin('new', empty);
 const edit = (item: Equipment) => drawer.begin(item, equipmentDraft(item));
 
 const remove = (item: Equipment) =>
-  run(async () => {
+  attempt(async () => {
     const removed = await equipment.remove(item);
-    say(`"${removed.name}" is off the shelf.`, () => run(() => equipment.restore(removed)));
+    say(`"${removed.name}" is off the shelf.`, () => attempt(() => equipment.restore(removed)));
   });
 </script>
 

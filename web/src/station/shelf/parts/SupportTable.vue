@@ -7,7 +7,7 @@ import RecordDrawer from '../../../field/RecordDrawer.vue';
 import RowActions from '../../../field/RowActions.vue';
 import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
 import { say } from '../../../notice/notices.ts';
-import { useTask } from '../../../notice/useTask.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
@@ -17,7 +17,6 @@ import SupportForm from '../../../field/SupportForm.vue';
 const shelf = useShelf();
 const units = useUnits();
 const measures = useMeasures();
-const { run } = useTask();
 
 const drawer = useRecordDrawer<Support, SupportDraft>(emptySupport(), async (target, draft) => {
   const { name, shape, widthMm, heightMm, sideDepthMm } = draft;
@@ -54,10 +53,10 @@ function area(support: Support): string {
 }
 
 const remove = (support: Support) =>
-  run(async () => {
+  attempt(async () => {
     const removed = await shelf.removeSupport(support);
     say(`"${support.name}" is off the shelf. Pieces on it keep it.`, () =>
-      run(() => shelf.restoreSupport(removed)),
+      attempt(() => shelf.restoreSupport(removed)),
     );
   });
 </script>

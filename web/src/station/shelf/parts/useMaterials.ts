@@ -2,7 +2,7 @@ import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { materialKind } from '@icy-ribbon/core/paint/material';
 import { computed, ref } from 'vue';
 import { say } from '../../../notice/notices.ts';
-import { useTask } from '../../../notice/useTask.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { useShelf } from '../../../store/shelf.ts';
 
 /** Whether a material is one of a kind, and has some words in what can be read of it. */
@@ -15,7 +15,6 @@ export function isWanted(material: ShelvedMaterial, words: string, kind: string)
 /** The materials of the shelf as they are searched, chosen, taken off and put back. */
 export function useMaterials() {
   const shelf = useShelf();
-  const { run } = useTask();
   const search = ref('');
   const kindFilter = ref('');
   const chosenIds = ref<string[]>([]);
@@ -27,28 +26,28 @@ export function useMaterials() {
   const chosen = computed(() => shelf.materials.filter((each) => chosenIds.value.includes(each.id)));
 
   const remove = (material: ShelvedMaterial) =>
-    run(async () => {
+    attempt(async () => {
       const removed = await shelf.removeMaterial(material);
       say(`"${material.name}" is off the shelf. Mixes made from it keep it.`, () =>
-        run(() => shelf.restoreMaterial(removed)),
+        attempt(() => shelf.restoreMaterial(removed)),
       );
     });
 
   const putBack = (material: ShelvedMaterial) =>
-    run(async () => {
+    attempt(async () => {
       await shelf.restoreMaterial(material);
       const rest = await shelf.archived();
       if (archived.value) archived.value = rest;
     });
 
   const toggleArchived = () =>
-    run(async () => {
+    attempt(async () => {
       chosenIds.value = [];
       archived.value = archived.value ? null : await shelf.archived();
     });
 
   const changeChosen = (changes: Parameters<typeof shelf.changeMany>[1]) =>
-    run(async () => {
+    attempt(async () => {
       await shelf.changeMany(chosen.value, changes);
       say(`${chosen.value.length} materials are changed.`);
       chosenIds.value = [];

@@ -3,19 +3,18 @@ import type { Calibration } from '@icy-ribbon/contract';
 import { referenceProperties } from '@icy-ribbon/core/thickness/reading';
 import { Button } from 'ant-design-vue';
 import { say } from '../../../notice/notices.ts';
-import { useTask } from '../../../notice/useTask.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { useCalibrations } from '../../../store/calibrations.ts';
 import { dateWords } from '../../../words/general.ts';
 import { KINDS, resultWords } from './calibrationWords.ts';
 
 /** The calibrations of this studio, the newest first. */
 const calibrations = useCalibrations();
-const { run } = useTask();
 
 const remove = (calibration: Calibration) =>
-  run(async () => {
+  attempt(async () => {
     const removed = await calibrations.remove(calibration);
-    say(`"${removed.name}" is gone.`, () => run(() => calibrations.restore(removed)));
+    say(`"${removed.name}" is gone.`, () => attempt(() => calibrations.restore(removed)));
   });
 </script>
 

@@ -1,0 +1,31 @@
+/* eslint-disable @typescript-eslint/no-require-imports */
+/** Runs the tests of one mutant after the other in a process of its own; killed from outside when one hangs. */
+const { runCLI } = require('jest');
+
+process.on('message', async ({ mutant, tests }) => {
+  // Not by Jest's globals: they would have every file compiled anew.
+  process.env.ICY_RIBBON_MUTANT = mutant;
+  const config = JSON.stringify({
+    ...require('../../jest.config.cjs'),
+    rootDir: process.cwd(),
+    transform: {
+      '^.+\\.ts$': [
+        '<rootDir>/test/mutants/transform.cjs',
+        { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
+      ],
+      ...Object.fromEntries(
+        Object.entries(require('../../jest.config.cjs').transform).filter(
+          ([pattern]) => pattern !== '^.+\\.ts$',
+        ),
+      ),
+    },
+    roots: ['<rootDir>/core/src', '<rootDir>/web/src/words'],
+    reporters: [],
+  });
+  const { results } = await runCLI(
+    { config, _: tests, runInBand: true, bail: 1, silent: true, watchman: false, ci: true },
+    [process.cwd()],
+  );
+  process.send({ survived: results.success && results.numTotalTests > 0, ran: results.numTotalTests });
+});
+process.send('ready');
