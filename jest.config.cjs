@@ -12,7 +12,12 @@ module.exports = {
     '<rootDir>/test',
   ],
   testMatch: ['**/*.test.ts'],
+  moduleFileExtensions: ['ts', 'js', 'mjs', 'cjs', 'json', 'vue'],
   transform: {
+    '^.+\\.vue$': [
+      '<rootDir>/test/vue.cjs',
+      { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
+    ],
     '^.+\\.ts$': [
       '<rootDir>/test/fastGlobals.cjs',
       { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } },
