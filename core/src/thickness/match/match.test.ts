@@ -231,6 +231,129 @@ describe('matching a set', () => {
   });
 });
 
+describe('matching, to the number', () => {
+  it('a bloom’s cup is brought just inside its window from the nearer end: by 0.15 in ln', () => {
+    const cups = [
+      cup('tide', 8_000),
+      cup('white', 1_000, { role: 'activator', contentsMg: [30_000, 5_000, 1_000] }),
+      cup('thin', 20_000, { role: 'activator' }),
+      cup('wall', 0, { role: 'pillow', contentsMg: [20_000, 15_000, 6_000] }),
+    ];
+    const { cups: matched } = matchSet(beliefOf(cups), 'bloom', cups);
+    expect(matched[0]!.targetPaS).toBeCloseTo(1.6 * Math.exp(0.15), 9);
+    expect(matched[1]!.targetPaS).toBeCloseTo(0.9 * Math.exp(-0.15), 9);
+    expect(matched.map(({ addMg }) => addMg > 0)).toEqual(
+      matched.map(({ addition }) => addition.kind !== 'there'),
+    );
+  });
+
+  it('the grams of a set are those of its cups, of all that has to be added', () => {
+    const cups = [cup('rust', 8_000), cup('rain', 15_000)];
+    const belief = beliefOf(cups);
+    const plan = matchSet(belief, 'dutch', cups);
+    const needed = plan.cups.map(({ addition }) =>
+      'need' in addition ? addition.need.reduce((sum, each) => sum + each.mg, 0) : 0,
+    );
+    expect(plan.cups.map(({ addMg }) => addMg)).toEqual(needed);
+    expect(plan.addMg).toBe(needed.reduce((sum, each) => sum + each, 0));
+    expect(plan.addMg).toBeGreaterThan(0);
+  });
+
+  it('a thickness every cup can reach goes before one that costs less and leaves a cup behind', () => {
+    // The small cup cannot take what would bring it to the large one.
+    const large = cup('base', 60_000, {
+      role: 'base',
+      contentsMg: [160_000, 80_000, 60_000],
+      capacityMl: 500,
+    });
+    const small = cup('rust', 7_000, { capacityMl: 55 });
+    const belief = beliefOf([large, small]);
+    const plan = matchSet(belief, 'dutch', [large, small]);
+    expect(plan.feasible).toBe(true);
+    const cheapest = nextAddition(belief, small, thicknessIn(belief, large));
+    expect(cheapest).toMatchObject({ limit: { code: 'capacity' } });
+    expect(plan.addMg).toBeGreaterThan(
+      'need' in cheapest ? cheapest.need.reduce((sum, each) => sum + each.mg, 0) : 0,
+    );
+  });
+
+  it('of cups that need nothing the one nearest to the target sets the pace', () => {
+    const cups = [cup('rust', 11_250), cup('rain', 11_400), cup('ink', 11_500)];
+    const plan = matchSet(beliefOf(cups), 'dutch', cups);
+    const target = plan.groups[0]!.targetPaS!;
+    const off = (id: string) =>
+      Math.abs(Math.log(plan.cups.find((each) => each.id === id)!.addition.now.viscosityPaS / target));
+    for (const { id } of cups) expect(off(plan.groups[0]!.paceId!)).toBeLessThanOrEqual(off(id));
+  });
+
+  it('the step is four fifths of what is needed, from 50 mg on', () => {
+    const one = cup('rust', 5_000);
+    const belief = beliefOf([one]);
+    const next = nextAddition(belief, one, 0.5);
+    if (next.kind !== 'thin') throw new Error(next.kind);
+    expect(next.step[0]!.mg / next.need[0]!.mg).toBeCloseTo(0.8, 3);
+    expect(next.after.viscosityPaS).toBeCloseTo(
+      thicknessIn(
+        belief,
+        one,
+        one.contentsMg.map((mg, at) => mg + (at === 2 ? next.step[0]!.mg : 0)),
+      ),
+      9,
+    );
+    const tiny = cup('drop', 0, { contentsMg: [40, 20, 8] });
+    const almost = thicknessIn(beliefOf([tiny]), tiny) * Math.exp(-0.14);
+    expect(nextAddition(beliefOf([tiny]), tiny, almost).kind).toBe('there');
+  });
+
+  it('the chance to go too far is that of ending thinner than a race can tell from the target', () => {
+    const guessed = cup('rust', 5_000, { trust: 'typical' });
+    const next = nextAddition(beliefOf([guessed]), guessed, 0.76);
+    if (next.kind !== 'thin') throw new Error(next.kind);
+    const z = (Math.log(0.76) - THERE_LN - Math.log(next.after.viscosityPaS)) / next.after.spreadLn;
+    // The normal distribution by its Taylor series.
+    let [term, sum] = [z, z];
+    for (let k = 1; k < 60; k += 1) {
+      term *= (-z * z) / (2 * k);
+      sum += term / (2 * k + 1);
+    }
+    expect(next.overshoot).toBeCloseTo(0.5 + sum / Math.sqrt(2 * Math.PI), 4);
+    expect(next.overshoot).toBeGreaterThan(0.05);
+  });
+});
+
+describe('the race that tells most, to the number', () => {
+  const typical = { trust: 'typical' as const };
+
+  it('one reading of a race joins what was known: 1/s2 = 1/a2 + 1/0.12^2', () => {
+    const cups = [cup('rust', 11_250, typical), cup('rain', 11_250, typical)];
+    const { spreadLn, afterLn } = nextRace(beliefOf(cups), 'dutch', cups)!;
+    expect(afterLn).toBeCloseTo(1 / Math.sqrt(1 / spreadLn ** 2 + 1 / 0.12 ** 2), 9);
+    expect(spreadLn).toBeGreaterThan(0.2);
+  });
+
+  it('a cup that may lie outside its window brings a reference onto the card', () => {
+    const unsure = [cup('rust', 11_250, typical), cup('rain', 11_250)];
+    expect(nextRace(beliefOf(unsure), 'dutch', unsure)!.withReference).toBe(true);
+    // Far too thick for all that is known: no reference is needed to see that.
+    const thick = [
+      cup('rust', 0, { ...typical, paintPaS: 4000 }),
+      cup('rain', 0, { ...typical, paintPaS: 4000 }),
+    ];
+    expect(nextRace(beliefOf(thick), 'dutch', thick)).toMatchObject({ withReference: false });
+  });
+
+  it('cups without a window are raced only for their difference', () => {
+    const media = [
+      cup('a', 5_000, { ...typical, role: 'medium' }),
+      cup('b', 5_000, { ...typical, role: 'medium' }),
+    ];
+    expect(nextRace(beliefOf(media), 'dutch', media)).toMatchObject({
+      mixIds: ['a', 'b'],
+      withReference: false,
+    });
+  });
+});
+
 describe('the race that tells most', () => {
   it('is between the cups whose difference is least known', () => {
     const cups = [
@@ -317,6 +440,67 @@ describe('the contrast of a set (common practice, no published source)', () => {
   });
 });
 
+describe('the contrast of a set, cup by cup (common practice, no published source)', () => {
+  const one = (name: string, role: string, viscosityPaS: number, spreadLn = 0.05) =>
+    ({ id: name, name, role, viscosityPaS, spreadLn }) as never;
+  const first = (technique: 'dutch' | 'bloom' | 'swipe', role: string, paS: number) => {
+    const [finding] = contrast(technique, [one('x', role, paS)]);
+    return finding?.code === 'outside' ? `${finding.level} ${finding.facts.consequence}` : undefined;
+  };
+
+  it.each([
+    ['bloom', 'activator', 0.05, 'wrong runs-off-the-colors'],
+    ['bloom', 'activator', 2, 'wrong no-sheet'],
+    ['bloom', 'pillow', 0.8, 'wrong colors-sink-into-it'],
+    ['bloom', 'pillow', 20, 'wrong does-not-run-in-the-spin'],
+    ['bloom', 'color', 0.8, 'wrong activator-sinks-into-it'],
+    ['bloom', 'color', 9, 'wrong does-not-move-in-the-air'],
+    ['dutch', 'color', 0.2, 'wrong cells-wreck'],
+    ['dutch', 'base', 2, 'wrong does-not-blow-out'],
+    ['swipe', 'swipe', 0.05, 'wrong slides-off-the-rest'],
+    ['swipe', 'swipe', 0.8, 'wrong drags-the-colors'],
+    ['swipe', 'color', 0.2, 'wrong swiped-color-sinks'],
+    ['swipe', 'base', 2, 'wrong card-leaves-ridges'],
+    ['dutch', 'color', 0.6, undefined],
+    ['dutch', 'medium', 40, undefined],
+  ] as const)('%s, %s at %d Pa·s: %s', (technique, role, paS, told) => {
+    expect(first(technique, role, paS)).toBe(told);
+  });
+
+  it('what may lie outside is looked at from a chance of a quarter, and wrong from four fifths on', () => {
+    const level = (paS: number, spreadLn: number) =>
+      contrast('dutch', [one('x', 'color', paS, spreadLn)]).map((each) => each.level);
+    // 0.9 Pa·s is the end of the window; z = ln(0.9 / paS) / spread.
+    const at = (z: number) => 0.9 * Math.exp(-z * 0.2);
+    expect(level(at(0.7), 0.2)).toEqual([]); // 24 %
+    expect(level(at(0.65), 0.2)).toEqual(['look']); // 26 %
+    expect(level(at(-0.8), 0.2)).toEqual(['look']); // 79 %
+    expect(level(at(-0.88), 0.2)).toEqual(['wrong']); // 81 %
+  });
+
+  it('wrong comes before what is to be looked at, and that before what is fine', () => {
+    const cups = [
+      one('a', 'activator', 0.5),
+      one('b', 'color', 3),
+      one('c', 'color', 0.8),
+      one('d', 'color', 0.9),
+    ];
+    const levels = contrast('bloom', cups).map(({ level }) => level);
+    expect(levels).toEqual([...levels].sort((x, y) => 'wlf'.indexOf(x[0]!) - 'wlf'.indexOf(y[0]!)));
+    expect(new Set(levels).size).toBeGreaterThan(1);
+  });
+
+  it.each([
+    [1.34, 'fine'],
+    [1.36, 'look'],
+    [1.82, 'look'],
+    [1.83, 'wrong'],
+  ])('Dutch cups of 1 to %d are %s', (ratio, level) => {
+    const cups = [one('a', 'base', 0.45), one('b', 'color', 0.45), one('c', 'color', 0.45 * ratio)];
+    expect(contrast('dutch', cups).find(({ code }) => code !== 'outside')!.level).toBe(level);
+  });
+});
+
 describe('before the pour', () => {
   const HOUR = 3_600_000;
   const NOW = Date.parse('2026-03-05T15:00:00Z');
@@ -347,6 +531,13 @@ describe('before the pour', () => {
     [{ restHours: 24 }, ['resting']],
     [{ restHours: 4 }, []],
     [{ lid: false }, ['open']],
+    [{ lid: false, lastReadAt: at(0.2), additions: [{ ingredientId: 'water', mg: 1, at: at(0.9) }] }, []],
+    [
+      { lid: false, lastReadAt: at(0.2), additions: [{ ingredientId: 'water', mg: 1, at: at(1.1) }] },
+      ['open'],
+    ],
+    [{ lastReadAt: null, additions: [] }, ['never-tested', 'aged']],
+    [{ lastReadAt: at(47), additions: [{ ingredientId: 'water', mg: 1, at: at(47.5) }] }, ['not-today']],
     [
       { lastReadAt: at(70), additions: [{ ingredientId: 'water', mg: 1, at: at(80) }] },
       ['not-today', 'aged'],
