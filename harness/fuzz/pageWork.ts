@@ -3,7 +3,7 @@ import { cupColor } from '@icy-ribbon/core/paint/color';
 import { quantitiesOf } from '@icy-ribbon/core/judgement/compare';
 import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
 import { cupStates, evidenceOf } from '@icy-ribbon/core/thickness/learn';
-import { laidMgOf, standing } from '@icy-ribbon/core/piece/event';
+import { laidMgOf, inForce } from '@icy-ribbon/core/piece/event';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 
 /** What the pages work out of a piece when it is opened: why they could not, undefined when they can. */
@@ -15,7 +15,7 @@ export function whyOf(piece: Piece): string | undefined {
       stageOf(states[index]!.properties.viscosityPaS);
       evidenceOf(mix.id, piece.mixes, piece.readings);
     }
-    standing(piece.events);
+    inForce(piece.events);
     quantitiesOf(pourRecordOf(piece));
     return piece.damaged ? `it has ${piece.damaged.length} damaged records` : undefined;
   } catch (error) {

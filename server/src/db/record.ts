@@ -45,7 +45,7 @@ export async function updateVersioned(
 }
 
 /** Columns without those that were left out of an update. */
-export function given<Changes extends object>(changes: Changes): Partial<Changes> {
+export function withoutUndefined<Changes extends object>(changes: Changes): Partial<Changes> {
   return Object.fromEntries(
     Object.entries(changes).filter(([, value]) => value !== undefined),
   ) as Partial<Changes>;

@@ -74,7 +74,7 @@ async function filePhoto(bench: Bench, path: string, hash: string): Promise<File
     unfit('archive', `The photo ${hash.slice(0, 12)}… in the zip is damaged: export it again.`);
   if ((await sha256Of(path)) !== hash) throw damaged();
   try {
-    return await bench.files.takeIn(path);
+    return await bench.files.store(path);
   } catch (error) {
     throw error instanceof HttpProblem ? unfit('archive', `A photo in the zip: ${error.message}`) : error;
   }
@@ -123,7 +123,7 @@ export async function readDocument(bench: Bench, { path }: ReadIn): Promise<Impo
       throw unfit(`photoFiles.${file.index}`, 'This photo is damaged: export the piece again.');
     }
     try {
-      filed.set(photo.hash, await bench.files.takeIn(image));
+      filed.set(photo.hash, await bench.files.store(image));
     } catch (error) {
       throw error instanceof HttpProblem ? unfit(`photoFiles.${file.index}`, error.message) : error;
     }

@@ -2,7 +2,14 @@ import { randomUUID } from 'node:crypto';
 import type { Material, MaterialCreate, MaterialUpdate } from '@icy-ribbon/contract';
 import { isPaint, materialKind, pigmentDensity, type MaterialKind } from '@icy-ribbon/core/paint/material';
 import { sql, type Selectable } from 'kysely';
-import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
+import {
+  withoutUndefined,
+  newRecord,
+  timestamp,
+  updateVersioned,
+  type Reader,
+  type Writer,
+} from '../db/record.ts';
 import type { MaterialTable } from '../db/schema.ts';
 
 export const toMaterial = ({ countedAfterSeq, ...row }: Selectable<MaterialTable>): Material => {
@@ -191,7 +198,7 @@ export async function updateMaterial(
     trx,
     'material',
     { id, version },
-    { ...given(changes), ...counted, ...(canBuy !== undefined && { canBuy: Number(canBuy) }) },
+    { ...withoutUndefined(changes), ...counted, ...(canBuy !== undefined && { canBuy: Number(canBuy) }) },
     () => findMaterial(trx, id),
   );
 }

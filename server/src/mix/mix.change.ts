@@ -10,7 +10,7 @@ import {
 import { roleOf } from '@icy-ribbon/core/paint/material';
 import { splitMg } from '@icy-ribbon/core/base/unit';
 import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
-import { found, given, timestamp, updateVersioned, type Writer } from '../db/record.ts';
+import { found, withoutUndefined, timestamp, updateVersioned, type Writer } from '../db/record.ts';
 import { taken, unfit } from '../http/problem.ts';
 import { findMaterial } from '../material/material.queries.ts';
 import { learnedFromReadings } from '../reading/learned.queries.ts';
@@ -24,7 +24,7 @@ export async function updateMix(trx: Writer, id: string, input: MixUpdate): Prom
     trx,
     'mix',
     { id, version: input.version },
-    given({
+    withoutUndefined({
       name: input.name,
       lid: input.lid === undefined ? undefined : Number(input.lid),
       dryColorHex: input.dryColorHex,

@@ -22,7 +22,7 @@ export interface PhotoFiles {
    * @param given its bytes, or the path of a file that nobody has looked at yet
    * @throws HttpProblem 422 when it cannot be taken
    */
-  takeIn(given: Uint8Array | string): Promise<FiledPhoto>;
+  store(given: Uint8Array | string): Promise<FiledPhoto>;
   read(hash: string): Promise<Buffer>;
   has(hash: string): boolean;
   imagePath(hash: string): string;
@@ -58,7 +58,7 @@ export function photoFiles(dataFolder: string): PhotoFiles {
     incoming,
     has: (hash) => existsSync(imagePath(hash)),
     read: (hash) => readFile(imagePath(hash)),
-    async takeIn(given) {
+    async store(given) {
       if (typeof given === 'string') return file(given);
       await mkdir(incoming, { recursive: true });
       const path = join(incoming, `${randomUUID()}.part`);

@@ -42,7 +42,7 @@ function uploadRoute(router: Router, db: Db, files: PhotoFiles, dataFolder: stri
       const fields = check(body, request.body ?? {});
       if (!request.file) throw unfit('photo', 'Choose a photo.');
       const given = { id: fields.id ?? randomUUID(), pieceId, state: fields.state, photo: request.file.path };
-      response.status(status).json(answer.parse(await takeIn(db, files, given)));
+      response.status(status).json(answer.parse(await storePhoto(db, files, given)));
     } finally {
       await receive.clear(request);
     }
@@ -50,7 +50,7 @@ function uploadRoute(router: Router, db: Db, files: PhotoFiles, dataFolder: stri
 }
 
 /** Cleans a photo, files it, and enters it at its piece; one that is there under its id is left as it is. */
-export async function takeIn(
+export async function storePhoto(
   db: Db,
   files: PhotoFiles,
   given: { id: string; pieceId: string; state: Photo['state']; photo: Uint8Array | string },
@@ -59,7 +59,7 @@ export async function takeIn(
   await requirePiece(db, pieceId);
   const known = await existing(db, id, pieceId);
   if (known) return known;
-  const filed = await files.takeIn(given.photo);
+  const filed = await files.store(given.photo);
   return write(db, async (trx) => {
     // The same photo may have been sent twice at once.
     const meanwhile = await existing(trx, id, pieceId);

@@ -9,7 +9,14 @@ import {
 } from '@icy-ribbon/contract';
 import type { Selectable } from 'kysely';
 import { fromJson, toJson } from '../db/json.ts';
-import { given, newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
+import {
+  withoutUndefined,
+  newRecord,
+  timestamp,
+  updateVersioned,
+  type Reader,
+  type Writer,
+} from '../db/record.ts';
 import type { PieceTable } from '../db/schema.ts';
 import { unfit } from '../http/problem.ts';
 import { judgementsOf } from '../judgement/judgement.queries.ts';
@@ -125,5 +132,5 @@ export async function updatePiece(
   id: string,
   { version, ...changes }: PieceUpdate,
 ): Promise<void> {
-  await updateVersioned(trx, 'piece', { id, version }, given(changes), () => findPiece(trx, id));
+  await updateVersioned(trx, 'piece', { id, version }, withoutUndefined(changes), () => findPiece(trx, id));
 }

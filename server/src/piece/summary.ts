@@ -3,7 +3,7 @@ import { cupColor } from '@icy-ribbon/core/paint/color';
 import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { pieceProgress } from '@icy-ribbon/core/piece/progress';
 import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
-import { laidMgOf, standing } from '@icy-ribbon/core/piece/event';
+import { laidMgOf, inForce } from '@icy-ribbon/core/piece/event';
 
 /** The measures of the photo that speaks for a piece. */
 function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {
@@ -21,7 +21,7 @@ function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {
 
 /** A piece in short, as lists and the page "Today" show it. */
 export function summarize(piece: Piece): PieceSummary {
-  const events = standing(piece.events);
+  const events = inForce(piece.events);
   const layers = events.filter((event) => event.kind === 'layer');
   const passes = events.filter((event) => event.kind === 'pass');
   const laidOf = (mixId: string) => laidMgOf(piece.events, mixId);

@@ -1,6 +1,6 @@
 import { pourEventSchema, type LayerEvent, type PourEvent } from '@icy-ribbon/contract';
 import { cupState } from '@icy-ribbon/core/paint/mix';
-import { laidMgOf, layProblem, standing, without } from '@icy-ribbon/core/piece/event';
+import { laidMgOf, layProblem, inForce, logWithout } from '@icy-ribbon/core/piece/event';
 import { fromJson, toJson } from '../db/json.ts';
 import { found, type Reader, type Writer } from '../db/record.ts';
 import { requirePiece } from '../db/ofPiece.ts';
@@ -78,11 +78,11 @@ async function requirePossible(
   log: readonly PourEvent[],
 ): Promise<void> {
   if (event.kind === 'void') {
-    const target = standing(log).find((each) => each.id === event.data.eventId);
+    const target = inForce(log).find((each) => each.id === event.data.eventId);
     if (!target) throw unfit('data.eventId', 'This event is not in the log, or was taken back.');
   }
   if (event.insteadOf !== undefined) {
-    const target = standing(log).find((each) => each.id === event.insteadOf);
+    const target = inForce(log).find((each) => each.id === event.insteadOf);
     if (!target)
       throw unfit('insteadOf', 'This event is not in the log, or was changed or taken back meanwhile.');
     if (target.kind !== event.kind || target.kind === 'plan') {
@@ -102,7 +102,7 @@ async function requireInCup(
   if (mix.pieceId !== pieceId || mix.deletedAt !== null) {
     throw unfit('data.mixId', 'This cup does not belong to the piece.');
   }
-  const { leftMg } = cupState(mix, laidMgOf(without(log, event.insteadOf), mix.id));
+  const { leftMg } = cupState(mix, laidMgOf(logWithout(log, event.insteadOf), mix.id));
   const problem = layProblem({ name: mix.name, leftMg }, event.data.mg);
   if (problem) throw unfit('data.mg', problem);
 }

@@ -4,8 +4,8 @@ import {
   cellAt,
   cellsOf,
   faceMap,
-  layBack,
-  layOver,
+  straightenTransform,
+  overlayTransform,
   outlinePath,
   sizeLimits,
   sizeStep,
@@ -67,7 +67,7 @@ function applied(transform: string, x: number, y: number): [number, number] {
 }
 
 it('a picture of the face is laid over the photo corner by corner, at any scale', () => {
-  const over = layOver(CORNERS, 400, 300, 0.5);
+  const over = overlayTransform(CORNERS, 400, 300, 0.5);
   const rectangle = [
     [0, 0],
     [400, 0],
@@ -82,7 +82,7 @@ it('a picture of the face is laid over the photo corner by corner, at any scale'
 });
 
 it('laying back undoes laying over', () => {
-  const back = layBack(CORNERS, 400, 300);
+  const back = straightenTransform(CORNERS, 400, 300);
   const [x, y] = project(rectangleTo(CORNERS, 400, 300), 123, 45);
   const [u, v] = applied(back, x, y);
   expect(u).toBeCloseTo(123, 3);

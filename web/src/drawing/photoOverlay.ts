@@ -96,7 +96,7 @@ export function maskPicture(
 /**
  * A CSS transform that lays a picture of the face, `width` by `height`, over the photo's quadrilateral.
  */
-export function layOver(corners: Corners, width: number, height: number, scale: number): string {
+export function overlayTransform(corners: Corners, width: number, height: number, scale: number): string {
   const scaled = moveCorners(corners, ([x, y]) => [x * scale, y * scale]);
   const m = rectangleTo(scaled, width, height);
   const columns = [m[0], m[3], 0, m[6], m[1], m[4], 0, m[7], 0, 0, 1, 0, m[2], m[5], 0, 1];
@@ -104,7 +104,7 @@ export function layOver(corners: Corners, width: number, height: number, scale: 
 }
 
 /** A CSS transform that brings the photo's quadrilateral onto a rectangle, as if seen straight from above. */
-export function layBack(corners: Corners, width: number, height: number): string {
+export function straightenTransform(corners: Corners, width: number, height: number): string {
   const m = inverseOf(rectangleTo(corners, width, height));
   const columns = [m[0], m[3], 0, m[6], m[1], m[4], 0, m[7], 0, 0, 1, 0, m[2], m[5], 0, 1];
   return `matrix3d(${columns.join(',')})`;

@@ -27,7 +27,7 @@ interface HoverEvent {
 export function plotInto(element: HTMLElement): Plotting {
   return {
     draw(data, layout, palette) {
-      void Plotly.react(element, data as never, look(layout, palette) as never, {
+      void Plotly.react(element, data as never, styled(layout, palette) as never, {
         displayModeBar: false,
         responsive: false,
       });
@@ -43,7 +43,7 @@ export function plotInto(element: HTMLElement): Plotting {
   };
 }
 
-function look({ xTitle, yTitle, logY, ticks, shapes, rangeY, legend }: PlotLayout, palette: Palette) {
+function styled({ xTitle, yTitle, logY, ticks, shapes, rangeY, legend }: PlotLayout, palette: Palette) {
   const axis = {
     color: palette.inkSoft,
     gridcolor: palette.rule,

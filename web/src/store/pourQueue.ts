@@ -71,11 +71,11 @@ export function usePourQueue(
    * Reads what is kept, in the order it happened. A database that cannot be read, as just after a dead battery, is
    * asked again; until then this tab knows its own.
    */
-  async function look(): Promise<void> {
+  async function checkArrivals(): Promise<void> {
     const found = await keeper.all().catch(() => undefined);
     if (!found) {
       clearTimeout(looking);
-      looking = setTimeout(() => void look().then(send), AGAIN_MS);
+      looking = setTimeout(() => void checkArrivals().then(send), AGAIN_MS);
       return;
     }
     written.value = new Set([...written.value, ...found.map(({ event }) => event.id)]);
@@ -142,7 +142,7 @@ export function usePourQueue(
   }
 
   /** What an earlier tab left goes out before what is logged now. */
-  const read = look();
+  const read = checkArrivals();
   void send();
   if (getCurrentScope()) {
     const stop = keeper.onChange(({ eventId, pieceId: piece, isRemoved }) => {
@@ -150,7 +150,7 @@ export function usePourQueue(
         gone.add(eventId);
         own.delete(eventId);
       }
-      void look();
+      void checkArrivals();
       if (isRemoved && piece === pieceId.value) elsewhere();
     });
     if (typeof window !== 'undefined') useEventListener(window, 'online', () => void send());

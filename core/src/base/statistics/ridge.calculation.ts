@@ -39,7 +39,7 @@ export const ridgeCalculation = defineCalculation({
     coefficients: z.array(z.number()),
     standardErrors: z.array(z.number()),
     lambda: z.number(),
-    foretold: z.number(),
+    predictedShare: z.number(),
   }),
   compute: ({ rows, effect }) => {
     if (effect.length !== rows.length) {
@@ -48,12 +48,12 @@ export const ridgeCalculation = defineCalculation({
     if (rows.some((row) => row.length !== rows[0]!.length)) {
       throw new InputError('rows', 'Give as many numbers in each row.');
     }
-    const { coefficients, covariance, lambda, foretold } = ridge(rows, effect);
+    const { coefficients, covariance, lambda, predictedShare } = ridge(rows, effect);
     return {
       coefficients: [...coefficients],
       standardErrors: covariance.map((row, at) => Math.sqrt(row[at]!)),
       lambda,
-      foretold,
+      predictedShare,
     };
   },
 });

@@ -8,7 +8,7 @@ export interface Ridge {
   readonly covariance: readonly (readonly number[])[];
   readonly lambda: number;
   /** Share of the spread that a fit without the very row would have foretold; below 0 it is worse than the mean. */
-  readonly foretold: number;
+  readonly predictedShare: number;
   readonly residualSd: number;
   /** Degrees of freedom the fit used up. */
   readonly used: number;
@@ -68,7 +68,7 @@ export function ridge(x: readonly (readonly number[])[], y: readonly number[]): 
     coefficients,
     covariance,
     lambda,
-    foretold: 1 - press / spread,
+    predictedShare: 1 - press / spread,
     residualSd: Math.sqrt(variance),
     used,
   };

@@ -27,7 +27,7 @@ describe('what made the difference', () => {
     expect(answer.influences[0]).toMatchObject({ isSure: true, cause: { key: 'activatorRatio' } });
     expect(answer.influences[0]!.strength).toBeLessThan(0);
     expect(answer.n).toBe(24);
-    expect(answer.foretold).toBeGreaterThan(0.7);
+    expect(answer.predictedShare).toBeGreaterThan(0.7);
   });
 
   it('is silent below what the data carry', () => {
@@ -110,7 +110,7 @@ describe('statistics', () => {
     const fit = ridge(x, y);
     expect(fit.coefficients[0]).toBeCloseTo(0.8, 2);
     expect(fit.coefficients[1]).toBeCloseTo(-0.3, 2);
-    expect(fit.foretold).toBeGreaterThan(0.99);
+    expect(fit.predictedShare).toBeGreaterThan(0.99);
   });
 
   it('ridge shrinks what is only noise', () => {

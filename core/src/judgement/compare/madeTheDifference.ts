@@ -20,7 +20,7 @@ export type DifferenceAnswer =
       readonly kind: 'found';
       readonly n: number;
       /** Share of the spread foretold for pours left out. */
-      readonly foretold: number;
+      readonly predictedShare: number;
       /** Strongest first. */
       readonly influences: readonly Influence[];
       readonly fit: DifferenceFit;
@@ -67,7 +67,7 @@ export function madeTheDifference(pours: readonly PourNumbers[], effect: Quantit
   if (kept.length === 0) return { kind: 'silent', n, why: 'Nothing that is recorded was varied.' };
   const rows = y.values.map((_, row) => kept.map((column) => column.values[row]!));
   const fit = ridge(rows, y.values);
-  if (fit.foretold < LEAST_FORETOLD) {
+  if (fit.predictedShare < LEAST_FORETOLD) {
     return {
       kind: 'silent',
       n,
@@ -91,7 +91,7 @@ export function madeTheDifference(pours: readonly PourNumbers[], effect: Quantit
   return {
     kind: 'found',
     n,
-    foretold: fit.foretold,
+    predictedShare: fit.predictedShare,
     influences,
     fit: {
       causes: kept.map(({ cause }) => cause),

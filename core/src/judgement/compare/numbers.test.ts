@@ -123,7 +123,7 @@ describe('the next test', () => {
     causes,
     middles: [0, 45, 90],
     spreads: [0.5, 10, 40],
-    ridge: { coefficients: [0, 0, 0], covariance, lambda: 1, foretold: 0.5, residualSd: 0.5, used: 3 },
+    ridge: { coefficients: [0, 0, 0], covariance, lambda: 1, predictedShare: 0.5, residualSd: 0.5, used: 3 },
   });
   const from = { activatorRatio: 1, slantDeg: 45, waitSeconds: 90 };
   const only = (at: number) =>
@@ -164,7 +164,7 @@ describe('the next test', () => {
       causes: [cause],
       middles: [scaled(cause, value)],
       spreads: [1],
-      ridge: { coefficients: [0], covariance: [[1]], lambda: 1, foretold: 0.5, residualSd: 1, used: 1 },
+      ridge: { coefficients: [0], covariance: [[1]], lambda: 1, predictedShare: 0.5, residualSd: 1, used: 1 },
     });
     expect(nextTest(triedAt(now * 1.6), { [key]: now })!.to).toBeCloseTo(down, 9);
     expect(nextTest(triedAt(now / 1.6), { [key]: now })!.to).toBeCloseTo(up, 9);

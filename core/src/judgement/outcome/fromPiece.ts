@@ -3,7 +3,7 @@ import type { FaultKind } from './faults.ts';
 import { cupStates, type ReadingRecord, type TestedCup } from '../../thickness/learn/index.ts';
 import { isPaint, materialKind, type Finish, type Opacity } from '../../paint/material/index.ts';
 import { actualParts, type NamedCup } from '../../paint/mix/index.ts';
-import { dataOf, eventsOfKind, laidMgOf, standing, type LoggedEvent } from '../../piece/event/index.ts';
+import { dataOf, eventsOfKind, laidMgOf, inForce, type LoggedEvent } from '../../piece/event/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { Technique } from '../../paint/stage/index.ts';
 import type { Outcome, PouredCup, PourRecord } from './record.ts';
@@ -51,7 +51,7 @@ export interface ComparedPiece {
 
 /** A piece as a pour that can be compared with others: what was done, and what came of it. */
 export function pourRecordOf(piece: ComparedPiece): PourRecord {
-  const events = standing(piece.events);
+  const events = inForce(piece.events);
   const layers = eventsOfKind(events, 'layer');
   const passes = eventsOfKind(events, 'pass');
   const torches = eventsOfKind(events, 'torch');

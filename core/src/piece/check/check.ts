@@ -1,7 +1,7 @@
 import { contrast } from '../../thickness/match/index.ts';
 import { airFindings } from './air.ts';
 import { cupFindings } from './cups.ts';
-import { doings } from './doings.ts';
+import { tableFindings } from './atTheTable.ts';
 import { filmFindings } from './film.ts';
 import type { CheckCup, CheckInput, Finding } from './finding.ts';
 import { pathMud } from './mud.ts';
@@ -26,7 +26,7 @@ export function check(input: CheckInput): Finding[] {
     ...airFindings(input),
     ...filmFindings(input),
     ...cupFindings(input),
-    ...doings(input),
+    ...tableFindings(input),
   ];
   return findings
     .filter((finding) => !input.ticked.includes(finding.id))

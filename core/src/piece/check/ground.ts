@@ -3,7 +3,7 @@ import { sampleLayers, type SampleLayer } from '../stack/index.ts';
 import type { CheckInput } from './finding.ts';
 
 /** How deep layers lie on one another, and how heavy they are together. */
-export function pile(layers: readonly SampleLayer[]): { depthMm: number; densityGPerMl: number } {
+export function depthAndDensity(layers: readonly SampleLayer[]): { depthMm: number; densityGPerMl: number } {
   const mass = layers.reduce((sum, layer) => sum + layer.massG, 0);
   const volume = layers.reduce((sum, layer) => sum + layer.volumeMl, 0);
   const depthMm = layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
@@ -19,5 +19,5 @@ export function groundUnder(
     .filter((each) => distanceMm(each.at, at) <= each.footprintMm / 2 && each.layers.length > 0)
     .sort((a, b) => distanceMm(a.at, at) - distanceMm(b.at, at))[0];
   if (!stack) return undefined;
-  return pile(sampleLayers(plan, stack, paints, { blowers, moment: 'poured' }));
+  return depthAndDensity(sampleLayers(plan, stack, paints, { blowers, moment: 'poured' }));
 }

@@ -2,4 +2,4 @@ export { check } from './check.ts';
 export { USUAL_FILM_MM, USUAL_RPM } from './film.ts';
 export type { CheckCup, CheckInput, Finding, FindingCode, FindingFacts } from './finding.ts';
 export { applyFix, isPlanFix, type Fix, type PlanFix } from './fix.ts';
-export { groundUnder, pile } from './ground.ts';
+export { groundUnder, depthAndDensity } from './ground.ts';

@@ -7,7 +7,7 @@ import {
   applyFix,
   check,
   groundUnder,
-  pile,
+  depthAndDensity,
   USUAL_FILM_MM,
   USUAL_RPM,
   type CheckCup,
@@ -86,7 +86,10 @@ describe('the ground under a place', () => {
   it('adds depths up, and its weight is mass by volume', () => {
     const layer = (thicknessMm: number, massG: number, volumeMl: number) =>
       ({ thicknessMm, massG, volumeMl }) as never;
-    expect(pile([layer(2, 30, 25), layer(1, 12, 10)])).toEqual({ depthMm: 3, densityGPerMl: 42 / 35 });
+    expect(depthAndDensity([layer(2, 30, 25), layer(1, 12, 10)])).toEqual({
+      depthMm: 3,
+      densityGPerMl: 42 / 35,
+    });
   });
 });
 

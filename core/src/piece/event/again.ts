@@ -2,7 +2,7 @@ import { paintedArea, type SupportSize } from '../support/index.ts';
 import { USUAL_SETTINGS, type Plan, type PlanLayer, type PlanPass } from '../plan/index.ts';
 import type { CupRole } from '../../paint/stage/index.ts';
 import { dataOf, type EventData, type LoggedEvent } from './event.ts';
-import { standing } from './log.ts';
+import { inForce } from './log.ts';
 
 /** A cup that was poured, as far as a plan of it must know. */
 export interface PouredPaint {
@@ -28,7 +28,7 @@ export function planOfPour(
   support: SupportSize,
   newId: () => string,
 ): Plan {
-  const events = standing(log);
+  const events = inForce(log);
   const laid = dataOf(events, 'layer');
   const roleOf = (id: string) => paints.find((paint) => paint.id === id)?.role;
   const before = dataOf(events, 'plan')[0];

@@ -8,6 +8,6 @@ export {
   type LoggedEvent,
   type PassData,
 } from './event.ts';
-export { laidMgOf, standing, without } from './log.ts';
+export { laidMgOf, inForce, logWithout } from './log.ts';
 export { nextStep, runSheet, stepStates, type RunStep, type StepState } from './runSheet.ts';
 export { planOfPour, type PouredPaint } from './again.ts';

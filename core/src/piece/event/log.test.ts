@@ -1,4 +1,4 @@
-import { laidMgOf, standing, without } from './log.ts';
+import { laidMgOf, inForce, logWithout } from './log.ts';
 
 const layer = (id: string, mixId: string, mg: number) =>
   ({ id, kind: 'layer', data: { mixId, mg } }) as const;
@@ -8,7 +8,7 @@ const strike = (id: string, eventId: string) => ({ id, kind: 'void', data: { eve
 
 it('an event that was taken back no longer stands, nor does the taking back', () => {
   const log = [layer('a', 'rust', 10), layer('b', 'rain', 20), strike('c', 'a')];
-  expect(standing(log).map((event) => event.id)).toEqual(['b']);
+  expect(inForce(log).map((event) => event.id)).toEqual(['b']);
 });
 
 describe('a correction', () => {
@@ -16,28 +16,28 @@ describe('a correction', () => {
   const shown = (events: readonly { id: string }[]) => events.map((event) => event.id);
 
   it('stands in the place of what it corrects, and counts in its stead', () => {
-    expect(shown(standing(log))).toEqual(['c', 'b']);
+    expect(shown(inForce(log))).toEqual(['c', 'b']);
     expect(laidMgOf(log, 'rust')).toBe(12);
   });
 
   it('may be corrected again; the last one stands', () => {
-    expect(shown(standing([...log, correct('d', 'c', 13)]))).toEqual(['d', 'b']);
+    expect(shown(inForce([...log, correct('d', 'c', 13)]))).toEqual(['d', 'b']);
   });
 
   it('taken back, what stood before stands again', () => {
     const back = [...log, correct('d', 'c', 13), strike('e', 'd')];
-    expect(shown(standing(back))).toEqual(['c', 'b']);
-    expect(shown(standing([...back, strike('f', 'c')]))).toEqual(['a', 'b']);
-    expect(shown(standing([...back, strike('f', 'c'), strike('g', 'a')]))).toEqual(['b']);
+    expect(shown(inForce(back))).toEqual(['c', 'b']);
+    expect(shown(inForce([...back, strike('f', 'c')]))).toEqual(['a', 'b']);
+    expect(shown(inForce([...back, strike('f', 'c'), strike('g', 'a')]))).toEqual(['b']);
   });
 
   it('of an event that is not in the log stands by itself', () => {
-    expect(shown(standing([correct('x', 'lost', 3)]))).toEqual(['x']);
+    expect(shown(inForce([correct('x', 'lost', 3)]))).toEqual(['x']);
   });
 
   it('is asked for on the log without what it corrects', () => {
-    expect(laidMgOf(without(log, 'c'), 'rust')).toBe(0);
-    expect(laidMgOf(without(log, undefined), 'rust')).toBe(12);
+    expect(laidMgOf(logWithout(log, 'c'), 'rust')).toBe(0);
+    expect(laidMgOf(logWithout(log, undefined), 'rust')).toBe(12);
   });
 });
 

@@ -6,7 +6,7 @@ import { dataOf, type LoggedEvent } from './event.ts';
  *
  * @param log the whole log in the order it was written
  */
-export function standing<Event extends LoggedEvent>(log: readonly Event[]): Event[] {
+export function inForce<Event extends LoggedEvent>(log: readonly Event[]): Event[] {
   const struck = new Set(dataOf(log, 'void').map(({ eventId }) => eventId));
   const kept = log.filter((event) => event.kind !== 'void' && !struck.has(event.id));
   const ids = new Set(log.map((event) => event.id));
@@ -20,16 +20,16 @@ export function standing<Event extends LoggedEvent>(log: readonly Event[]): Even
 }
 
 /** What the log would be without one event that stands, for asking what may stand in its place. */
-export function without<Event extends LoggedEvent>(
+export function logWithout<Event extends LoggedEvent>(
   log: readonly Event[],
   eventId: string | undefined,
 ): Event[] {
-  return standing(log).filter((event) => event.id !== eventId);
+  return inForce(log).filter((event) => event.id !== eventId);
 }
 
 /** Whole milligrams of one cup that the standing events laid on the support. */
 export function laidMgOf(log: readonly LoggedEvent[], mixId: string): number {
-  return dataOf(standing(log), 'layer')
+  return dataOf(inForce(log), 'layer')
     .filter((layer) => layer.mixId === mixId)
     .reduce((sum, { mg }) => sum + mg, 0);
 }

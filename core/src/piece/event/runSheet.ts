@@ -1,6 +1,6 @@
 import type { Plan, PlanPass } from '../plan/index.ts';
 import type { LoggedEvent } from './event.ts';
-import { standing } from './log.ts';
+import { inForce } from './log.ts';
 
 /** One step of a pour, in the order of the work. */
 export type RunStep = { readonly id: string } & (
@@ -85,7 +85,7 @@ export type StepState = 'done' | 'skipped' | 'open';
 /** What became of each step, by the events that name it. */
 export function stepStates(steps: readonly RunStep[], log: readonly LoggedEvent[]): Map<string, StepState> {
   const states = new Map<string, StepState>(steps.map((step) => [step.id, 'open']));
-  for (const event of standing(log)) {
+  for (const event of inForce(log)) {
     const stepId = 'stepId' in event.data ? event.data.stepId : undefined;
     const outcome = event.kind === 'step' ? event.data.outcome : 'done';
     if (stepId !== undefined && states.has(stepId)) states.set(stepId, outcome);

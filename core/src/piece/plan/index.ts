@@ -21,7 +21,7 @@ export {
 } from './plan.ts';
 export { blownOut, usualPass } from './passes.ts';
 export { planSchema } from './schema.ts';
-export { areaMm2, held, seamShares, seamSides } from './seam.ts';
+export { areaMm2, broughtOnto, seamShares, seamSides } from './seam.ts';
 export {
   align,
   changeItems,

@@ -8,7 +8,7 @@ import {
   duplicateItems,
   EMPTY_PLAN,
   findItem,
-  held,
+  broughtOnto,
   layOut,
   LAYOUTS,
   mirror,
@@ -75,8 +75,8 @@ describe('a seam', () => {
   });
 
   it('what leaves the face is drawn back to its edge', () => {
-    expect(held(board, { x: -20, y: 500 })).toEqual({ x: 0, y: 400 });
-    expect(held(round, { x: 450, y: 150 })).toEqual({ x: 300, y: 150 });
+    expect(broughtOnto(board, { x: -20, y: 500 })).toEqual({ x: 0, y: 400 });
+    expect(broughtOnto(round, { x: 450, y: 150 })).toEqual({ x: 300, y: 150 });
   });
 });
 
@@ -87,7 +87,7 @@ describe('ready layouts', () => {
       expect(planSchema.safeParse(plan).error).toBeUndefined();
       expect(plan.passes.length).toBeGreaterThan(1);
       expect(plan.stacks.length + plan.paths.length).toBeGreaterThan(0);
-      for (const { at } of [...plan.stacks, ...plan.passes]) expect(held(support, at)).toEqual(at);
+      for (const { at } of [...plan.stacks, ...plan.passes]) expect(broughtOnto(support, at)).toEqual(at);
     }
   });
 

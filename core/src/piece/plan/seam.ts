@@ -12,7 +12,7 @@ const ROUND_STEPS = 180;
  * @returns outlines in mm, closed, without the first place again at the end
  */
 export function seamSides(support: SupportSize, seam: Seam): [Place[], Place[]] {
-  const line = curvePlaces(seam).map((place) => held(support, place));
+  const line = curvePlaces(seam).map((place) => broughtOnto(support, place));
   const from = alongRim(support, line[0]!);
   const to = alongRim(support, line.at(-1)!);
   const right = [...line, ...rim(support, to, from)];
@@ -38,7 +38,7 @@ export function areaMm2(outline: readonly Place[]): number {
 }
 
 /** The nearest place that lies on the face. */
-export function held(support: SupportSize, place: Place): Place {
+export function broughtOnto(support: SupportSize, place: Place): Place {
   if (support.shape === 'round') {
     const radius = support.widthMm / 2;
     const away = Math.hypot(place.x - radius, place.y - radius);

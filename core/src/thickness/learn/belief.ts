@@ -32,7 +32,7 @@ export function withUnknown(belief: Belief, name: string, mean: number, sd: numb
 }
 
 /** A belief that no longer speaks of one number; what it taught about the others stays. */
-export function without(belief: Belief, name: string): Belief {
+export function forget(belief: Belief, name: string): Belief {
   const gone = belief.names.indexOf(name);
   const keep = <Value>(values: readonly Value[]) => values.filter((_, index) => index !== gone);
   return {
@@ -52,7 +52,7 @@ export function without(belief: Belief, name: string): Belief {
  */
 export function observe(belief: Belief, weights: Weights, value: number, sd: number): Belief {
   if (!(sd > 0)) throw new InputError('sd', 'The spread of a reading must be above 0.');
-  const { mean, variance, gain } = look(belief, weights);
+  const { mean, variance, gain } = predict(belief, weights);
   const total = variance + sd ** 2;
   return {
     names: belief.names,
@@ -65,11 +65,11 @@ export function observe(belief: Belief, weights: Weights, value: number, sd: num
 
 /** What the belief expects of a weighted sum. */
 export function expected(belief: Belief, weights: Weights): { readonly mean: number; readonly sd: number } {
-  const { mean, variance } = look(belief, weights);
+  const { mean, variance } = predict(belief, weights);
   return { mean, sd: Math.sqrt(Math.max(0, variance)) };
 }
 
-function look(belief: Belief, weights: Weights) {
+function predict(belief: Belief, weights: Weights) {
   const entries = Object.entries(weights).map(([name, weight]) => {
     const at = belief.names.indexOf(name);
     if (at < 0) throw new InputError(name, `Nothing is known of "${name}".`);

@@ -1,4 +1,4 @@
-export { beliefOf, expected, observe, without, withUnknown, type Belief, type Weights } from './belief.ts';
+export { beliefOf, expected, observe, forget, withUnknown, type Belief, type Weights } from './belief.ts';
 export {
   bendName,
   composition,

@@ -11,7 +11,7 @@ import {
   responseCurve,
   thicknessOf,
   withUnknown,
-  without,
+  forget,
   type LearnCup,
   type ReadingRecord,
 } from './index.ts';
@@ -128,7 +128,7 @@ describe('a belief', () => {
     const prior = withUnknown(beliefOf([{ name: 'x', mean: 0, sd: 1 }]), 'c', 0, 5);
     const seen = observe(prior, { x: 1, c: -1 }, 0.4, 0.1);
     expect(expected(seen, { x: 1 }).sd).toBeLessThanOrEqual(1);
-    const rest = without(seen, 'c');
+    const rest = forget(seen, 'c');
     expect(rest.names).toEqual(['x']);
     expect(expected(rest, { x: 1 })).toEqual(expected(seen, { x: 1 }));
     expect(withUnknown(prior, 'x', 9, 9)).toBe(prior);

@@ -1,5 +1,5 @@
-import { measured, readOff, unreadable, type Calibrated, type Measure } from '../reading/index.ts';
-import { beliefOf, expected, observe, withUnknown, without, type Belief, type Weights } from './belief.ts';
+import { measured, interpret, unreadable, type Calibrated, type Measure } from '../reading/index.ts';
+import { beliefOf, expected, observe, withUnknown, forget, type Belief, type Weights } from './belief.ts';
 import { composition, priorsOf, type LearnedIngredient } from './composition.ts';
 
 /** A cup as learning sees it. */
@@ -41,11 +41,11 @@ export function learn(cups: readonly LearnCup[], readings: readonly ReadingRecor
   const prior = beliefOf(priorsOf(cups.flatMap((cup) => cup.ingredients)));
   const belief = readings.filter(counts).reduce((so, reading) => take(so, reading, cups), prior);
   const constants = belief.names.filter((name) => name === MOUND || name.startsWith('race '));
-  return constants.reduce(without, belief);
+  return constants.reduce(forget, belief);
 }
 
 function take(belief: Belief, reading: ReadingRecord, cups: readonly LearnCup[]): Belief {
-  const { ln, sdLn, constant } = readOff(reading.measure);
+  const { ln, sdLn, constant } = interpret(reading.measure);
   const liquid = reading.measure.kind === 'race' ? reading.measure.liquid : null;
   const held = liquid ? { weights: {}, offset: Math.log(liquid.viscosityPaS) } : heldThen(reading, cups);
   if (!held) return belief;
@@ -144,6 +144,6 @@ function laneSays(
     .reduce((so, reading) => take(so, reading, others), prior);
   const constant = expected(belief, { [name]: 1 });
   if (constant.sd > UNKNOWN_RACE.sdLn / 2) return undefined;
-  const { ln, sdLn } = readOff(lane.measure);
+  const { ln, sdLn } = interpret(lane.measure);
   return { viscosityPaS: Math.exp(ln + constant.mean), spreadLn: Math.hypot(sdLn, constant.sd) };
 }

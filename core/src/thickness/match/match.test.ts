@@ -114,7 +114,7 @@ describe('the next addition', () => {
     const wet = cup('rust', 15_000, { waterLimit: 0.3 });
     const thinner = nextAddition(beliefOf([wet]), wet, 0.2);
     expect(thinner).toMatchObject({ kind: 'thin', limit: { code: 'water', most: 0.3 } });
-    const full = cup('rust', 5_000, { capacityMl: 54 });
+    const full = cup('rust', 5_000, { capacityMl: 50 });
     expect(nextAddition(beliefOf([full]), full, 0.5)).toMatchObject({
       limit: { code: 'capacity', capacityMl: 50 },
     });

@@ -13,7 +13,7 @@ export { glycerineDensity, glycerineViscosity } from './glycerine.ts';
 export {
   DRAIN_CUP_SD_LN,
   measured,
-  readOff,
+  interpret,
   unreadable,
   WORDS_SD_LN,
   type Calibrated,

@@ -52,7 +52,7 @@ export const DRAIN_CUP_SD_LN = 0.08;
  * other readings may sharpen, is named and left out
  * @throws InputError naming the field
  */
-export function readOff(measure: Measure): {
+export function interpret(measure: Measure): {
   readonly ln: number;
   readonly sdLn: number;
   readonly constant?: { readonly of: 'mound' | 'race'; readonly prior: Calibrated | null };
@@ -89,7 +89,7 @@ export function readOff(measure: Measure): {
 /** Why a measure says nothing of thickness, undefined when it does: what was timed lies outside of what can be read off. */
 export function unreadable(measure: Measure): string | undefined {
   try {
-    readOff(measure);
+    interpret(measure);
     return undefined;
   } catch (error) {
     if (error instanceof InputError) return error.message;
@@ -99,7 +99,7 @@ export function unreadable(measure: Measure): string | undefined {
 
 /** One measure as a viscosity with its spread; `undefined` for a race lane on a card that is not calibrated. */
 export function measured(measure: Measure): { viscosityPaS: number; sdLn: number } | undefined {
-  const { ln, sdLn, constant } = readOff(measure);
+  const { ln, sdLn, constant } = interpret(measure);
   if (!constant) return { viscosityPaS: Math.exp(ln), sdLn };
   if (!constant.prior) return undefined;
   return {

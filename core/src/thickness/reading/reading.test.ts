@@ -10,7 +10,7 @@ import {
   measured,
   moundSeconds,
   moundViscosity,
-  readOff,
+  interpret,
   tiltRace,
   USUAL_MOUND_CONSTANT,
   type Measure,
@@ -228,7 +228,7 @@ describe('what one measure says', () => {
   it('a lane by itself says nothing but against others, unless its card is calibrated', () => {
     const lane = { kind: 'race', by: 'time', value: 8, liquid: null, card: null } as const;
     expect(measured(lane)).toBeUndefined();
-    expect(readOff(lane).sdLn * Math.SQRT2).toBeCloseTo(0.12, 12);
+    expect(interpret(lane).sdLn * Math.SQRT2).toBeCloseTo(0.12, 12);
     const tied = measured({ ...lane, card: { ln: Math.log(0.1), sdLn: 0.05 } })!;
     expect(tied.viscosityPaS).toBeCloseTo(0.8, 9);
   });

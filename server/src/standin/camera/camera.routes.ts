@@ -5,7 +5,7 @@ import { requirePiece } from '../../db/ofPiece.ts';
 import type { Db } from '../../db/open.ts';
 import { route } from '../../http/route.ts';
 import type { PhotoFiles } from '../../photo/files.ts';
-import { takeIn } from '../../photo/photo.routes.ts';
+import { storePhoto } from '../../photo/photo.routes.ts';
 import type { Tasks } from '../../task/threads.ts';
 
 /** The camera stand-in: stands over the table and photographs the piece as the invented world has it. */
@@ -14,6 +14,6 @@ export function cameraRoutes(router: Router, db: Db, files: PhotoFiles, tasks: T
     await requirePiece(db, pieceId);
     const { state, megapixels, id = randomUUID() } = body;
     const photo = await tasks.run('photograph', { pieceId, state, megapixels });
-    return takeIn(db, files, { id, pieceId, state, photo });
+    return storePhoto(db, files, { id, pieceId, state, photo });
   });
 }

@@ -45,7 +45,7 @@ const picture = computed(() =>
 );
 const show = (grams: number) => units.show('mass', grams * 1000);
 const grams = (itemId: string, layerId: string) =>
-  plan.worked.amounts?.layers.find(({ id }) => id === `${itemId} ${layerId}`)?.massG ?? 0;
+  plan.reckoning.amounts?.layers.find(({ id }) => id === `${itemId} ${layerId}`)?.massG ?? 0;
 
 const base = computed(() => {
   if (!plan.body.base || !store.piece) return [];
@@ -118,7 +118,7 @@ const print = () => window.print();
           </tr>
         </thead>
         <tbody>
-          <tr v-for="amount in plan.worked.amounts?.paints ?? []" :key="amount.paintId">
+          <tr v-for="amount in plan.reckoning.amounts?.paints ?? []" :key="amount.paintId">
             <th scope="row">
               <ColorDot :color="plan.paint(amount.paintId)?.colorHex ?? 'transparent'" :size-px="13" inline />
               {{ plan.paint(amount.paintId)?.name }}

@@ -7,7 +7,7 @@ import type {
   PourEventKind,
   RoomEvent,
 } from '@icy-ribbon/contract';
-import { layProblem, standing } from '@icy-ribbon/core/piece/event';
+import { layProblem, inForce } from '@icy-ribbon/core/piece/event';
 import { computed, type ComputedRef } from 'vue';
 import { fieldProblem } from '../../api/problem.ts';
 import { checkedEvent, type PourQueue } from '../pourQueue.ts';
@@ -23,7 +23,7 @@ export function pourLog(hand: InHand, queue: PourQueue) {
       ...queue.waiting.value.filter((event) => !known.has(event.id)),
     ];
   });
-  const events = computed(() => standing(log.value));
+  const events = computed(() => inForce(log.value));
   const layers = computed(() => events.value.filter((event): event is LayerEvent => event.kind === 'layer'));
   const passes = computed(() => events.value.filter((event): event is PassEvent => event.kind === 'pass'));
   const room = computed(() =>

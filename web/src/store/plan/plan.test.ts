@@ -212,7 +212,7 @@ it('a planned cup is a paint of the plan; what is short of it is put on the benc
   };
   plan.change({ ...plan.body, planned: [cup], paths: [path] });
   expect(plan.paints.map((paint) => paint.name)).toEqual(['Rust']);
-  expect(plan.worked.amounts!.paints[0]!.massG).toBeCloseTo(20 * 1.25 + 3, 9);
+  expect(plan.reckoning.amounts!.paints[0]!.massG).toBeCloseTo(20 * 1.25 + 3, 9);
   expect(plan.findings).toContainEqual(
     expect.objectContaining({
       code: 'short',
@@ -245,9 +245,9 @@ it('a plan that cannot be worked out says why and keeps what was entered', async
     film: { kind: 'thickness' as const, mm: 1 },
   };
   plan.edit((now) => ({ ...now, base }));
-  expect(plan.worked.amounts).toBeNull();
-  expect(plan.worked.wrong).toMatch(/paint that is not there/);
+  expect(plan.reckoning.amounts).toBeNull();
+  expect(plan.reckoning.wrong).toMatch(/paint that is not there/);
   expect(plan.findings).toEqual([]);
   plan.undo();
-  expect(plan.worked.wrong).toBeNull();
+  expect(plan.reckoning.wrong).toBeNull();
 });

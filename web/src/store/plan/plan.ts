@@ -176,7 +176,7 @@ export const usePlan = defineStore('plan', () => {
   const blowers = computed<BlowerExit[]>(() => equipment.blowers);
 
   /** The amounts, or why they cannot be worked out. */
-  const worked = computed<{ amounts: Amounts | null; wrong: string | null }>(() => {
+  const reckoning = computed<{ amounts: Amounts | null; wrong: string | null }>(() => {
     if (!store.piece) return { amounts: null, wrong: null };
     try {
       return {
@@ -190,7 +190,7 @@ export const usePlan = defineStore('plan', () => {
   });
 
   const findings = computed<Finding[]>(() => {
-    if (!store.piece || !worked.value.amounts) return [];
+    if (!store.piece || !reckoning.value.amounts) return [];
     return check({
       technique: store.piece.technique,
       support: store.piece.support,
@@ -201,7 +201,7 @@ export const usePlan = defineStore('plan', () => {
         ...planned.value.flatMap((cup) => plannedCup(paints.value.find(({ id }) => id === cup.id))),
       ],
       blowers: blowers.value,
-      amounts: worked.value.amounts,
+      amounts: reckoning.value.amounts,
       ticked: body.value.ticked,
     });
   });
@@ -241,7 +241,7 @@ export const usePlan = defineStore('plan', () => {
     paint,
     costs,
     blowers,
-    worked,
+    reckoning,
     findings,
     mend,
     tick,

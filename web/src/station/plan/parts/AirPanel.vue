@@ -8,7 +8,7 @@ import {
   middleWords,
   passReachMm,
 } from '@icy-ribbon/core/flow/air';
-import { pile } from '@icy-ribbon/core/piece/check';
+import { depthAndDensity } from '@icy-ribbon/core/piece/check';
 import { InputError } from '@icy-ribbon/core/base/error';
 import type { PlanStack } from '@icy-ribbon/core/piece/plan';
 import { sampleLayers, type SampleMoment } from '@icy-ribbon/core/piece/stack';
@@ -43,7 +43,7 @@ const ground = computed(() => {
     const sampled = (moment: SampleMoment) =>
       sampleLayers(plan.body, props.stack!, plan.paints, { blowers: plan.blowers, moment });
     return {
-      ...pile(sampled('poured')),
+      ...depthAndDensity(sampled('poured')),
       layers: sampled('blown').map(({ thicknessMm, paint }) => ({
         thicknessMm,
         viscosityPaS: paint.viscosityPaS,

@@ -16,7 +16,7 @@ const store = usePiece();
 const units = useUnits();
 
 const rows = computed(() =>
-  (plan.worked.amounts?.paints ?? []).map((amount) => {
+  (plan.reckoning.amounts?.paints ?? []).map((amount) => {
     const paint = plan.paint(amount.paintId)!;
     const cup = store.cups.find(({ mix }) => mix.id === amount.paintId);
     const leftMg = cup?.state.phase === 'mixed' ? cup.state.leftMg : 0;
@@ -43,8 +43,8 @@ const rows = computed(() =>
   }),
 );
 const missing = computed(() => rows.value.filter((row) => row.short));
-const total = computed(() => plan.worked.amounts?.total);
-const cost = computed(() => centsWords(planCost(plan.worked.amounts, plan.costs)));
+const total = computed(() => plan.reckoning.amounts?.total);
+const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.costs)));
 </script>
 
 <template>

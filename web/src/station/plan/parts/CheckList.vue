@@ -18,7 +18,7 @@ const router = useRouter();
 
 const LEVEL_WORDS = { wrong: 'Wrong', look: 'Look', do: 'To do' } as const;
 
-const clean = computed(() => plan.worked.wrong === null && plan.findings.length === 0);
+const clean = computed(() => plan.reckoning.wrong === null && plan.findings.length === 0);
 
 function mend(fix: Fix): void {
   if (isPlanFix(fix)) plan.mend(fix);
@@ -39,7 +39,7 @@ const said = computed(() =>
 
 <template>
   <section aria-label="The check">
-    <p v-if="plan.worked.wrong" class="alarm" role="alert">{{ plan.worked.wrong }}</p>
+    <p v-if="plan.reckoning.wrong" class="alarm" role="alert">{{ plan.reckoning.wrong }}</p>
     <p v-else-if="clean" class="clean">Nothing is left to see to. Pour it.</p>
     <ul>
       <li v-for="finding in said" :key="finding.id" :class="finding.level">

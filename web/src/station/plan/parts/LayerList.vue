@@ -86,7 +86,7 @@ function makePyramid(): void {
 }
 
 const worked = (id: string) => {
-  const amount = plan.worked.amounts?.layers.find((each) => each.id === `${props.item.id} ${id}`);
+  const amount = plan.reckoning.amounts?.layers.find((each) => each.id === `${props.item.id} ${id}`);
   return amount ? units.show('mass', amount.massG * 1000) : '';
 };
 </script>

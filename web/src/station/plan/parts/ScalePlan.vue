@@ -44,8 +44,8 @@ function on(support: SupportSize) {
 }
 
 const here = computed(() => ({
-  amounts: plan.worked.amounts,
-  cost: centsWords(planCost(plan.worked.amounts, plan.costs)),
+  amounts: plan.reckoning.amounts,
+  cost: centsWords(planCost(plan.reckoning.amounts, plan.costs)),
 }));
 const there = computed(() => (target.value ? on(target.value) : null));
 const tile = computed(() => on(TILE));

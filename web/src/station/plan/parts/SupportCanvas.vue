@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import {
-  held,
+  broughtOnto,
   moveItems,
   replaceItem,
   type Place,
@@ -106,7 +106,7 @@ function pointed(): Place | null {
 }
 function pressed(): void {
   const at = pointed();
-  if (props.placing && at) emit('place', held(props.support, at));
+  if (props.placing && at) emit('place', broughtOnto(props.support, at));
   else plan.select([]);
 }
 

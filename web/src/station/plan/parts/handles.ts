@@ -3,7 +3,7 @@ import {
   bentThrough,
   curveMiddle,
   distanceMm,
-  held,
+  broughtOnto,
   isPath,
   isStack,
   type Place,
@@ -60,7 +60,7 @@ export function seamHandles(
 ): Handle[] {
   if (base?.pattern !== 'split' || !base.seam) return [];
   return curveHandles(pulled ?? base.seam, ({ start, control, end }) =>
-    take({ start: held(support, start), control, end: held(support, end) }),
+    take({ start: broughtOnto(support, start), control, end: broughtOnto(support, end) }),
   );
 }
 

@@ -16,7 +16,9 @@ export async function mixMissing(
   store: ReturnType<typeof usePiece>,
   onlyId: string | null,
 ): Promise<number> {
-  const wanted = (plan.worked.amounts?.paints ?? []).filter(({ paintId }) => !onlyId || paintId === onlyId);
+  const wanted = (plan.reckoning.amounts?.paints ?? []).filter(
+    ({ paintId }) => !onlyId || paintId === onlyId,
+  );
   let made = 0;
   for (const { paintId, massG } of wanted) {
     const planned = plan.planned.find((cup) => cup.id === paintId);

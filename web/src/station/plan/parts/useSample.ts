@@ -1,6 +1,6 @@
 import { InputError } from '@icy-ribbon/core/base/error';
 import { baseAreas, deepestDentMm } from '@icy-ribbon/core/piece/amount';
-import { pile } from '@icy-ribbon/core/piece/check';
+import { depthAndDensity } from '@icy-ribbon/core/piece/check';
 import type { PlanStack } from '@icy-ribbon/core/piece/plan';
 import { coreSample, type CoreSample, type SampleMoment } from '@icy-ribbon/core/piece/stack';
 import { computed, ref } from 'vue';
@@ -48,7 +48,7 @@ export function useSample(stack: () => PlanStack | undefined) {
   const dentMm = computed(() => {
     const cut = stack();
     if (!cut || !sample.value) return 0;
-    const { densityGPerMl } = pile(sample.value.layers);
+    const { densityGPerMl } = depthAndDensity(sample.value.layers);
     return Number.isFinite(densityGPerMl) ? deepestDentMm(plan.body, cut, densityGPerMl, plan.blowers) : 0;
   });
 

@@ -11,7 +11,7 @@ export function useRunSheet() {
   const plan = usePlan();
   const steps = computed<RunStep[]>(() => {
     if (!store.piece?.plan) return [];
-    const amounts = plan.worked.amounts;
+    const amounts = plan.reckoning.amounts;
     const layer = (itemId: string, layerId: string) =>
       amounts?.layers.find(({ id }) => id === `${itemId} ${layerId}`)?.massG ?? 0;
     return runSheet(plan.body, { layer, base: (area) => baseGrams.value[area] ?? 0 });

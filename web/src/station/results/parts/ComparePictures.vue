@@ -3,7 +3,7 @@ import type { Piece } from '@icy-ribbon/contract';
 import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import type { Corners } from '@icy-ribbon/core/picture';
 import { ref } from 'vue';
-import { layBack } from '../../../drawing/photoOverlay.ts';
+import { straightenTransform } from '../../../drawing/photoOverlay.ts';
 import { dateWords } from '../../../words/general.ts';
 import PourMark from './PourMark.vue';
 
@@ -38,7 +38,7 @@ function lay(piece: Piece): Record<string, string> {
   return {
     width: `${photo.widthPx}px`,
     height: `${photo.heightPx}px`,
-    transform: `translate(${left}px, ${top}px) ${layBack(corners ?? whole, width, height)}`,
+    transform: `translate(${left}px, ${top}px) ${straightenTransform(corners ?? whole, width, height)}`,
   };
 }
 

@@ -83,8 +83,8 @@ const bar = ({ low, high }: Influence) => ({
       </p>
       <template v-else>
         <p class="soft">
-          {{ answer.n }} pours. A pour left out is foretold {{ Math.round(100 * answer.foretold) }} % better
-          than by the average. Intervals hold in nine of ten cases: of the causes looked at ({{
+          {{ answer.n }} pours. A pour left out is predicted {{ Math.round(100 * answer.predictedShare) }} %
+          better than by the average. Intervals hold in nine of ten cases: of the causes looked at ({{
             answer.influences.length
           }}), one in ten looks sure by chance. What always changed together cannot be told apart.
         </p>

@@ -2,7 +2,7 @@
 import type { PhotoDetail } from '@icy-ribbon/contract';
 import type { Corners } from '@icy-ribbon/core/picture';
 import { ref, watch } from 'vue';
-import { layOver, maskPicture } from '../../../drawing/photoOverlay.ts';
+import { overlayTransform, maskPicture } from '../../../drawing/photoOverlay.ts';
 
 /** Areas that were found in a photo, laid over it: the lacing's net, mud, glare. */
 const props = defineProps<{
@@ -26,7 +26,7 @@ watch(
     holder.value?.replaceChildren(
       ...props.shown.map((name) => {
         const picture = maskPicture(props.masks[name], props.masks, MASK_COLORS[name]);
-        picture.style.transform = layOver(
+        picture.style.transform = overlayTransform(
           props.corners,
           props.masks.widthPx,
           props.masks.heightPx,

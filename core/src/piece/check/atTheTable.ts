@@ -4,7 +4,7 @@ import type { CheckInput, Finding } from './finding.ts';
 type Doing = 'level' | 'torch' | 'spinner' | 'mains' | 'breath';
 
 /** To be done at the table; ticked off by hand. */
-export function doings({ plan, amounts }: CheckInput): Finding[] {
+export function tableFindings({ plan, amounts }: CheckInput): Finding[] {
   if (amounts.paints.length === 0) return [];
   const blownBy = (power: string) => plan.passes.some((pass) => airPower(pass.tool) === power);
   const doing = (code: Doing, isDue: boolean): Finding[] =>
