@@ -9,8 +9,8 @@ export default defineConfig({
   expect: { timeout: 30_000 },
   workers: 2,
   fullyParallel: true,
-  /** A test that fails for the noise of the machine gets a second try; the report still names it. */
-  retries: 1,
+  /** A flaky test is a defect of the test or of the product. */
+  retries: 0,
   forbidOnly: CI,
   outputDir: '../test-results',
   reporter: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ? [['json'], ['line']] : 'line',

@@ -105,17 +105,44 @@ function freePort(): Promise<number> {
 
 interface Fixtures {
   readonly demo: boolean;
+  /** The test only looks: it shares one demo studio with all others of its worker that do. */
+  readonly onlyLooks: boolean;
   readonly studio: Studio;
   /** Errors the page wrote to its console; every test ends with none. */
   readonly pageErrors: string[];
 }
 
-export const test = base.extend<Fixtures & { demo: boolean }>({
+/** A studio that runs, empty or with a copy of the demo. */
+async function openStudio(demo: boolean): Promise<Studio> {
+  const studio = new Studio(await freePort(), { ICY_RIBBON_DEMO: demo ? '1' : '0' });
+  if (demo) cpSync(demoFolder(), studio.folder, { recursive: true });
+  await studio.start();
+  return studio;
+}
+
+interface WorkerFixtures {
+  /** One demo studio for all tests of a worker that only look; opened when the first of them asks. */
+  readonly sharedDemo: { open(): Promise<Studio> };
+}
+
+export const test = base.extend<Fixtures, WorkerFixtures>({
+  sharedDemo: [
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, use) => {
+      let opened: Promise<Studio> | undefined;
+      await use({ open: () => (opened ??= openStudio(true)) });
+      await (await opened)?.close();
+    },
+    { scope: 'worker' },
+  ],
   demo: [false, { option: true }],
-  studio: async ({ demo }, use) => {
-    const studio = new Studio(await freePort(), { ICY_RIBBON_DEMO: demo ? '1' : '0' });
-    if (demo) cpSync(demoFolder(), studio.folder, { recursive: true });
-    await studio.start();
+  onlyLooks: [false, { option: true }],
+  studio: async ({ demo, onlyLooks, sharedDemo }, use) => {
+    if (onlyLooks) {
+      await use(await sharedDemo.open());
+      return;
+    }
+    const studio = await openStudio(demo);
     await use(studio);
     await studio.close();
   },

@@ -46,7 +46,11 @@ export const CALCULATIONS = [
 
 export type CalculationName = (typeof CALCULATIONS)[number]['name'];
 
-/** @throws InputError (field "name") with the known names when there is no such calculation. */
+/**
+ * @throws InputError (field "name") with the known names when there is no such calculation.
+ *
+ * @example findCalculation('mix').name // 'mix'
+ */
 export function findCalculation(name: string): Calculation {
   const found = CALCULATIONS.find((each) => each.name === name);
   if (!found) {
@@ -64,6 +68,11 @@ export type CalculationCard = Pick<
   'name' | 'title' | 'law' | 'source' | 'range' | 'assumes' | 'typical'
 >;
 
+/**
+ * Every calculation as help pages show it.
+ *
+ * @example listCalculations()[0].name // 'convert'
+ */
 export function listCalculations(): CalculationCard[] {
   return CALCULATIONS.map(({ name, title, law, source, range, assumes, typical }) => ({
     name,
@@ -76,7 +85,11 @@ export function listCalculations(): CalculationCard[] {
   }));
 }
 
-/** The JSON Schema (draft 2020-12) of a calculation's input. */
+/**
+ * The JSON Schema (draft 2020-12) of a calculation's input.
+ *
+ * @example inputJsonSchema('mix').title // 'mix'
+ */
 export function inputJsonSchema(name: string): Record<string, unknown> {
   const calculation = findCalculation(name);
   return {

@@ -12,14 +12,22 @@ export class InputError extends Error {
   }
 }
 
-/** Throws unless `value` is a finite number above zero. */
+/**
+ * Throws unless `value` is a finite number above zero.
+ *
+ * @example requirePositive('massG', 12, 'The mass') // undefined
+ */
 export function requirePositive(field: string, value: number, what: string): void {
   if (!Number.isFinite(value) || value <= 0) {
     throw new InputError(field, `${what} must be a number above 0.`);
   }
 }
 
-/** Throws unless `value` is a finite number of at least zero. */
+/**
+ * Throws unless `value` is a finite number of at least zero.
+ *
+ * @example requireNotNegative('massG', 0, 'The mass') // undefined
+ */
 export function requireNotNegative(field: string, value: number, what: string): void {
   if (!Number.isFinite(value) || value < 0) {
     throw new InputError(field, `${what} must be 0 or more.`);

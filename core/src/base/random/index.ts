@@ -6,6 +6,8 @@ export type Random = () => number;
  * devices and tests can be repeated.
  *
  * Method: a 32-bit counter through an integer hash (multiply-xorshift finalizer); period 2^32.
+ *
+ * @example seededRandom(7)() // 0.8937
  */
 export function seededRandom(seed: number): Random {
   let counter = seed >>> 0;

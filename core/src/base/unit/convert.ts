@@ -20,6 +20,7 @@ function foldName(name: string): string {
  *
  * @throws InputError naming `field` when the unit is unknown, or is a "smidgen" without its size:
  * spoon sets disagree (1/32 or 1/16 teaspoon), so it has to be asked.
+ * @example findUnit('tsp').inBase // 4.92892
  */
 export function findUnit(name: string, field = 'unit'): UnitDefinition {
   const folded = foldName(name);

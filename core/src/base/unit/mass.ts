@@ -1,11 +1,20 @@
 /** Weights are kept as whole milligrams wherever they are added up or stored, so that sums are exact. */
 export const MG_PER_G = 1000;
 
-/** Grams to whole milligrams, to the nearest. */
+/**
+ * Grams to whole milligrams, to the nearest.
+ *
+ * @example toMg(56.25) // 56250
+ */
 export function toMg(massG: number): number {
   return Math.round(massG * MG_PER_G);
 }
 
+/**
+ * toG
+ *
+ * @example toG(56_250) // 56.25
+ */
 export function toG(massMg: number): number {
   return massMg / MG_PER_G;
 }

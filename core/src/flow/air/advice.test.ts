@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { airBounds, deepDentMm, jetOnPaint, middleWords, passReachMm, peakShearPa } from './index.ts';
+import { airBounds, deepDentMm, jetOnPaint, middleUnder, passReachMm, peakShearPa } from './index.ts';
 
 const mouth = { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, paintDensityKgM3: 1150 };
 
@@ -35,11 +35,10 @@ describe('how near and how steep', () => {
     );
   });
 
-  it('words say what the middle will look like', () => {
-    expect(middleWords(4, 5, 1)).toMatch(/bare/);
-    expect(middleWords(4, 3.5, 1)).toMatch(/skin/);
-    expect(middleWords(4, 2.5, 1)).toMatch(/dish/);
-    expect(middleWords(4, 1, 1)).toMatch(/moves with the rest/);
+  it('the middle is bare, a skin, a dish, or dips with the rest', () => {
+    expect([4, 3.9, 3.1, 3, 2.1, 2, 1].map((dentMm) => middleUnder(4, dentMm, 1))).toEqual([
+      ...['bare', 'skin', 'skin', 'dish', 'dish', 'dip', 'dip'],
+    ]);
   });
 });
 

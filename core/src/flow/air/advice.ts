@@ -44,10 +44,19 @@ export function airBounds(question: Question): AirBounds {
   };
 }
 
-/** What the middle will look like under a dent, in words. */
-export function middleWords(depthMm: number, dentMm: number, filmMm: number): string {
-  if (dentMm >= depthMm) return 'The air digs to the support: the middle stays behind as a bare dent.';
-  if (dentMm > depthMm - filmMm) return 'A thin skin is left in the middle; it sticks while the rest moves.';
-  if (dentMm > depthMm / 2) return 'A deep dish: the middle closes again when the air is off.';
-  return 'The middle dips and moves with the rest.';
+/** What becomes of the middle under the air; `web/words/air` says it. */
+export type Middle = 'bare' | 'skin' | 'dish' | 'dip';
+
+/**
+ * What the middle will look like under a dent (common practice, no published source).
+ *
+ * @param depthMm paint under the air
+ * @param dentMm how deep the air digs
+ * @param filmMm what shall stay over the support
+ * @example middleUnder(4, 5, 1) // 'bare'
+ */
+export function middleUnder(depthMm: number, dentMm: number, filmMm: number): Middle {
+  if (dentMm >= depthMm) return 'bare';
+  if (dentMm > depthMm - filmMm) return 'skin';
+  return dentMm > depthMm / 2 ? 'dish' : 'dip';
 }

@@ -1,4 +1,4 @@
-export { airBounds, middleWords, type AirBounds } from './advice.ts';
+export { airBounds, middleUnder, type AirBounds, type Middle } from './advice.ts';
 export { bearingName, bearingOf, normalizeDeg } from './bearing.ts';
 export { deepDentMm } from './deepDent.ts';
 export { AIR_DENSITY_KG_M3, jetOnPaint, type JetOnPaint } from './jet.ts';

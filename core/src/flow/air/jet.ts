@@ -20,7 +20,7 @@ export interface JetOnPaint {
  * @param jet.distanceMm along the jet's axis; @param jet.slantDeg from the surface, 90 is straight down
  * @throws InputError naming the field
  * @example jetOnPaint({ exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, slantDeg: 90, paintDensityKgM3: 1150 })
- * // 8.37 m/s, 42.2 Pa, 3.74 mm
+ * // { speedMS: 8.37, pressurePa: 42.2, dentMm: 3.74 }
  */
 export function jetOnPaint(jet: {
   readonly exitSpeedMS: number;

@@ -74,6 +74,12 @@ export const AIR_TOOL_NAMES = AIR_TOOLS.map((each) => each.tool) as unknown as r
   ...AirTool[],
 ];
 
+/**
+ * A tool by its name.
+ *
+ * @throws RangeError for one that is none
+ * @example airTool('straw').exitDiameterMm // 6
+ */
 export function airTool(tool: AirTool): (typeof AIR_TOOLS)[number] {
   const found = AIR_TOOLS.find((each) => each.tool === tool);
   if (!found) throw new RangeError(`unknown air tool ${tool}`);
@@ -83,4 +89,9 @@ export function airTool(tool: AirTool): (typeof AIR_TOOLS)[number] {
 /** What the caution at the step depends on: a breath, or a plug near wet hands. */
 export type AirPower = (typeof AIR_TOOLS)[number]['power'];
 
+/**
+ * What drives a tool.
+ *
+ * @example airPower('hair-dryer') // 'mains'
+ */
 export const airPower = (tool: AirTool): AirPower => airTool(tool).power;

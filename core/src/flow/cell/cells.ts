@@ -40,7 +40,7 @@ const SLOWEST_PER_S = 1e-9;
  *   upper: { thicknessMm: 0.3, viscosityPaS: 0.5, densityKgM3: 1120 },
  *   interfacialTensionNM: 0,
  *   surfaceTensionNM: 0.03,
- * }) // 2.484 mm, 0.02326 /s, 43 s
+ * }) // { stable: false, wavelengthMm: 2.484, growthPerS: 0.02326 }
  */
 export function cellForecast(layers: TwoLayers): CellForecast {
   requireLayers(layers);

@@ -16,6 +16,7 @@ export type DryingPhase = 'wet' | 'touch-dry' | 'top-coat';
  * How far a poured piece has dried by the usual waits.
  *
  * @param pouredAtMs, nowMs milliseconds of the same clock
+ * @example dryingPhase(0, 3600_000) // 'wet'
  */
 export function dryingPhase(pouredAtMs: number, nowMs: number): DryingPhase {
   const days = (nowMs - pouredAtMs) / DAY_MS;
@@ -23,7 +24,11 @@ export function dryingPhase(pouredAtMs: number, nowMs: number): DryingPhase {
   return days >= TOUCH_DRY_DAYS.to ? 'touch-dry' : 'wet';
 }
 
-/** The moment a piece poured then is usually ready for its top coat, in ms. */
+/**
+ * The moment a piece poured then is usually ready for its top coat, in ms.
+ *
+ * @example topCoatReadyMs(0) // 604800000
+ */
 export function topCoatReadyMs(pouredAtMs: number): number {
   return pouredAtMs + TOP_COAT_DAYS.usual * DAY_MS;
 }

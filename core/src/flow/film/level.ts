@@ -10,6 +10,7 @@ export const GRAVITY_MS2 = 9.81;
  *
  * @throws InputError naming the field
  * @example levelingRate({ wavelengthMm: 10, thicknessMm: 1, viscosityPaS: 1, densityKgM3: 1100, surfaceTensionNM: 0.03 })
+ * // 1.747
  */
 export function levelingRate(film: {
   readonly wavelengthMm: number;

@@ -6,6 +6,7 @@ export {
   type DifferenceFit,
   type Influence,
   type PourNumbers,
+  type Silence,
 } from './madeTheDifference.ts';
 export { nextTest, type NextTest } from './nextTest.ts';
 export { CAUSES, EFFECTS, findQuantity, quantitiesOf, type Measure, type Quantity } from './quantities.ts';

@@ -25,7 +25,10 @@ export type DifferenceAnswer =
       readonly influences: readonly Influence[];
       readonly fit: DifferenceFit;
     }
-  | { readonly kind: 'silent'; readonly n: number; readonly why: string };
+  | { readonly kind: 'silent'; readonly n: number; readonly why: Silence };
+
+/** Why nothing can be said; `web/words/difference` says it. */
+export type Silence = 'too-few' | 'no-spread' | 'nothing-varied' | 'nothing-predicts';
 
 /** What a next test is chosen by. */
 export interface DifferenceFit {
@@ -51,28 +54,20 @@ export function madeTheDifference(pours: readonly PourNumbers[], effect: Quantit
   const seen = pours.filter((pour) => typeof pour[effect.key] === 'number');
   const n = seen.length;
   if (n < LEAST_POURS) {
-    return {
-      kind: 'silent',
-      n,
-      why: `Only ${n} pours have it measured; from ${LEAST_POURS} on it can be asked.`,
-    };
+    return { kind: 'silent', n, why: 'too-few' };
   }
   const y = standardized(seen.map((pour) => scaled(effect, pour[effect.key]!)));
-  if (y.spread < 1e-9) return { kind: 'silent', n, why: 'It came out the same each time.' };
+  if (y.spread < 1e-9) return { kind: 'silent', n, why: 'no-spread' };
   const columns = CAUSES.map((cause) => columnOf(cause, seen))
     .filter((column) => column !== undefined)
     .map((column) => ({ ...column, weight: Math.abs(correlation(column.values, y.values)) }))
     .sort((a, b) => b.weight - a.weight);
   const kept = columns.slice(0, Math.max(1, Math.floor(n / POURS_PER_CAUSE)));
-  if (kept.length === 0) return { kind: 'silent', n, why: 'Nothing that is recorded was varied.' };
+  if (kept.length === 0) return { kind: 'silent', n, why: 'nothing-varied' };
   const rows = y.values.map((_, row) => kept.map((column) => column.values[row]!));
   const fit = ridge(rows, y.values);
   if (fit.predictedShare < LEAST_FORETOLD) {
-    return {
-      kind: 'silent',
-      n,
-      why: 'Nothing that was recorded foretells it better than the average does. Change one thing at a time to find out.',
-    };
+    return { kind: 'silent', n, why: 'nothing-predicts' };
   }
   const t = studentT(CONFIDENCE, Math.max(2, n - fit.used));
   const influences = kept

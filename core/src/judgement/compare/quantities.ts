@@ -220,6 +220,11 @@ export const EFFECTS: readonly Quantity[] = [
   quantity('rating', 'Your rating', ['outcome', 'of five'], ['lower', 'higher'], (pour) => pour.rating),
 ];
 
+/**
+ * A quantity by its key.
+ *
+ * @example findQuantity('cellMm').label // 'Cell size'
+ */
 export const findQuantity = (key: string): Quantity | undefined =>
   [...CAUSES, ...EFFECTS].find((each) => each.key === key);
 

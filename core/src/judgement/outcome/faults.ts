@@ -32,6 +32,11 @@ export const FAULTS = [
 export type FaultKind = (typeof FAULTS)[number]['kind'];
 export const FAULT_KINDS = FAULTS.map((fault) => fault.kind) as [FaultKind, ...FaultKind[]];
 
+/**
+ * A fault by its kind.
+ *
+ * @example fault('mud').label // 'Mud'
+ */
 export function fault(kind: FaultKind): (typeof FAULTS)[number] {
   return FAULTS.find((each) => each.kind === kind)!;
 }

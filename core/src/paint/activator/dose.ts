@@ -24,7 +24,7 @@ export interface ActivatorDose {
  * @param input.puddleG paint of the pyramid below one bloom
  * @throws InputError naming the field
  * @example activatorDose({ footprintMm: 200, sheetMm: 0.3, densityGPerMl: 1.1, puddleG: 80, blooms: 1 })
- * // 10.4 g
+ * // { totalG: 10.4 }
  */
 export function activatorDose(input: {
   readonly footprintMm: number;

@@ -20,6 +20,7 @@ export function labDifference(one: Lab, other: Lab): number {
  *
  * @param a, b as #rrggbb
  * @throws InputError naming the one that is no color
+ * @example colorDifference('#6f93a8', '#5f8299') // 6.130
  */
 export function colorDifference(a: string, b: string): number {
   const [first, second] = [parse(a), parse(b)];

@@ -8,7 +8,7 @@ import { InputError } from '../../base/error/index.ts';
  * @param parts colors as #rrggbb with amounts of 0 or more, at least one above 0
  * @returns the mixture as #rrggbb, lower case
  * @throws InputError naming "parts"
- * @example mixColor([{ hex: '#1d3f86', amount: 1 }, { hex: '#f0b429', amount: 1 }]) // a green
+ * @example mixColor([{ hex: '#1d3f86', amount: 1 }, { hex: '#f0b429', amount: 1 }]) // '#638e42'
  */
 export function mixColor(parts: readonly { readonly hex: string; readonly amount: number }[]): string {
   const present = parts.filter((part) => part.amount > 0);

@@ -24,6 +24,7 @@ const oneLine = (text: string): string => text.replace(/\s+/g, ' ').trim();
  *
  * @returns its colors in order; those without a name are called by their number
  * @throws InputError naming the line ("line 7") that cannot be read
+ * @example readPalette('GIMP Palette\n156 74 44 Rust')[0].hex // '#9c4a2c'
  */
 export function readPalette(text: string): PaletteColor[] {
   const lines = text.replace(/^\uFEFF/, '').split(/\r\n|\r|\n/);

@@ -17,7 +17,7 @@ const GRAY_CHROMA = 2;
  * The shift from a wet to a dry color.
  *
  * @throws InputError naming "wet" or "dry"
- * @example colorShift('#6f93a8', '#5f8299').dL // below 0: it dried darker
+ * @example colorShift('#6f93a8', '#5f8299').dL // -6.425
  */
 export function colorShift(wetHex: string, dryHex: string): ColorShift {
   const [wet, dry] = [toLch(wetHex), toLch(dryHex)];

@@ -315,12 +315,22 @@ const BY_KIND = new Map<MaterialKind, MaterialKindDefinition>(
   MATERIAL_KINDS.map((definition) => [definition.kind, definition]),
 );
 
+/**
+ * A kind of material with its typical values.
+ *
+ * @example materialKind('artist-tube').viscosityPaS // 45
+ */
 export function materialKind(kind: MaterialKind): MaterialKindDefinition {
   const definition = BY_KIND.get(kind);
   if (!definition) throw new RangeError(`unknown material kind ${kind}`);
   return definition;
 }
 
+/**
+ * Whether a kind of material is a paint.
+ *
+ * @example isPaint('varnish') // false
+ */
 export function isPaint(kind: MaterialKind): boolean {
   return materialKind(kind).group === 'paint';
 }
@@ -328,7 +338,11 @@ export function isPaint(kind: MaterialKind): boolean {
 export const INGREDIENT_ROLES = ['medium', 'paint', 'thinner', 'water', 'powder'] as const;
 export type IngredientRole = (typeof INGREDIENT_ROLES)[number];
 
-/** What a material does in a cup. */
+/**
+ * What a material does in a cup.
+ *
+ * @example roleOf('water') // 'water'
+ */
 export function roleOf(kind: MaterialKind): IngredientRole {
   if (kind === 'water') return 'water';
   switch (materialKind(kind).group) {

@@ -10,7 +10,11 @@ export const PIGMENTS = [
 
 export type Pigment = (typeof PIGMENTS)[number]['pigment'];
 
-/** Typical density of a paint by its pigment; `undefined` for a pigment that is not known. */
+/**
+ * Typical density of a paint by its pigment; `undefined` for a pigment that is not known.
+ *
+ * @example pigmentDensity('titanium-white') // 1.45
+ */
 export function pigmentDensity(pigment: Pigment | null | undefined): number | undefined {
   return PIGMENTS.find((each) => each.pigment === pigment)?.densityGPerMl;
 }
@@ -21,7 +25,11 @@ export type Finish = (typeof FINISHES)[number];
 export const OPACITIES = ['opaque', 'semi-opaque', 'semi-transparent', 'transparent'] as const;
 export type Opacity = (typeof OPACITIES)[number];
 
-/** Metallics and pearls carry flakes that take more water in the measured Dutch recipe. */
+/**
+ * Metallics and pearls carry flakes that take more water in the measured Dutch recipe.
+ *
+ * @example takesMetallicParts('pearl') // true
+ */
 export function takesMetallicParts(finish: Finish): boolean {
   return finish === 'metallic' || finish === 'pearl';
 }

@@ -63,7 +63,11 @@ const SUBSTITUTES: Partial<Record<MaterialKind, readonly Substitute[]>> = {
   'mica-powder': [{ parts: [{ kind: 'pigment-powder', parts: 1 }], expect: 'Color without shimmer.' }],
 };
 
-/** Stand-ins for a kind of material, the nearest first; an empty list when nothing does. */
+/**
+ * Stand-ins for a kind of material, the nearest first; an empty list when nothing does.
+ *
+ * @example substitutesFor('varnish').length // 2
+ */
 export function substitutesFor(kind: MaterialKind): readonly Substitute[] {
   return SUBSTITUTES[kind] ?? [];
 }

@@ -7,6 +7,8 @@ export type Trust = (typeof TRUSTS)[number];
  *
  * A typical paint is known to a factor of 2.5 (ln 2.5 = 0.92), a measured one to the spread of a tilt
  * race (0.12). Water is known.
+ *
+ * @example viscositySdLn('artist-tube', 'measured') // 0.12
  */
 export function viscositySdLn(kind: string, trust: Trust): number {
   if (kind === 'water') return 0;

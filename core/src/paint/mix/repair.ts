@@ -27,7 +27,7 @@ const STEPS = 200;
  * @returns grams to add, all 0 when the cup is within tolerance already
  * @throws InputError naming "parts" or "tolerance"
  * @example bringUp([{ inG: 40, share: 0.5 }, { inG: 15, share: 0.25 }, { inG: 0, share: 0.25 }], 0)
- * // adds 0, 5 and 20 g: 80 g in all
+ * // { addG: [0, 5, 20], totalG: 80 }
  */
 export function bringUp(parts: readonly RepairPart[], tolerance: number): Repair {
   requireParts(parts, tolerance);

@@ -19,7 +19,9 @@ export interface Thinner {
  * @param targetPaS Pa.s; between the thinner's and the mix's own viscosity
  * @returns grams to reach the target, and grams to add before looking again
  * @throws InputError naming `targetPaS` when the mix is already thinner, or the thinner is too thick
- * @example thin(parts, 0.5, water) // { addG: 3.9, adviseG: 3.1 }
+ * @example
+ * thin([{ massG: 45, viscosityPaS: 1.2, densityGPerMl: 1.1 }], 0.8, { viscosityPaS: 0.001, densityGPerMl: 1 })
+ * // { addG: 2.73, adviseG: 2.18 }
  */
 export function thin(
   parts: readonly MixPart[],

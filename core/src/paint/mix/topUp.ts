@@ -8,6 +8,7 @@ import { InputError } from '../../base/error/index.ts';
  * taken off)
  * @returns grams of water to stir in, 0 when nothing was lost
  * @throws InputError naming "weighedG" when the cup got heavier by more than a scale's error
+ * @example topUpG(56, 54) // 2
  */
 export function topUpG(expectedG: number, weighedG: number): number {
   if (!Number.isFinite(weighedG) || weighedG < 0) {

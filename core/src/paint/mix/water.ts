@@ -16,6 +16,7 @@ export interface WaterVerdict {
  * @param waterFraction added water as a mass fraction of the mix
  * @param paint the kind of paint in the cup, or `null` for a cup without one
  * @param ownLimit the limit the artist found for this very paint, in place of the kind's
+ * @example waterVerdict(0.31, 'artist-tube').level // 'caution'
  */
 export function waterVerdict(
   waterFraction: number,

@@ -17,7 +17,7 @@ export type Amount =
  * @param parts the recipe's ingredients as shares of mass, in the order of `densities`
  * @param densities g/ml of each ingredient
  * @throws InputError naming "massG", "capacityMl" or "index"
- * @example totalMassG(parts, densities, { kind: 'vessel', capacityMl: 60 })
+ * @example totalMassG([{ share: 1 }], [1.1], { kind: 'vessel', capacityMl: 60 }) // 56.1
  */
 export function totalMassG(
   parts: readonly Pick<ExpandedPart, 'share'>[],
@@ -46,7 +46,7 @@ export function totalMassG(
  * Whole milligrams of every ingredient; their sum is exactly `totalMg`.
  *
  * @throws InputError naming `totalMg`
- * @example portion(expand(d2.parts, context), 56250) // 30000, 15000, 11250
+ * @example portion([{ share: 0.5 }, { share: 0.25 }, { share: 0.25 }], 10_001) // [5001, 2500, 2500]
  */
 export function portion(parts: readonly { readonly share: number }[], totalMg: number): number[] {
   if (!Number.isInteger(totalMg) || totalMg <= 0) {

@@ -5,7 +5,11 @@ import { SCHOOLS } from './schools.ts';
 
 const BY_ID = new Map(SCHOOLS.map((school) => [school.id, school]));
 
-/** A school that ships with the product. */
+/**
+ * A school that ships with the product.
+ *
+ * @example findSchool('D2').name // 'Conditioner, measured water'
+ */
 export function findSchool(id: string): Recipe | undefined {
   return BY_ID.get(id);
 }

@@ -26,8 +26,8 @@ export interface ExpandContext {
  * @returns shares that sum to 1, in the order in which they first appear
  * @throws InputError naming the part ("parts.2.amount") that cannot be: a recipe inside itself, an
  * amount of zero in all, a volume of something whose density is not known, parts mixed with amounts
- * @example expand([recipe('bloom-medium', 2), paint(1)], context)
- * // base 0.5, varnish 0.1667, paint 0.3333
+ * @example
+ * expand([paint(1), of('water', 3)], { findRecipe: () => undefined, densityOf: () => 1 })[1].share // 0.75
  */
 export function expand(parts: readonly RecipePart[], context: ExpandContext): ExpandedPart[] {
   return merge(expandWithin(parts, context, []));

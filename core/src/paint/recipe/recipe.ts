@@ -48,24 +48,44 @@ export type PartSource =
 export const PART_UNITS = ['part', 'g', 'ml', 'tsp', 'tbsp', 'drop', 'smidgen 1/32', 'smidgen 1/16'] as const;
 export type PartUnit = (typeof PART_UNITS)[number];
 
+/**
+ * A part of a recipe: the paint of the cup.
+ *
+ * @example paint(1).of.kind // 'paint'
+ */
 export const paint = (amount: number, unit: PartUnit = 'part'): RecipePart => ({
   of: { kind: 'paint' },
   amount,
   unit,
 });
 
+/**
+ * A part of a recipe: white tube paint.
+ *
+ * @example white(1).of.kind // 'white'
+ */
 export const white = (amount: number): RecipePart => ({
   of: { kind: 'white' },
   amount,
   unit: 'part',
 });
 
+/**
+ * A part of a recipe: so much of a material.
+ *
+ * @example of('varnish', 2).amount // 2
+ */
 export const of = (material: MaterialKind, amount: number, unit: PartUnit = 'part'): RecipePart => ({
   of: { kind: 'material', material },
   amount,
   unit,
 });
 
+/**
+ * A part of a recipe: so much of what another recipe makes.
+ *
+ * @example recipe('P1', 2).of.recipe // 'P1'
+ */
 export const recipe = (id: string, amount: number, unit: PartUnit = 'part'): RecipePart => ({
   of: { kind: 'recipe', recipe: id },
   amount,

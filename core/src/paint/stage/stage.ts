@@ -64,7 +64,11 @@ export function stageOf(viscosityPaS: number): Stage {
   return found ?? STAGES[STAGES.length - 1]!;
 }
 
-/** The viscosity in the middle of a stage, on the logarithmic scale of thickness. */
+/**
+ * The viscosity in the middle of a stage, on the logarithmic scale of thickness.
+ *
+ * @example stageCenter('fading') // 0.561
+ */
 export function stageCenter(name: StageName): number {
   const index = STAGES.findIndex((stage) => stage.name === name);
   const thick = STAGES[index - 1]?.fromPaS ?? THICKEST_PAS;

@@ -31,17 +31,31 @@ const WINDOWS: Readonly<Record<Technique, readonly ThicknessWindow[]>> = {
   ],
 };
 
+/**
+ * The windows of a technique, the ground’s first.
+ *
+ * @example thicknessWindows('dutch')[0].thickPaS // 0.9
+ */
 export function thicknessWindows(technique: Technique): readonly ThicknessWindow[] {
   return WINDOWS[technique];
 }
 
+/**
+ * The window a cup of this role shall lie in; none for a medium.
+ *
+ * @example windowFor('bloom', 'color').thinPaS // 1.6
+ */
 export function windowFor(technique: Technique, role: CupRole): ThicknessWindow | undefined {
   return WINDOWS[technique].find((window) => window.roles.includes(role));
 }
 
 export type WindowFit = 'thin' | 'fits' | 'thick';
 
-/** Whether a cup's viscosity lies in its window; `undefined` when the technique asks nothing of its role. */
+/**
+ * Whether a cup's viscosity lies in its window; `undefined` when the technique asks nothing of its role.
+ *
+ * @example windowFit('dutch', 'color', 2) // 'thick'
+ */
 export function windowFit(technique: Technique, role: CupRole, viscosityPaS: number): WindowFit | undefined {
   const window = windowFor(technique, role);
   if (!window) return undefined;

@@ -148,6 +148,8 @@ const MOST_KNOWN = 5000;
 /**
  * How muddy two neighbors get, 0 to 1: what their mixture by Kubelka-Munk loses of their own chroma. Grays,
  * blacks and whites lose nothing and make no mud. A pair is worked out once.
+ *
+ * @example mudOf('#c8452f', '#f3f2ec') // 0
  */
 export function mudOf(a: string, b: string): number {
   const pair = a < b ? `${a} ${b}` : `${b} ${a}`;

@@ -24,7 +24,11 @@ export function puddle(input: Puddle): { readonly radiusMm: number; readonly mid
   return { radiusMm, middleMm: (4 * input.volumeMl * 1000) / (3 * Math.PI * radiusMm ** 2) };
 }
 
-/** Thickness of a volume spread evenly over a round footprint, mm. */
+/**
+ * Thickness of a volume spread evenly over a round footprint, mm.
+ *
+ * @example evenlyMm(10, 100) // 1.2732
+ */
 export function evenlyMm(volumeMl: number, footprintMm: number): number {
   requirePositive('footprintMm', footprintMm, 'The footprint');
   return (volumeMl * 1000) / ((Math.PI / 4) * footprintMm ** 2);

@@ -23,7 +23,17 @@ export interface LearnedIngredient {
  */
 export const WATER_BEND_SD = 2;
 
+/**
+ * What the belief calls the thickness of a material.
+ *
+ * @example thicknessName('x') // 'thickness x'
+ */
 export const thicknessName = (materialId: string): string => `thickness ${materialId}`;
+/**
+ * What the belief calls how a material bends the mixing law.
+ *
+ * @example bendName('x') // 'bend x'
+ */
 export const bendName = (materialId: string): string => `bend ${materialId}`;
 
 /** A cup's ln(viscosity) as a weighted sum of unknowns and a known rest. */

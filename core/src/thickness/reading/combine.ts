@@ -13,7 +13,7 @@ export interface ThicknessReading {
  *
  * @param readings at least one; spreads above 0
  * @throws InputError naming "readings" or "readings.N.sdLn"
- * @example combine([{ viscosityPaS: 1, sdLn: 0.1 }, { viscosityPaS: 4, sdLn: 0.1 }]) // 2 ± 0.0707
+ * @example combine([{ viscosityPaS: 1, sdLn: 0.1 }, { viscosityPaS: 4, sdLn: 0.1 }]) // { viscosityPaS: 2, sdLn: 0.0707 }
  */
 export function combine(readings: readonly ThicknessReading[]): ThicknessReading {
   if (readings.length === 0) throw new InputError('readings', 'Give at least one reading.');

@@ -11,7 +11,7 @@ import { InputError } from '../../base/error/index.ts';
  * @param temperatureC °C
  * @returns Pa.s
  * @throws InputError naming "glycerineMassFraction" or "temperatureC"
- * @example glycerineViscosity(1, 20) // 1.4139
+ * @example glycerineViscosity(1, 20) // 1.4138
  */
 export function glycerineViscosity(massFraction: number, temperatureC: number): number {
   requireMixture(massFraction, temperatureC);

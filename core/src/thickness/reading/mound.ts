@@ -25,13 +25,18 @@ export const MOUND_CONSTANT_SD_LN = Math.sqrt(0.4 ** 2 - MOUND_TIMING_SD_LN ** 2
  *
  * @param constant Pa.s for each second
  * @throws InputError naming "seconds"
+ * @example moundViscosity(2, 0.9) // 1.8
  */
 export function moundViscosity(seconds: number, constant: number = USUAL_MOUND_CONSTANT): number {
   requirePositive('seconds', seconds, 'The seconds');
   return constant * seconds;
 }
 
-/** Seconds a mound of this viscosity lasts. */
+/**
+ * Seconds a mound of this viscosity lasts.
+ *
+ * @example moundSeconds(0.8) // 0.1964
+ */
 export function moundSeconds(viscosityPaS: number, constant: number = USUAL_MOUND_CONSTANT): number {
   requirePositive('viscosityPaS', viscosityPaS, 'The viscosity');
   return viscosityPaS / constant;

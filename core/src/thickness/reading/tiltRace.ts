@@ -35,6 +35,7 @@ export function tiltRace(run: RaceRun, referencePaS: number): number {
  * A lane's run as the logarithm of what is in proportion to viscosity: ln t to the line, or -3 ln L.
  *
  * @throws InputError naming "value"
+ * @example laneLn('time', 8) // 2.0794
  */
 export function laneLn(by: 'time' | 'length', value: number): number {
   if (!Number.isFinite(value) || value <= 0) {

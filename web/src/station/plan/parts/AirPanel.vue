@@ -5,7 +5,7 @@ import {
   airTool,
   deepDentMm,
   jetOnPaint,
-  middleWords,
+  middleUnder,
   passReachMm,
 } from '@icy-ribbon/core/flow/air';
 import { depthAndDensity } from '@icy-ribbon/core/piece/check';
@@ -19,6 +19,7 @@ import BareSelect from '../../../field/BareSelect.vue';
 import type { Plotting } from '../../../drawing/plot.ts';
 import { useAppearance } from '../../../store/appearance.ts';
 import { useEquipment } from '../../../store/equipment.ts';
+import { MIDDLE_WORDS } from '../../../words/air.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
@@ -89,7 +90,7 @@ const rows = computed(() => {
     return {
       ...blower,
       ...bounds,
-      middle: middleWords(depthMm, dentMm, filmMm.value),
+      middle: MIDDLE_WORDS[middleUnder(depthMm, dentMm, filmMm.value)],
       reachMm: layers.length > 0 ? passReachMm({ ...jet, seconds: SECONDS }, { layers }) : null,
       straightMm: deepDentMm({ ...jet, distanceMm: Math.max(jet.distanceMm, 5 * jet.exitDiameterMm) }),
     };

@@ -12,6 +12,7 @@ import { computed, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import { usePieces } from '../../../store/pieces.ts';
 import { useUnits } from '../../../store/units.ts';
+import { silenceWords } from '../../../words/difference.ts';
 import { quantityWords } from '../../../words/quantity.ts';
 import { useNumbers } from './useNumbers.ts';
 
@@ -78,7 +79,7 @@ const bar = ({ low, high }: Influence) => ({
     </p>
     <template v-if="loaded">
       <p v-if="answer.kind === 'silent'" role="status" class="silent">
-        Nothing can be said. {{ answer.why }}
+        Nothing can be said. {{ silenceWords(answer.why, answer.n) }}
         <template v-if="answer.n < LEAST_POURS">There are {{ answer.n }} now.</template>
       </p>
       <template v-else>
