@@ -368,3 +368,70 @@ describe('the activator', () => {
     expect(check(input(bloom)).some(({ code }) => code.startsWith('dose'))).toBe(false);
   });
 });
+
+describe('the fixes of films and stacks, to the number', () => {
+  const white = paint('white', { role: 'base', viscosityPaS: 0.6, colorHex: '#f3f2ec' });
+  const dutchPaints = [white, { ...rust, viscosityPaS: 0.6 }];
+  const dutch = layOut('diagonal', {
+    support: board,
+    technique: 'dutch',
+    paints: dutchPaints,
+    newId: counting(),
+  });
+  const dutchInput = (plan: Plan) => input(plan, { technique: 'dutch', paints: dutchPaints });
+
+  it('a base film that is off is brought to a millimeter', () => {
+    const thin: Plan = { ...dutch, base: { ...dutch.base!, film: { kind: 'thickness', mm: 0.44 } } };
+    expect(found(dutchInput(thin), 'base-thin')).toMatchObject([{ fix: { kind: 'film', mm: 1 } }]);
+    const right: Plan = { ...dutch, base: { ...dutch.base!, film: { kind: 'thickness', mm: 0.46 } } };
+    expect(found(dutchInput(right), 'base-thin')).toEqual([]);
+  });
+
+  it('of a Dutch pour so much less is laid that 95 % of the thickest film stay', () => {
+    const layers = dutch.paths[1]!.layers.map((layer) => ({ ...layer, massG: 600 }));
+    const much: Plan = { ...dutch, paths: [dutch.paths[0]!, { ...dutch.paths[1]!, layers }] };
+    const [finding] = found(dutchInput(much), 'too-much');
+    const { filmMm } = finding!.facts as { filmMm: number };
+    expect(finding!.fix).toEqual({ kind: 'scale-layers', factor: near((0.95 * 2.6) / filmMm) });
+  });
+
+  const [stack] = bloom.stacks;
+  it('an activator that is no heavier than any color has nothing lighter to lie on', () => {
+    const light = paints.map((each) => (each.role === 'color' ? { ...each, densityGPerMl: 1.3 } : each));
+    const [finding] = found(input(bloom, { paints: light }), 'never-opens');
+    expect(finding!.facts).toMatchObject({ name: 'net', gPerMl: 1.2, belowGPerMl: 1.3 });
+    expect(finding!.fix).toMatchObject({ kind: 'tick', leave: true });
+  });
+
+  it('a pile without an activator neither opens nor has a dose', () => {
+    const bare: Plan = {
+      ...bloom,
+      stacks: [{ ...stack!, layers: stack!.layers.filter(({ paintId }) => paintId !== 'net') }],
+    };
+    const codes = check(input(bare)).map(({ code }) => code);
+    for (const code of ['never-opens', 'opens-early', 'opens-late', 'dose-little', 'dose-much']) {
+      expect(codes).not.toContain(code);
+    }
+  });
+
+  it('more than ten layers are not put in another order', () => {
+    const muddy = paints.map((each) => (each.id === 'tide' ? { ...each, colorHex: '#2f8f6c' } : each));
+    const layered = (count: number): Plan => ({
+      ...bloom,
+      stacks: [
+        {
+          ...stack!,
+          layers: Array.from({ length: count }, (_, at) => ({
+            id: `l${at}`,
+            paintId: at % 2 === 0 ? 'rust' : 'tide',
+            massG: 5,
+          })),
+        },
+      ],
+    });
+    const fixes = (count: number) =>
+      found(input(layered(count), { paints: muddy }), 'mud').map(({ fix }) => fix?.kind);
+    expect(fixes(10)).toContain('order');
+    expect(fixes(11)).not.toContain('order');
+  });
+});

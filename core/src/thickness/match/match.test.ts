@@ -485,6 +485,10 @@ describe('the contrast of a set, cup by cup (common practice, no published sourc
     const levels = contrast('bloom', cups).map(({ level }) => level);
     expect(levels).toEqual([...levels].sort((x, y) => 'wlf'.indexOf(x[0]!) - 'wlf'.indexOf(y[0]!)));
     expect(new Set(levels).size).toBeGreaterThan(1);
+    // The cup that may be too thin is looked at first and told last.
+    const told = contrast('bloom', [one('a', 'color', 1.5, 0.2), one('b', 'activator', 2)]);
+    expect(told[0]).toMatchObject({ level: 'wrong' });
+    expect(told.at(-1)).toMatchObject({ level: 'look', cupIds: ['a'] });
   });
 
   it.each([
