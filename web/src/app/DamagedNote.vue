@@ -2,7 +2,8 @@
 import type { DamagedRecord } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { say, sayProblem } from '../notice/notices.ts';
+import { say } from '../notice/notices.ts';
+import { attempt } from '../notice/useTask.ts';
 import { usePiece } from '../store/piece/piece.ts';
 
 /** Records of the piece in hand that cannot be read: what is wrong with each, and a way to take it out. */
@@ -18,12 +19,10 @@ const WHAT: Readonly<Record<DamagedRecord['what'], string>> = {
 const damaged = computed(() => store.piece?.damaged ?? []);
 
 async function setAside(record: DamagedRecord): Promise<void> {
-  try {
+  await attempt(async () => {
     await store.setAside(record);
     say(`${WHAT[record.what]} is set aside: it is kept in the data, and no longer in the way.`);
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 </script>
 

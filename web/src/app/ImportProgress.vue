@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Button, Progress } from 'ant-design-vue';
 import { computed } from 'vue';
-import { say, sayProblem } from '../notice/notices.ts';
+import { say } from '../notice/notices.ts';
+import { attempt } from '../notice/useTask.ts';
 import { useImports } from '../store/imports.ts';
 
 /** A file on its way in: what is done with it, how far it has come, and a way to call it off. */
@@ -14,12 +15,10 @@ const words = computed(() => {
 });
 
 async function callOff(): Promise<void> {
-  try {
+  await attempt(async () => {
     await imports.cancel();
     say('Called off: nothing of the file was kept.');
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 </script>
 

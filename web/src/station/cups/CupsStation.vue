@@ -6,6 +6,7 @@ import { Button, Input, Popconfirm } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import ColorDot from '../../drawing/ColorDot.vue';
 import { sayProblem } from '../../notice/notices.ts';
+import { attempt } from '../../notice/useTask.ts';
 import { useCups } from '../../store/cups.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { useUnits } from '../../store/units.ts';
@@ -24,12 +25,10 @@ const chosen = ref<string[]>([]);
 const name = ref('Left-overs');
 
 async function load(): Promise<void> {
-  try {
+  await attempt(async () => {
     recent.value = await pieces.newest(RECENT);
     loaded.value = true;
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 onMounted(load);
 

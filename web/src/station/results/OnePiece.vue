@@ -4,6 +4,7 @@ import { Button, Input } from 'ant-design-vue';
 import { computed, ref, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { say, sayProblem } from '../../notice/notices.ts';
+import { attempt } from '../../notice/useTask.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { dateWords } from '../../words/general.ts';
@@ -42,24 +43,21 @@ function startRename(): void {
 }
 
 async function rename(): Promise<void> {
-  try {
+  await attempt(async () => {
     await store.rename(name.value);
     renaming.value = false;
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 async function remove(): Promise<void> {
-  if (!store.piece) return;
-  try {
-    const removed = await pieces.remove(store.piece);
+  const { piece } = store;
+  if (!piece) return;
+  await attempt(async () => {
+    const removed = await pieces.remove(piece);
     store.letGo();
     await router.push({ name: 'results' });
     say(`"${removed.name}" is deleted.`, () => pieces.restore(removed).catch(sayProblem));
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 </script>
 

@@ -3,7 +3,7 @@ import { Button, Input } from 'ant-design-vue';
 import { useDebounceFn, useStorage } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import BareSelect from '../../field/BareSelect.vue';
-import { sayProblem } from '../../notice/notices.ts';
+import { attempt } from '../../notice/useTask.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
 import ImportPiece from './parts/ImportPiece.vue';
@@ -52,12 +52,10 @@ const search = computed(() => {
 });
 
 async function load(): Promise<void> {
-  try {
+  await attempt(async () => {
     await store.load();
     loaded.value = true;
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 onMounted(load);

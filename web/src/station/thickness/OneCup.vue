@@ -7,6 +7,7 @@ import { useRouter } from 'vue-router';
 import ColorDot from '../../drawing/ColorDot.vue';
 import QuantityField from '../../field/QuantityField.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
+import { attempt } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
 import { usePiece } from '../../store/piece/piece.ts';
@@ -43,14 +44,12 @@ const targetPaS = computed(() => {
 });
 
 async function keep(measure: ReadingInput['measure']): Promise<void> {
-  try {
+  await attempt(async () => {
     await store.addReadings([
       { id: crypto.randomUUID(), mixId: props.mixId, raceId: null, temperatureC: room.value, measure },
     ]);
     say('Kept.');
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 function goTo(step: number): void {

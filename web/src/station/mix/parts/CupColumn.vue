@@ -9,6 +9,7 @@ import { layersOf, shapeOf } from '../../../drawing/cupLayers.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
@@ -59,12 +60,10 @@ async function resize(next: number | null): Promise<void> {
 }
 
 async function remove(): Promise<void> {
-  try {
+  await attempt(async () => {
     const removed = await store.removeCup(props.cup.mix);
     say(`The cup "${removed.name}" is off the bench.`, () => store.restoreCup(removed).catch(sayProblem));
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 </script>
 

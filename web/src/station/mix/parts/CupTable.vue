@@ -3,7 +3,7 @@ import type { Mix } from '@icy-ribbon/contract';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import QuantityField from '../../../field/QuantityField.vue';
-import { sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { partsWords } from '../../../words/general.ts';
@@ -15,11 +15,9 @@ const units = useUnits();
 
 async function keep(mix: Mix, ingredientId: string, before: number, mg: number | null): Promise<void> {
   if (mg === null || mg === before) return;
-  try {
+  await attempt(async () => {
     await store.setActual(mix, ingredientId, mg);
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 /** How far off the target, with its sign, for what has been weighed in. */

@@ -5,6 +5,7 @@ import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import { sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { useCups } from '../../../store/cups.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePieces } from '../../../store/pieces.ts';
@@ -49,13 +50,12 @@ const offers = computed(() =>
 );
 
 async function take(mix: PieceSummary['mixes'][number]): Promise<void> {
-  if (!store.piece) return;
-  try {
-    await cups.combine(store.piece.id, mix.name, [mix.id]);
+  const { piece } = store;
+  if (!piece) return;
+  await attempt(async () => {
+    await cups.combine(piece.id, mix.name, [mix.id]);
     await Promise.all([store.reload(), load()]);
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 </script>
 

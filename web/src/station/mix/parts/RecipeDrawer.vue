@@ -5,6 +5,7 @@ import { expand, type Recipe } from '@icy-ribbon/core/paint/recipe';
 import { Button, Drawer } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { useRecipes, type RecipeInput } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { TECHNIQUE_LABELS } from '../../../words/general.ts';
@@ -77,14 +78,12 @@ async function save(): Promise<void> {
 async function remove(recipe: Recipe): Promise<void> {
   const own = recipes.own.find((each) => each.id === recipe.id);
   if (!own) return;
-  try {
+  await attempt(async () => {
     const removed = await recipes.remove(own);
     say(`"${removed.name}" is deleted. Cups planned from it keep it.`, () =>
       recipes.restore(removed).catch(sayProblem),
     );
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 </script>
 

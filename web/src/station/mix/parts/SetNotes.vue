@@ -4,7 +4,7 @@ import { batchesOf } from '@icy-ribbon/core/paint/recipe';
 import { toG, toMg } from '@icy-ribbon/core/base/unit';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
@@ -56,11 +56,9 @@ const batches = computed(() =>
 
 /** Puts a shared medium on the bench as a cup of its own, with a little to spare for what stays on the walls. */
 async function makeFirst(recipeId: string, totalMg: number): Promise<void> {
-  try {
+  await attempt(async () => {
     await store.addCup({ role: 'medium', recipeId, totalMg });
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 const short = computed(() => shortMaterials(props.cups, shelf.materials));

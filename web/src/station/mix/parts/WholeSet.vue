@@ -3,10 +3,10 @@ import { isPaint } from '@icy-ribbon/core/paint/material';
 import { recipesFor } from '@icy-ribbon/core/paint/recipe';
 import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
 import { Button, Modal } from 'ant-design-vue';
-import { computed, reactive, ref } from 'vue';
+import { computed, reactive } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import QuantityField from '../../../field/QuantityField.vue';
-import { sayProblem } from '../../../notice/notices.ts';
+import { useTask } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
@@ -20,7 +20,7 @@ const emit = defineEmits<{ close: [] }>();
 const store = usePiece();
 const shelf = useShelf();
 const recipes = useRecipes();
-const busy = ref(false);
+const { busy, run } = useTask();
 
 const rows = reactive(
   ROLES_OF[props.technique].map((role) => ({
@@ -49,8 +49,7 @@ const paintOptions = (role: CupRole, recipeId: string) =>
 const count = computed(() => rows.reduce((sum, row) => sum + row.paintIds.length, 0));
 
 async function putOn(): Promise<void> {
-  busy.value = true;
-  try {
+  await run(async () => {
     for (const row of rows) {
       for (const paintId of [...row.paintIds]) {
         await store.addCup({
@@ -63,11 +62,7 @@ async function putOn(): Promise<void> {
       }
     }
     emit('close');
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 

@@ -7,6 +7,7 @@ import { messageAt } from '../../../api/problem.ts';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 
@@ -21,13 +22,11 @@ const problem = ref<unknown>(null);
 
 /** Asks the room's sensor; what it shows can still be changed. */
 async function readSensor(): Promise<void> {
-  try {
+  await attempt(async () => {
     const climate = await call(api.climate.now);
     temperatureC.value = climate.temperatureC;
     humidityPercent.value = climate.humidityPercent;
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 function keep(): void {

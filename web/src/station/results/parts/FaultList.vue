@@ -6,6 +6,7 @@ import { fault, FAULTS, type FaultKind } from '@icy-ribbon/core/judgement/outcom
 import { Button, Select } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { causeWords, missingWords } from '../../../words/cause.ts';
@@ -78,13 +79,11 @@ async function pinAt(at: { x: number; y: number } | null): Promise<void> {
 
 async function remove(pin: FaultPin): Promise<void> {
   const before = [...faults.value];
-  try {
+  await attempt(async () => {
     await keep(before.filter((each) => each.id !== pin.id));
     if (chosenId.value === pin.id) chosenId.value = null;
     say(`"${fault(pin.kind).label}" is taken off.`, () => keep(before).catch(sayProblem));
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 defineExpose({ pinAt });

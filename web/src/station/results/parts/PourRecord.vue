@@ -5,7 +5,7 @@ import { colorShift, shiftWords } from '@icy-ribbon/core/paint/color';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { computed } from 'vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
-import { sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
@@ -23,11 +23,9 @@ function driedWords(wetHex: string, dryHex: string | null): string {
 }
 
 async function noteDry(mix: Mix, dryColorHex: string): Promise<void> {
-  try {
+  await attempt(async () => {
     await store.changeCup(mix, { dryColorHex });
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 /** Each cup with the order in which it went on and how much of it. */

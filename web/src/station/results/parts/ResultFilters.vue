@@ -6,6 +6,7 @@ import dayjs from 'dayjs';
 import { computed, onMounted, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { usePieces } from '../../../store/pieces.ts';
 import { useShelf } from '../../../store/shelf.ts';
 
@@ -60,13 +61,11 @@ const day = (value: string | undefined) => (value ? dayjs(value) : undefined);
 
 async function save(): Promise<void> {
   if (name.value.trim() === '') return;
-  try {
+  await attempt(async () => {
     await store.saveView(name.value);
     say(`The view "${name.value}" is saved.`);
     name.value = '';
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 function show(id: string): void {
@@ -77,12 +76,10 @@ function show(id: string): void {
 async function remove(id: string): Promise<void> {
   const view = store.views.find((each) => each.id === id);
   if (!view) return;
-  try {
+  await attempt(async () => {
     const removed = await store.removeView(view);
     say(`The view "${removed.name}" is gone.`, () => store.restoreView(removed).catch(sayProblem));
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 </script>
 

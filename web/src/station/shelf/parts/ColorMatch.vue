@@ -8,6 +8,7 @@ import ColorDot from '../../../drawing/ColorDot.vue';
 import ColorField from '../../../field/ColorField.vue';
 import FieldRow from '../../../field/FieldRow.vue';
 import { sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { colorWorker } from '../../../worker/color.ts';
@@ -62,7 +63,7 @@ function nearness(de2000: number): string {
 async function fromPhoto(event: Event): Promise<void> {
   const file = (event.target as HTMLInputElement).files?.[0];
   if (!file) return;
-  try {
+  await attempt(async () => {
     const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
     const canvas = document.createElement('canvas');
     canvas.width = canvas.height = 1;
@@ -71,9 +72,7 @@ async function fromPhoto(event: Event): Promise<void> {
     context.drawImage(bitmap, (bitmap.width - side) / 2, (bitmap.height - side) / 2, side, side, 0, 0, 1, 1);
     const [red = 0, green = 0, blue = 0] = context.getImageData(0, 0, 1, 1).data;
     target.value = `#${[red, green, blue].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 const photo = ref<HTMLInputElement | null>(null);

@@ -4,6 +4,7 @@ import { proxy } from 'comlink';
 import { computed, onUnmounted, ref, shallowRef, watch } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import { sayProblem, say } from '../../../notice/notices.ts';
+import { useTask } from '../../../notice/useTask.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { csvWorker, stopCsvWorker } from '../../../worker/csv.ts';
 import type { CsvGlance } from '../../../worker/csv.worker.ts';
@@ -17,7 +18,7 @@ const NOTHING: ReadMaterials = { materials: [], errors: [] };
 
 const shelf = useShelf();
 const match = ref<ColumnMatch>(matchColumns(props.glance.header));
-const busy = ref(false);
+const { busy, run } = useTask();
 const read = shallowRef<ReadMaterials>(NOTHING);
 /** The share of the rows that are read; null when all are. */
 const reading = ref<number | null>(0);
@@ -59,17 +60,12 @@ function choose(field: keyof ColumnMatch, column: number): void {
 }
 
 async function readIn(): Promise<void> {
-  busy.value = true;
-  try {
+  await run(async () => {
     const added = await shelf.addAll(read.value.materials);
     if (added === undefined) return;
     say(`${added} materials are on the shelf.`);
     emit('close');
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 </script>
 

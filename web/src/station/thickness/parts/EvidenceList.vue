@@ -2,7 +2,7 @@
 import { evidenceOf } from '@icy-ribbon/core/thickness/learn';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { ageWords } from '../../../words/general.ts';
@@ -33,11 +33,9 @@ function temperatureOf(id: string): string {
 }
 
 async function strike(id: string, struck: boolean): Promise<void> {
-  try {
+  await attempt(async () => {
     await store.strikeReading(id, struck);
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 </script>
 

@@ -8,6 +8,7 @@ import ComputedFrom from '../../../field/ComputedFrom.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
+import { attempt, useTask } from '../../../notice/useTask.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
@@ -25,7 +26,7 @@ const units = useUnits();
 const targetPaS = ref<number | null>(props.suggestedPaS);
 const thinner = ref<string | undefined>(undefined);
 const stepMg = ref<number | null>(null);
-const busy = ref(false);
+const { busy, run } = useTask();
 
 onMounted(() => shelf.ensure().catch(sayProblem));
 watch(
@@ -59,19 +60,16 @@ watch(step, (parts) => (stepMg.value = parts.length === 1 ? (parts[0]?.mg ?? nul
 });
 
 async function chooseThinner(materialId: string): Promise<void> {
-  try {
+  await attempt(async () => {
     await store.addIngredient(props.cup.mix.id, materialId);
     thinner.value = materialId;
-  } catch (error) {
-    sayProblem(error);
-  }
+  });
 }
 
 /** Logs what was stirred in: the step as advised, or the grams that were typed. */
 async function stirredIn(): Promise<void> {
   if (step.value.length === 0 || busy.value) return;
-  busy.value = true;
-  try {
+  await run(async () => {
     const only = step.value.length === 1;
     for (const part of step.value) {
       await store.weighIn(
@@ -82,11 +80,7 @@ async function stirredIn(): Promise<void> {
       );
     }
     say(`${props.cup.mix.name}: stirred in. Look again, or race it again.`);
-  } catch (error) {
-    sayProblem(error);
-  } finally {
-    busy.value = false;
-  }
+  });
 }
 
 useShortcuts('Next addition', [
