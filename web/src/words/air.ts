@@ -1,4 +1,5 @@
-import type { Middle } from '@icy-ribbon/core/flow/air';
+import { airPower, type AirPower, type AirTool, type Middle } from '@icy-ribbon/core/flow/air';
+import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 
 /** What becomes of the middle under the air. */
 export const MIDDLE_WORDS: Readonly<Record<Middle, string>> = {
@@ -7,3 +8,12 @@ export const MIDDLE_WORDS: Readonly<Record<Middle, string>> = {
   dish: 'A deep dish: the middle closes again when the air is off.',
   dip: 'The middle dips and moves with the rest.',
 };
+
+const CAUTION_OF: Readonly<Record<AirPower, string>> = {
+  breath: CAUTIONS.breath,
+  battery: CAUTIONS.coolAir,
+  mains: `${CAUTIONS.coolAir} ${CAUTIONS.mains}`,
+};
+
+/** The usual caution for blowing with a tool: by what drives it. */
+export const airCaution = (tool: AirTool): string => CAUTION_OF[airPower(tool)];

@@ -3,7 +3,8 @@
  * local rules, and says so.
  */
 export const CAUTIONS = {
-  blowing: 'Cool air only. Rest if you get dizzy, and do not suck back through a straw.',
+  breath: 'Rest if you get dizzy, and do not suck back through a straw.',
+  coolAir: 'Cool air only.',
   mains: 'Keep wet hands and splashes off dryers, compressors and their plugs.',
   torch: 'Torch away from solvents, aerosols, paper and hair, never over silicone in a closed room.',
   varnish: 'Ventilate the room while polyurethane, silicone or spirits are open.',

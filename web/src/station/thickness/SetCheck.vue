@@ -43,7 +43,9 @@ function goRace(): void {
   void router.push({
     name: 'race',
     params: { pieceId: props.pieceId },
-    query: race.value ? { cups: race.value.mixIds.join(',') } : {},
+    query: race.value
+      ? { cups: race.value.mixIds.join(','), ...(race.value.withReference && { reference: 'glycerine' }) }
+      : {},
   });
 }
 const goPlan = () => void router.push({ name: 'plan', params: { pieceId: props.pieceId } });

@@ -30,7 +30,7 @@ const { by, running, elapsed, results, finished } = race;
 const asked = String(route.query.cups ?? '')
   .split(',')
   .filter(Boolean);
-const onCard = useLanes(asked, room);
+const onCard = useLanes(asked, room, route.query.reference === 'glycerine');
 const { lanes, card } = onCard;
 
 onMounted(() => calibrations.ensure().catch(sayProblem));

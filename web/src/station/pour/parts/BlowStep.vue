@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import type { PassEvent } from '@icy-ribbon/contract';
-import { AIR_TOOLS, airPower, airTool, bearingName, type AirTool } from '@icy-ribbon/core/flow/air';
+import { AIR_TOOLS, airTool, bearingName, type AirTool } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { airCaution } from '../../../words/air.ts';
 import { AutoComplete, Button, Select } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
@@ -30,7 +31,6 @@ const change = (changes: Partial<PassDraft>) => {
 
 const toolOptions = AIR_TOOLS.map(({ tool, label }) => ({ value: tool, label }));
 const settingOptions = computed(() => airTool(draft.value.tool).settings.map((value) => ({ value })));
-const isMains = computed(() => airPower(draft.value.tool) === 'mains');
 
 function log(): void {
   problem.value = null;
@@ -122,10 +122,7 @@ useShortcuts('Blow', [
         {{ changing ? 'Keep the change' : 'Log the pass' }}
       </Button>
       <slot></slot>
-      <p v-if="!changing" class="soft caution">
-        {{ CAUTIONS.blowing }} <template v-if="isMains">{{ CAUTIONS.mains }}</template>
-        {{ CAUTIONS.deferral }}
-      </p>
+      <p v-if="!changing" class="soft caution">{{ airCaution(draft.tool) }} {{ CAUTIONS.deferral }}</p>
     </div>
   </form>
 </template>

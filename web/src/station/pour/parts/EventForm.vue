@@ -170,7 +170,7 @@ useShortcuts('Event', [
       }}</Button>
       <p v-if="kind === 'torch'" class="soft caution">{{ CAUTIONS.torch }} {{ CAUTIONS.deferral }}</p>
       <p v-if="kind === 'spin'" class="soft caution">Fix the board on the spinner and stand clear.</p>
-      <p v-if="kind === 'straw'" class="soft caution">{{ CAUTIONS.blowing }}</p>
+      <p v-if="kind === 'straw'" class="soft caution">{{ CAUTIONS.breath }}</p>
       <slot></slot>
     </div>
   </form>

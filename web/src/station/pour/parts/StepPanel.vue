@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { airTool, bearingName } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { airCaution } from '../../../words/air.ts';
 import type { RunStep } from '@icy-ribbon/core/piece/event';
 import { Button } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
@@ -75,7 +76,7 @@ const detail = computed(() => {
       return `${CAUTIONS.torch} ${CAUTIONS.deferral}`;
     case 'pass': {
       const { pass } = step;
-      return `${pass.setting ? `${pass.setting}, ` : ''}${units.show('length', pass.distanceMm)} off, ${pass.slantDeg}° slant, ${pass.seconds} s. ${CAUTIONS.blowing}`;
+      return `${pass.setting ? `${pass.setting}, ` : ''}${units.show('length', pass.distanceMm)} off, ${pass.slantDeg}° slant, ${pass.seconds} s. ${airCaution(pass.tool)}`;
     }
     case 'spin':
       return `For ${step.seconds} s, both ways. Fix the board and stand clear.`;

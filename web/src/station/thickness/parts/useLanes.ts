@@ -13,14 +13,16 @@ const REFERENCE_COLOR = '#dfe9ec';
  *
  * @param asked cups that were asked for; all when fewer than two
  * @param room temperature in degrees Celsius
+ * @param withReference a reference was asked for with them
  */
-export function useLanes(asked: readonly string[], room: Ref<number | null>) {
+export function useLanes(asked: readonly string[], room: Ref<number | null>, withReference = false) {
   const store = usePiece();
   const calibrations = useCalibrations();
   const chosen = ref<string[]>(
     (asked.length > 1 ? [...asked] : store.paints.map((cup) => cup.mix.id)).slice(0, MOST_LANES),
   );
   const withGlycerine = useStorage('icy-ribbon.race-glycerine', false);
+  if (withReference) withGlycerine.value = true;
   const glycerinePercent = useStorage<number>('icy-ribbon.race-glycerine-percent', 100);
   const cardId = ref<string>('none');
 
