@@ -1,2 +1,4 @@
+export { BLOOM, BLOOM_PAINTS, BOARD, checkInput, readyCup, RUST } from './check.ts';
+export { counting, paint } from './plan.ts';
 export { GOOD_BLOOM, pouredCup } from './pours.ts';
 export { inDisc, inEllipse, raster } from './pictures.ts';

@@ -2,7 +2,7 @@ import { runCalculation } from '../../base/calculation/index.ts';
 import { findCalculation } from '../../registry/index.ts';
 import { filmLeftMm } from '../../flow/film/index.ts';
 import { EMPTY_PLAN, type Plan, type PlanBase } from '../plan/index.ts';
-import { paint } from '../plan/testing.ts';
+import { paint } from '../../../testing/index.ts';
 import type { SupportSize } from '../support/index.ts';
 import { amounts, baseAreas, deepestDentMm, pieceFilm, pillowMassG, secondsToSpin } from './index.ts';
 

@@ -1,47 +1,18 @@
-import { amounts } from '../amount/index.ts';
-import { EMPTY_PLAN, layOut, type Plan, type PlanPaint } from '../plan/index.ts';
-import { counting, paint } from '../plan/testing.ts';
-import type { SupportSize } from '../support/index.ts';
-import { applyFix, check, isPlanFix, type CheckCup, type CheckInput } from './index.ts';
+import { EMPTY_PLAN, layOut, type Plan } from '../plan/index.ts';
+import {
+  BLOOM as bloom,
+  BLOOM_PAINTS as paints,
+  BOARD as board,
+  checkInput as input,
+  counting,
+  paint,
+  readyCup as cupOf,
+  RUST as rust,
+} from '../../../testing/index.ts';
+import { applyFix, check, isPlanFix, type CheckInput } from './index.ts';
 
-const board: SupportSize = { shape: 'rectangle', widthMm: 300, heightMm: 400, sideDepthMm: 20 };
-const pillow = paint('wall', { role: 'pillow', viscosityPaS: 4, densityGPerMl: 1.35, colorHex: '#f4f2ee' });
-const rust = paint('rust', { colorHex: '#9c4a2c', densityGPerMl: 1.2 });
-const tide = paint('tide', { colorHex: '#b8452c', densityGPerMl: 1.12, viscosityPaS: 2.2 });
-const net = paint('net', { role: 'activator', colorHex: '#f3f2ec', viscosityPaS: 0.6, densityGPerMl: 1.2 });
-const paints = [pillow, rust, tide, net];
+const [pillow, , tide, net] = paints;
 
-const cupOf = (each: PlanPaint, changes: Partial<CheckCup> = {}): CheckCup => ({
-  id: each.id,
-  name: each.name,
-  role: each.role,
-  viscosityPaS: each.viscosityPaS,
-  spreadLn: 0.1,
-  mixed: true,
-  leftG: 2000,
-  testedToday: true,
-  restHours: 0,
-  water: 'fine',
-  weakFilm: false,
-  ...changes,
-});
-
-const bloom = layOut('center-bloom', { support: board, technique: 'bloom', paints, newId: counting() });
-
-function input(plan: Plan, changes: Partial<CheckInput> = {}): CheckInput {
-  const all = changes.paints ?? paints;
-  return {
-    technique: 'bloom',
-    support: board,
-    plan,
-    paints: all,
-    cups: all.map((each) => cupOf(each)),
-    blowers: [],
-    amounts: amounts(board, plan, all),
-    ticked: [],
-    ...changes,
-  };
-}
 const codes = (given: CheckInput) => check(given).map(({ code }) => code);
 
 it('a bloom with matched cups needs only what is done at the table, and ticked off it is clean', () => {

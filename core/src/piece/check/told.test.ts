@@ -1,8 +1,16 @@
 import { jetOnPaint } from '../../flow/air/index.ts';
 import { amounts, stackLayers } from '../amount/index.ts';
-import { EMPTY_PLAN, layOut, usualPass, type Plan, type PlanPaint } from '../plan/index.ts';
-import { counting, paint } from '../plan/testing.ts';
-import type { SupportSize } from '../support/index.ts';
+import { EMPTY_PLAN, layOut, usualPass, type Plan } from '../plan/index.ts';
+import {
+  BLOOM as bloom,
+  BLOOM_PAINTS as paints,
+  BOARD as board,
+  checkInput as input,
+  counting,
+  paint,
+  readyCup as cupOf,
+  RUST as rust,
+} from '../../../testing/index.ts';
 import {
   applyFix,
   check,
@@ -15,40 +23,6 @@ import {
 } from './index.ts';
 
 const near = (value: number) => expect.closeTo(value, 6) as number;
-const board: SupportSize = { shape: 'rectangle', widthMm: 300, heightMm: 400, sideDepthMm: 20 };
-const pillow = paint('wall', { role: 'pillow', viscosityPaS: 4, densityGPerMl: 1.35, colorHex: '#f4f2ee' });
-const rust = paint('rust', { colorHex: '#9c4a2c', densityGPerMl: 1.2 });
-const tide = paint('tide', { colorHex: '#b8452c', densityGPerMl: 1.12, viscosityPaS: 2.2 });
-const net = paint('net', { role: 'activator', colorHex: '#f3f2ec', viscosityPaS: 0.6, densityGPerMl: 1.2 });
-const paints = [pillow, rust, tide, net];
-const bloom = layOut('center-bloom', { support: board, technique: 'bloom', paints, newId: counting() });
-
-const cupOf = ({ id, name, role, viscosityPaS }: PlanPaint, changes: Partial<CheckCup> = {}): CheckCup => ({
-  ...{ id, name, role, viscosityPaS },
-  spreadLn: 0.1,
-  mixed: true,
-  leftG: 2000,
-  testedToday: true,
-  restHours: 0,
-  water: 'fine',
-  weakFilm: false,
-  ...changes,
-});
-
-function input(plan: Plan, changes: Partial<CheckInput> = {}): CheckInput {
-  const all = changes.paints ?? paints;
-  return {
-    technique: 'bloom',
-    support: board,
-    plan,
-    paints: all,
-    cups: all.map((each) => cupOf(each)),
-    blowers: [],
-    amounts: amounts(board, plan, all),
-    ticked: [],
-    ...changes,
-  };
-}
 const found = (given: CheckInput, code: string) => check(given).filter((each) => each.code === code);
 
 it('the usual film and the usual turns (common practice, no published source)', () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { seededRandom } from '../../base/random/index.ts';
 import type { PlanPaint } from '../plan/index.ts';
-import { paint } from '../plan/testing.ts';
+import { paint } from '../../../testing/index.ts';
 import {
   mudOf,
   ORDER_RULES,

@@ -1,5 +1,5 @@
 import type { PlanPaint } from '../plan/index.ts';
-import { paint } from '../plan/testing.ts';
+import { paint } from '../../../testing/index.ts';
 import { mudOf, ORDER_RULES, orderReasons, type OrderLayer, type OrderRuleName } from './index.ts';
 
 const layer = (changes: Partial<PlanPaint> = {}, massG = 10, id = 'x'): OrderLayer => ({

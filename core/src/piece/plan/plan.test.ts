@@ -20,7 +20,7 @@ import {
   seamShares,
   seamSides,
 } from './index.ts';
-import { counting, paint } from './testing.ts';
+import { counting, paint } from '../../../testing/index.ts';
 
 const board: SupportSize = { shape: 'rectangle', widthMm: 300, heightMm: 400, sideDepthMm: 20 };
 const round: SupportSize = { shape: 'round', widthMm: 300, heightMm: 300, sideDepthMm: 0 };

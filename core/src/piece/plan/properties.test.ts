@@ -15,7 +15,7 @@ import {
   type LayoutName,
   type Plan,
 } from './index.ts';
-import { counting, paint } from './testing.ts';
+import { counting, paint } from '../../../testing/index.ts';
 
 const paints = [
   paint('white', { role: 'base', viscosityPaS: 0.6 }),

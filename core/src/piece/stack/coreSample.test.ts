@@ -1,7 +1,7 @@
 import { cellForecast } from '../../flow/cell/index.ts';
 import { spreadRadiusMm } from '../../flow/film/index.ts';
 import { EMPTY_PLAN, type PlanStack } from '../plan/index.ts';
-import { paint } from '../plan/testing.ts';
+import { paint } from '../../../testing/index.ts';
 import { coreSample, evenlyMm, puddle } from './index.ts';
 import { pyramid } from '../plan/index.ts';
 

@@ -6,7 +6,8 @@ import BareSelect from '../../../field/BareSelect.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { useEquipment } from '../../../store/equipment.ts';
-import { isAsShown, typedWithin } from './typed.ts';
+import PlaceFields from './PlaceFields.vue';
+import { typedWithin } from './typed.ts';
 
 /** A pass of air in numbers: the tool, where it stands and blows, and its turn among the passes. */
 const props = defineProps<{ item: PlanPass }>();
@@ -27,11 +28,6 @@ const settingOptions = computed(() =>
 function setTool(tool: AirTool): void {
   const { settings, distanceMm } = airTool(tool);
   emit('change', { tool, setting: settings[0], distanceMm, blowerId: null });
-}
-
-function setAt(axis: 'x' | 'y', mm: number | null): void {
-  if (mm === null || isAsShown(mm, props.item.at[axis])) return;
-  emit('change', { at: { ...props.item.at, [axis]: mm } });
 }
 
 function setNumber(
@@ -92,18 +88,7 @@ function setNumber(
         :model-value="item.directionDeg"
         @commit="setNumber('directionDeg', $event, [0, 359])"
       />
-      <QuantityField
-        label="From the left"
-        quantity="length"
-        :model-value="item.at.x"
-        @commit="setAt('x', $event)"
-      />
-      <QuantityField
-        label="From the top"
-        quantity="length"
-        :model-value="item.at.y"
-        @commit="setAt('y', $event)"
-      />
+      <PlaceFields :at="item.at" @change="emit('change', { at: $event })" />
     </div>
     <p class="order">
       <button class="plain-button link" @click="emit('move', -1)">Earlier</button>

@@ -2,18 +2,14 @@
 import type { PlanLayer, PlanStack } from '@icy-ribbon/core/piece/plan';
 import QuantityField from '../../../field/QuantityField.vue';
 import LayerList from './LayerList.vue';
-import { isAsShown, typedWithin } from './typed.ts';
+import PlaceFields from './PlaceFields.vue';
+import { typedWithin } from './typed.ts';
 
 /** A stack in numbers: its layers, where it stands, how wide its flower is to be. */
 const props = defineProps<{ item: PlanStack }>();
 const emit = defineEmits<{ change: [changes: Partial<PlanStack>]; another: [] }>();
 
 const setLayers = (layers: readonly PlanLayer[]) => emit('change', { layers });
-
-function setAt(axis: 'x' | 'y', mm: number | null): void {
-  if (mm === null || isAsShown(mm, props.item.at[axis])) return;
-  emit('change', { at: { ...props.item.at, [axis]: mm } });
-}
 
 function setNumber(key: 'footprintMm', typed: number | null, limits: readonly [number, number]): void {
   const value = typedWithin(typed, props.item[key], limits);
@@ -25,18 +21,7 @@ function setNumber(key: 'footprintMm', typed: number | null, limits: readonly [n
   <div class="fields">
     <LayerList :item="item" stacked @change="setLayers" @another="emit('another')" />
     <div class="grid">
-      <QuantityField
-        label="From the left"
-        quantity="length"
-        :model-value="item.at.x"
-        @commit="setAt('x', $event)"
-      />
-      <QuantityField
-        label="From the top"
-        quantity="length"
-        :model-value="item.at.y"
-        @commit="setAt('y', $event)"
-      />
+      <PlaceFields :at="item.at" @change="emit('change', { at: $event })" />
       <QuantityField
         label="Flower, across"
         quantity="length"

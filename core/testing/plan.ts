@@ -1,4 +1,4 @@
-import type { PlanPaint } from './plan.ts';
+import type { PlanPaint } from '../src/piece/plan/plan.ts';
 
 /** Paints and ids for tests of plans. */
 export const paint = (id: string, changes: Partial<PlanPaint> = {}): PlanPaint => ({
