@@ -30,7 +30,7 @@ export interface JsonSchema {
 const written = new WeakMap<z.ZodType, JsonSchema>();
 
 /** The JSON Schema of what goes in, written once. */
-export function inputSchemaOf(schema: z.ZodType): JsonSchema {
+function inputSchemaOf(schema: z.ZodType): JsonSchema {
   const known = written.get(schema);
   if (known) return known;
   const made = z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as JsonSchema;

@@ -5,7 +5,7 @@ import { importResultSchema } from './document.ts';
 import { materialImportResultSchema } from './material.ts';
 import { problemSchema } from './problem.ts';
 
-export const IMPORT_STATES = ['waiting', 'running', 'done', 'refused', 'cancelled'] as const;
+const IMPORT_STATES = ['waiting', 'running', 'done', 'refused', 'cancelled'] as const;
 
 /** A file on its way in: read beside everything else, watched and called off by its id. */
 export const importJobSchema = z.object({

@@ -3,10 +3,10 @@ import { z } from 'zod';
 import { idSchema, MOST_VERSION, noteSchema, timestampSchema, versionSchema } from './common.ts';
 
 /** 0 none, 1 a trace, 2 some, 3 plenty, 4 all over. */
-export const degreeSchema = z.int().min(0).max(4).nullable();
+const degreeSchema = z.int().min(0).max(4).nullable();
 
 /** A fault, pinned to a place of the face (shares from its top left) when it has one. */
-export const faultPinSchema = z.object({
+const faultPinSchema = z.object({
   id: idSchema,
   kind: z.enum(FAULT_KINDS, 'Choose what went wrong.'),
   at: z.object({ x: z.number().min(0).max(1), y: z.number().min(0).max(1) }).nullable(),

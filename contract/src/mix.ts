@@ -21,7 +21,7 @@ const totalMgSchema = massMgSchema
   .min(1000, 'A cup holds at least 1 g.')
   .max(5_000_000, 'A cup holds at most 5 kg.');
 
-export const ingredientSchema = z.object({
+const ingredientSchema = z.object({
   id: idSchema,
   role: z.enum(INGREDIENT_ROLES),
   /** Its share of the mass in the recipe the cup was planned from; 0 for what is only stirred in to thin. */
@@ -37,7 +37,7 @@ export const ingredientSchema = z.object({
 const placeInCupSchema = z.int().min(0).max(1_000_000).default(0);
 
 /** One thing put into the cup at the scale. */
-export const additionSchema = z.object({
+const additionSchema = z.object({
   id: idSchema,
   ingredientId: idSchema,
   mg: keptMgSchema,
@@ -49,7 +49,7 @@ export const additionSchema = z.object({
 });
 
 /** What left the cup other than onto a support. */
-export const movementSchema = z.object({
+const movementSchema = z.object({
   id: idSchema,
   kind: z.enum(MOVEMENT_KINDS),
   mg: keptMgSchema,
@@ -62,7 +62,7 @@ export const recipeIdSchema = z.string('Choose a recipe.').min(1, 'Choose a reci
 export const variantSchema = z.string().max(80);
 
 /** The recipe as it was when the cup was planned. */
-export const recipeSnapshotSchema = z.object({
+const recipeSnapshotSchema = z.object({
   id: recipeIdSchema,
   name: nameSchema,
   variant: variantSchema.nullable(),

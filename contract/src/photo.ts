@@ -20,7 +20,7 @@ const measuredColorSchema = z.object({
 });
 
 /** What was measured on a photo. Lengths in millimeters, shares of the face. */
-export const measurementSchema = z.object({
+const measurementSchema = z.object({
   /** The support's corners in pixels of the photo: top left, top right, bottom right, bottom left. */
   corners: z.tuple([pointSchema, pointSchema, pointSchema, pointSchema], 'Give four corners.'),
   palette: z.array(measuredColorSchema).min(2, 'Give at least two colors to look for.').max(MOST_COLORS),

@@ -25,7 +25,7 @@ import { supportSnapshotSchema } from './support.ts';
 const techniqueSchema = z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.');
 
 /** What of a piece a record that cannot be read is. */
-export const RECORD_KINDS = ['mix', 'reading', 'event', 'photo', 'plan', 'judgement'] as const;
+const RECORD_KINDS = ['mix', 'reading', 'event', 'photo', 'plan', 'judgement'] as const;
 
 /** A record that cannot be read, and why. */
 export const damagedRecordSchema = z.object({

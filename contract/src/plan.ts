@@ -5,7 +5,7 @@ import { idSchema, MOST_VERSION, nameSchema, timestampSchema, versionSchema } fr
 import { recipeIdSchema, variantSchema } from './mix.ts';
 
 /** A cup the plan pours that is not mixed yet; once it is, the cup carries the same id. */
-export const plannedCupSchema = z.object({
+const plannedCupSchema = z.object({
   id: idSchema,
   name: nameSchema,
   role: z.enum(CUP_ROLES),

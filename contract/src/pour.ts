@@ -10,7 +10,7 @@ const placeSchema = z.object({ x: shareOfFace, y: shareOfFace });
 const stepIdSchema = z.string().max(200).optional();
 
 /** A cup, or part of one, laid on the support. */
-export const layerDataSchema = z.object({
+const layerDataSchema = z.object({
   mixId: idSchema,
   mg: massMgSchema.min(1, 'Lay down more than 0 g.'),
   /** "add" when it came on after the first air: base or color pushed in. */
@@ -21,7 +21,7 @@ export const layerDataSchema = z.object({
 });
 
 /** One blowing pass. */
-export const passDataSchema = z.object({
+const passDataSchema = z.object({
   tool: z.enum(AIR_TOOL_NAMES, 'Choose the tool.'),
   setting: z.string().trim().min(1, 'Say how it was set.').max(40),
   distanceMm: z
@@ -44,7 +44,7 @@ export const passDataSchema = z.object({
   stepId: stepIdSchema,
 });
 
-export const roomDataSchema = z.object({
+const roomDataSchema = z.object({
   temperatureC: z.number().min(-10, 'Too cold to pour.').max(50, 'Too hot to pour.'),
   humidityPercent: z.number().min(0).max(100, 'Humidity is a percentage.').nullable(),
 });
@@ -57,13 +57,13 @@ const secondsSchema = (most: number) =>
 const where = { at: placeSchema.nullish(), stepId: stepIdSchema };
 const says = z.string().trim().max(2000, 'A note has at most 2000 characters.').default('');
 
-export const torchDataSchema = z.object({ seconds: secondsSchema(600).nullable(), ...where });
-export const waitDataSchema = z.object({
+const torchDataSchema = z.object({ seconds: secondsSchema(600).nullable(), ...where });
+const waitDataSchema = z.object({
   seconds: secondsSchema(86_400),
   forWhat: says,
   stepId: stepIdSchema,
 });
-export const spinDataSchema = z.object({
+const spinDataSchema = z.object({
   rpm: z
     .number('Give the turns a minute.')
     .positive('Give the turns a minute, above 0.')
@@ -72,17 +72,17 @@ export const spinDataSchema = z.object({
   way: z.enum(['clockwise', 'counterclockwise', 'both']),
   stepId: stepIdSchema,
 });
-export const tiltDataSchema = z.object({
+const tiltDataSchema = z.object({
   directionDeg: z.number().min(0).lt(360),
   seconds: secondsSchema(3600).nullable(),
   stepId: stepIdSchema,
 });
 /** Scraped off, broken up with a straw, or drawn with a skewer. */
-export const touchDataSchema = z.object({ note: says, ...where });
-export const noteDataSchema = z.object({ text: z.string().trim().min(1, 'Write something.').max(2000) });
-export const photoDataSchema = z.object({ photoId: idSchema.nullable(), note: says });
+const touchDataSchema = z.object({ note: says, ...where });
+const noteDataSchema = z.object({ text: z.string().trim().min(1, 'Write something.').max(2000) });
+const photoDataSchema = z.object({ photoId: idSchema.nullable(), note: says });
 /** A step of the plan that was seen to without paint or air, or left out. */
-export const stepDataSchema = z.object({
+const stepDataSchema = z.object({
   stepId: z.string().min(1).max(200),
   outcome: z.enum(['done', 'skipped']),
   note: says,

@@ -22,13 +22,13 @@ const densitySchema = z
   .number('Give the density in g/ml.')
   .min(0.5, 'The density is in g/ml; paint lies between 0.9 and 2.')
   .max(5, 'The density is in g/ml; paint lies between 0.9 and 2.');
-export const roomTemperatureSchema = z
+const roomTemperatureSchema = z
   .number('Give the room temperature.')
   .min(-10, 'Too cold to pour.')
   .max(50, 'Too hot to pour.');
 
 /** What was read, as it was read. */
-export const measureSchema = z.discriminatedUnion('kind', [
+const measureSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('words'), stage: z.enum(STAGES.map((stage) => stage.name)) }),
   z.object({
     kind: z.literal('mound'),
@@ -91,7 +91,7 @@ export const readingsCreateSchema = z.object({
     .max(6, 'A card has at most six lanes.'),
 });
 
-export const referenceLiquidSchema = z.discriminatedUnion('kind', [
+const referenceLiquidSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('glycerine'),
     massFraction: z
@@ -108,7 +108,7 @@ export const referenceLiquidSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
-export const CALIBRATION_KINDS = ['card', 'mound', 'drain-cup'] as const;
+const CALIBRATION_KINDS = ['card', 'mound', 'drain-cup'] as const;
 
 /** What reference liquids did on a card, as a mound or in a cup with a hole; the constant is computed from it. */
 export const calibrationSchema = z.object({

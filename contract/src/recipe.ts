@@ -7,14 +7,14 @@ import { recipeIdSchema } from './mix.ts';
 
 const kindSchema = z.enum(MATERIAL_KINDS.map((each) => each.kind));
 
-export const partSourceSchema = z.discriminatedUnion('kind', [
+const partSourceSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('paint') }),
   z.object({ kind: z.literal('white') }),
   z.object({ kind: z.literal('material'), material: kindSchema }),
   z.object({ kind: z.literal('recipe'), recipe: recipeIdSchema }),
 ]);
 
-export const recipePartSchema = z.object({
+const recipePartSchema = z.object({
   of: partSourceSchema,
   amount: z.number('Give the amount as a number.').min(0, 'An amount must be 0 or more.').max(100_000),
   unit: z.enum(PART_UNITS),

@@ -3,17 +3,8 @@ import { STAGES, TECHNIQUES, type StageName } from '@icy-ribbon/core/paint/stage
 import { z } from 'zod';
 import { idSchema, nameSchema, pageQuery, recordFields, timestampSchema } from './common.ts';
 
-export const STAGE_NAMES = STAGES.map((stage) => stage.name) as [StageName, ...StageName[]];
-export const PIECE_SORTS = [
-  'newest',
-  'oldest',
-  'name',
-  'rating',
-  'cells',
-  'lacing',
-  'petals',
-  'mud',
-] as const;
+const STAGE_NAMES = STAGES.map((stage) => stage.name) as [StageName, ...StageName[]];
+const PIECE_SORTS = ['newest', 'oldest', 'name', 'rating', 'cells', 'lacing', 'petals', 'mud'] as const;
 
 /** What the list of pieces can be narrowed by. */
 const filterFields = {
@@ -32,7 +23,7 @@ const filterFields = {
   sort: z.enum(PIECE_SORTS).default('newest'),
 };
 
-export const resultFilterSchema = z.object(filterFields);
+const resultFilterSchema = z.object(filterFields);
 export const pieceListQuery = z.object({ ...pageQuery, ...filterFields });
 
 /** The numbers of one pour: causes and effects by their key in core. */

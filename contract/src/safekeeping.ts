@@ -32,7 +32,7 @@ export const backupSchema = z.object({
 });
 
 /** A piece out of which nothing can be worked out. */
-export const troubledPieceSchema = z.object({ id: z.string(), name: z.string(), trouble: z.string() });
+const troubledPieceSchema = z.object({ id: z.string(), name: z.string(), trouble: z.string() });
 
 export const safekeepingSchema = z.object({
   /** The newest first; each was read back and found whole after it was written. */

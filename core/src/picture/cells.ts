@@ -38,7 +38,7 @@ export const CELL_RULES: CellRules = {
   ring: 0.6,
 };
 
-export const OUTLINE_POINTS = 20;
+const OUTLINE_POINTS = 20;
 /** Shapes rounder and fuller than this are surely one cell. */
 const SURE_FILL = 0.93;
 const SURE_CIRCULARITY = 0.8;

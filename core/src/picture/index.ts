@@ -1,4 +1,4 @@
-export { CELL_RULES, cellsOf, OUTLINE_POINTS, type Cell, type CellRules } from './cells.ts';
+export { CELL_RULES, cellsOf, type Cell, type CellRules } from './cells.ts';
 export { componentsOf } from './components.ts';
 export { labelsWithoutEdges } from './edges.ts';
 export { inverseOf, project, quadArea, rectangleTo, type Homography } from './homography.ts';

@@ -85,7 +85,7 @@ export function backupStore(folder: string): BackupStore {
 }
 
 /** The same file under a second name where the disk can do that, else a copy; one that is there already stays. */
-export async function linkOrCopy(from: string, to: string): Promise<boolean> {
+async function linkOrCopy(from: string, to: string): Promise<boolean> {
   if (existsSync(to)) return true;
   if (!existsSync(from)) return false;
   try {

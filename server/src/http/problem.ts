@@ -117,7 +117,7 @@ export function bodyOf(problem: HttpProblem): Problem {
   };
 }
 
-export function sendProblem(response: Response, problem: HttpProblem): void {
+function sendProblem(response: Response, problem: HttpProblem): void {
   response
     .status(problem.status)
     .type(PROBLEM_MEDIA_TYPE)

@@ -14,7 +14,7 @@ export const dryShiftsCached = (db: Db): Promise<Map<string, DryShift>> =>
   cached(db, 'dried', '', () => dryShifts(db));
 
 /** How each paint's mixes moved while they dried, from the mixes whose dry color was seen. */
-export async function dryShifts(db: Reader): Promise<Map<string, DryShift>> {
+async function dryShifts(db: Reader): Promise<Map<string, DryShift>> {
   const rows = await db
     .selectFrom('mix')
     .innerJoin('mixIngredient', 'mixIngredient.mixId', 'mix.id')

@@ -12,7 +12,7 @@ import {
 } from '../db/record.ts';
 import type { MaterialTable } from '../db/schema.ts';
 
-export const toMaterial = ({ countedAfterSeq, ...row }: Selectable<MaterialTable>): Material => {
+const toMaterial = ({ countedAfterSeq, ...row }: Selectable<MaterialTable>): Material => {
   void countedAfterSeq;
   return { ...row, canBuy: row.canBuy === 1 };
 };

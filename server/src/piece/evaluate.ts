@@ -51,7 +51,7 @@ export async function forgetTouched(trx: Writer): Promise<void> {
   await trx.deleteFrom('touched').execute();
 }
 
-export async function keepFacts(trx: Writer, rows: readonly FactsRow[]): Promise<void> {
+async function keepFacts(trx: Writer, rows: readonly FactsRow[]): Promise<void> {
   for (const row of rows) {
     await trx
       .insertInto('pourFacts')

@@ -43,7 +43,7 @@ function row({ version, createdAt, updatedAt, ...body }: PiecePlan) {
 }
 
 /** The paints a plan pours, by id. */
-export function pouredIn(plan: Pick<PiecePlan, 'base' | 'stacks' | 'paths'>): string[] {
+function pouredIn(plan: Pick<PiecePlan, 'base' | 'stacks' | 'paths'>): string[] {
   return [
     ...(plan.base?.areas ?? []),
     ...plan.stacks.flatMap((stack) => stack.layers),

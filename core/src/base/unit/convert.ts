@@ -22,7 +22,7 @@ function foldName(name: string): string {
  * spoon sets disagree (1/32 or 1/16 teaspoon), so it has to be asked.
  * @example findUnit('tsp').inBase // 4.92892
  */
-export function findUnit(name: string, field = 'unit'): UnitDefinition {
+function findUnit(name: string, field = 'unit'): UnitDefinition {
   const folded = foldName(name);
   const unit = BY_NAME.get(folded);
   if (unit) return unit;

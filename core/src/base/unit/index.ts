@@ -1,5 +1,5 @@
-export { convert, findUnit } from './convert.ts';
+export { convert } from './convert.ts';
 export { convertCalculation } from './convert.calculation.ts';
 export { parseDecimal } from './decimal.ts';
 export { UNITS, type Quantity, type UnitDefinition, type UnitName } from './definitions.ts';
-export { MG_PER_G, splitMg, toG, toMg } from './mass.ts';
+export { splitMg, toG, toMg } from './mass.ts';

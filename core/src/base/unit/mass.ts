@@ -1,5 +1,5 @@
 /** Weights are kept as whole milligrams wherever they are added up or stored, so that sums are exact. */
-export const MG_PER_G = 1000;
+const MG_PER_G = 1000;
 
 /**
  * Grams to whole milligrams, to the nearest.

@@ -16,7 +16,7 @@ export { topUpG } from './topUp.ts';
 export { mixProperties, mixSpreadLn, type MixPart, type MixProperties } from './properties.ts';
 export { WATER_STEP_MG, stepProgress, weighingSteps, type StepProgress, type WeighingStep } from './steps.ts';
 export { THINNING_STEP, thin, type Thinner } from './thin.ts';
-export { OVER_SHARE, overPour, type OverPour } from './overpour.ts';
+export { overPour, type OverPour } from './overpour.ts';
 export { thinningStep, type ThinningStep } from './thinning.ts';
 export { thinCalculation } from './thin.calculation.ts';
 export { waterVerdict, type WaterVerdict } from './water.ts';

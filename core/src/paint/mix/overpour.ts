@@ -3,7 +3,7 @@ import type { CupRecord, CupState } from './cup.ts';
 import { bringUp, takeOutAndBringUp } from './repair.ts';
 
 /** More than this above its target, and more than a scale's error, counts as over-poured. */
-export const OVER_SHARE = 0.03;
+const OVER_SHARE = 0.03;
 const SCALE_ERROR_MG = 100;
 /** Shares are restored to within this of the recipe. */
 const TOLERANCE = 0.02;

@@ -33,7 +33,7 @@ export function baseAreas(support: SupportSize, base: PlanBase, paints: readonly
 }
 
 /** Thickness of the base's film once it has run off, mm. */
-export function baseFilmMm(support: SupportSize, { film }: PlanBase, paint: PlanPaint): number {
+function baseFilmMm(support: SupportSize, { film }: PlanBase, paint: PlanPaint): number {
   if (film.kind === 'thickness') {
     requirePositive('base.film.mm', film.mm, 'The film');
     return film.mm;
@@ -48,7 +48,7 @@ export function baseFilmMm(support: SupportSize, { film }: PlanBase, paint: Plan
 }
 
 /** The areas' shares of the face: along the seam, or as given; they add up to 1. */
-export function areaShares(support: SupportSize, base: PlanBase): number[] {
+function areaShares(support: SupportSize, base: PlanBase): number[] {
   const count = base.areas.length;
   const wanted = { one: [1], split: [2], marbled: [2, 3] }[base.pattern];
   if (!wanted.includes(count)) {

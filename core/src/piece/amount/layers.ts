@@ -59,7 +59,7 @@ export function pillowMassG(input: {
 }
 
 /** A pillow lies under this share of the flower (common practice, no published source). */
-export const PILLOW_SHARE = 0.6;
+const PILLOW_SHARE = 0.6;
 
 /** Every layer of a stack with its grams, "as much as it takes" worked out. */
 export function stackLayers(

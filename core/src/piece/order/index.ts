@@ -1,7 +1,6 @@
 export { orderHints, type OrderHint } from './hints.ts';
 export { mudOf, ORDER_RULES, type OrderLayer, type OrderRule, type OrderRuleName } from './rules.ts';
 export {
-  MOST_LAYERS,
   orderCost,
   orderReasons,
   suggestOrder,

@@ -10,21 +10,19 @@ export interface OrderLayer {
   readonly massG: number;
 }
 
-export const ORDER_RULE_NAMES = [
-  'weight',
-  'thickness',
-  'largest below',
-  'opacity',
-  'mud',
-  'metallic between plain',
-  'neon bleeds',
-  'shimmer over dark',
-  'small under the activator',
-  'outline',
-  'shadow low',
-  'plain ends',
-] as const;
-export type OrderRuleName = (typeof ORDER_RULE_NAMES)[number];
+export type OrderRuleName =
+  | 'weight'
+  | 'thickness'
+  | 'largest below'
+  | 'opacity'
+  | 'mud'
+  | 'metallic between plain'
+  | 'neon bleeds'
+  | 'shimmer over dark'
+  | 'small under the activator'
+  | 'outline'
+  | 'shadow low'
+  | 'plain ends';
 
 /** One reason that speaks against an order, with what it weighs. */
 export interface OrderRule {

@@ -36,7 +36,7 @@ export interface OrderAdvice {
 }
 
 /** More layers than this are not searched through. */
-export const MOST_LAYERS = 14;
+const MOST_LAYERS = 14;
 const WORTH_SAYING = 0.05;
 
 /**

@@ -7,7 +7,7 @@ export type PlanItem = PlanStack | PlanPath | PlanPass;
 
 export const isStack = (item: PlanItem): item is PlanStack => 'footprintMm' in item;
 export const isPath = (item: PlanItem): item is PlanPath => 'control' in item;
-export const isPass = (item: PlanItem): item is PlanPass => 'slantDeg' in item;
+const isPass = (item: PlanItem): item is PlanPass => 'slantDeg' in item;
 
 export function findItem(plan: Plan, id: string): PlanItem | undefined {
   return [...plan.stacks, ...plan.paths, ...plan.passes].find((item) => item.id === id);
@@ -20,7 +20,7 @@ export function placeOf(item: PlanItem): Place {
 }
 
 /** Changes the items with these ids and leaves the others. */
-export function changeItems(
+function changeItems(
   plan: Plan,
   ids: readonly string[],
   change: <Item extends PlanItem>(item: Item) => Item,

@@ -24,10 +24,8 @@ export { planSchema } from './schema.ts';
 export { areaMm2, broughtOnto, seamShares, seamSides } from './seam.ts';
 export {
   align,
-  changeItems,
   duplicateItems,
   findItem,
-  isPass,
   isPath,
   isStack,
   mirror,

@@ -11,7 +11,7 @@ const mm = (what: string) =>
     .max(10_000, `${what} lies too far off.`);
 const placeSchema = z.strictObject({ x: mm('x'), y: mm('y') });
 
-export const planLayerSchema = z.strictObject({
+const planLayerSchema = z.strictObject({
   id,
   paintId: id,
   massG: z
@@ -21,7 +21,7 @@ export const planLayerSchema = z.strictObject({
     .nullable(),
 });
 
-export const planStackSchema = z.strictObject({
+const planStackSchema = z.strictObject({
   id,
   at: placeSchema,
   footprintMm: z
@@ -33,14 +33,14 @@ export const planStackSchema = z.strictObject({
 
 const curve = { start: placeSchema, control: placeSchema, end: placeSchema };
 
-export const planPathSchema = z.strictObject({
+const planPathSchema = z.strictObject({
   id,
   kind: z.enum(PATH_KINDS),
   ...curve,
   layers: z.array(planLayerSchema).max(16, 'A path has at most 16 colors.'),
 });
 
-export const planPassSchema = z.strictObject({
+const planPassSchema = z.strictObject({
   id,
   tool: z.enum(AIR_TOOL_NAMES, 'Choose the tool.'),
   blowerId: z.string().nullable().default(null),
@@ -61,7 +61,7 @@ export const planPassSchema = z.strictObject({
     .max(600, 'A pass lasts at most 10 minutes.'),
 });
 
-export const planBaseSchema = z.strictObject({
+const planBaseSchema = z.strictObject({
   pattern: z.enum(BASE_PATTERNS),
   areas: z
     .array(z.strictObject({ paintId: id, share: z.number().min(0).max(1) }))
@@ -83,7 +83,7 @@ export const planBaseSchema = z.strictObject({
 
 const share = z.number('Give a share between 0 and 1.').min(0, 'At least 0.').max(1, 'At most all of it.');
 
-export const planSettingsSchema = z.strictObject({
+const planSettingsSchema = z.strictObject({
   marginMm: z.number().min(0).max(20).default(1),
   sheetMm: z.number().positive().max(5).default(0.3),
   reserveShare: share.default(0.1),

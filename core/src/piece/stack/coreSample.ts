@@ -26,7 +26,7 @@ export interface CoreSample {
 }
 
 /** Seconds from one puddle of a stack to the next (common practice, no published source). */
-export const LAYING_SECONDS = 8;
+const LAYING_SECONDS = 8;
 
 /** What `coreSample` asks for. */
 export interface SampleOptions {

@@ -1,7 +1,6 @@
 export {
   coreSample,
   sampleLayers,
-  LAYING_SECONDS,
   type CoreSample,
   type SampleLayer,
   type SampleMoment,

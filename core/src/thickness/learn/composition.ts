@@ -78,7 +78,7 @@ function add(weights: Record<string, number>, name: string, weight: number): voi
   weights[name] = weight + (weights[name] ?? 0);
 }
 
-export function priorSd(material: LearnedMaterial): number {
+function priorSd(material: LearnedMaterial): number {
   return material.viscositySdLn ?? viscositySdLn(material.kind, material.viscosityTrust);
 }
 

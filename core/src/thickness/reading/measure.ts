@@ -42,8 +42,8 @@ export type Measure =
       readonly card: Calibrated | null;
     };
 
-export const WORDS_SD_LN = 0.5;
-export const DRAIN_CUP_SD_LN = 0.08;
+const WORDS_SD_LN = 0.5;
+const DRAIN_CUP_SD_LN = 0.08;
 
 /**
  * What one measure says of ln(viscosity) by itself.

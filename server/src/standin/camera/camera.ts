@@ -39,7 +39,7 @@ export async function photographPour(
 }
 
 /** The scene of a piece that was poured, or is planned. */
-export function sceneOf(pour: PourRecord, seed: number, moment: PhotoMoment): Scene {
+function sceneOf(pour: PourRecord, seed: number, moment: PhotoMoment): Scene {
   const used = pour.cups.filter((cup) => cup.laidMg > 0);
   const { palette, base, activator } = paletteOfCups(used.length > 0 ? used : pour.cups);
   const hexOf = (name: string | null) => palette.find((color) => color.name === name)?.hex;

@@ -14,7 +14,7 @@ export async function savePlan(
   else await savePng(context, name);
 }
 
-export const PLAN_FORMAT = 'icy-ribbon/plan';
+const PLAN_FORMAT = 'icy-ribbon/plan';
 const PNG_LONG_SIDE_PX = 2000;
 
 const fileName = (name: string, ending: string) =>
