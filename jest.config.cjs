@@ -2,6 +2,8 @@
 module.exports = {
   /** As many as there are cores: the long tests share no data. */
   maxWorkers: '100%',
+  /** A machine that does other work beside is no failure; what hangs is one. */
+  testTimeout: 60_000,
   testEnvironment: 'node',
   roots: [
     '<rootDir>/core/src',

@@ -30,7 +30,10 @@ export const reachCalculation = defineCalculation({
     slantDeg: positive('the slant in degrees').max(90, 'The slant is at most 90 degrees: straight down.'),
     seconds: positive('the time in seconds').max(3600, 'A pass lasts at most an hour.'),
     layers: z
-      .array(z.strictObject({ thicknessMm: positive('the thickness in mm'), viscosityPaS }))
+      .array(
+        z.strictObject({ thicknessMm: positive('the thickness in mm'), viscosityPaS }),
+        'Give the layers that move, from the bottom up.',
+      )
       .min(1, 'Give the layers that move, from the bottom up.')
       .max(50),
   }),
