@@ -29,11 +29,14 @@ const add = (mixId: string, parts: readonly { ingredientId: string; mg: number }
   });
 
 /** Makes room for water in a cup that holds nothing to thin it with. */
-async function giveWater(mixId: string): Promise<void> {
-  const water = shelf.materials.find((each) => each.kind === 'water');
-  if (water) await attempt(() => store.addIngredient(mixId, water.id));
-  else say('There is no water on the shelf: put it there first.');
-}
+const giveWater = (mixId: string) =>
+  attempt(async () => {
+    // The button may be quicker than the shelf.
+    await shelf.ensure();
+    const water = shelf.materials.find((each) => each.kind === 'water');
+    if (water) await store.addIngredient(mixId, water.id);
+    else say('There is no water on the shelf: put it there first.');
+  });
 
 async function stirredIn({ cup, addition }: (typeof rows.value)[number]): Promise<void> {
   if (isOpen(addition)) await add(cup.mix.id, addition.step);
