@@ -1,14 +1,13 @@
 <script setup lang="ts">
-/** A color as a dot; a paint that dries to another color shows both halves. */
+/** A color as a dot. */
 withDefaults(
   defineProps<{
     color: string;
-    dryColor?: string | null;
     sizePx?: number;
     /** It stands in a line of text, before a name. */
     inline?: boolean;
   }>(),
-  { dryColor: null, sizePx: 14 },
+  { sizePx: 14 },
 );
 </script>
 
@@ -19,7 +18,7 @@ withDefaults(
     :style="{
       width: `${sizePx}px`,
       height: `${sizePx}px`,
-      background: dryColor ? `linear-gradient(90deg, ${color} 50%, ${dryColor} 50%)` : color,
+      background: color,
     }"
     aria-hidden="true"
   ></span>

@@ -10,7 +10,6 @@ export interface View {
   readonly scale: Ref<number>;
   /** Where the top left of what is shown stands, in pixels. */
   readonly origin: Ref<{ readonly x: number; readonly y: number }>;
-  readonly zoomed: Ref<boolean>;
   zoomBy(factor: number): void;
   fitAll(): void;
 }
@@ -84,7 +83,6 @@ export function useView(
   return {
     width,
     height,
-    zoomed,
     scale: computed(() => fit.value * transform.value.k),
     origin: computed(() => {
       const { k, x, y } = transform.value;

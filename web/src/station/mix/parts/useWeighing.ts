@@ -1,7 +1,7 @@
 import { overPour } from '@icy-ribbon/core/paint/mix';
 import { computed, ref } from 'vue';
 import { ApiProblem } from '../../../api/problem.ts';
-import { sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useScale } from '../../../store/scale.ts';
 import { splitBatch } from './batchSteps.ts';
@@ -54,17 +54,9 @@ export function useWeighing(mixId: () => string) {
   let last: Promise<unknown> = Promise.resolve();
 
   /** Does one thing after the other, however fast the buttons are pressed, and says what went wrong. */
-  function guarded(work: () => Promise<unknown>): Promise<void> {
-    const run = async () => {
-      try {
-        await work();
-      } catch (error) {
-        sayProblem(error);
-      }
-    };
-    const next = last.then(run);
-    last = next;
-    return next;
+  function guarded(work: () => Promise<unknown>): Promise<unknown> {
+    last = last.then(() => attempt(work));
+    return last;
   }
 
   async function keep(mg: number, source: 'typed' | 'scale'): Promise<void> {
