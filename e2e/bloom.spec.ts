@@ -50,7 +50,7 @@ test('a planned bloom is poured step by step, broken off and gone on with, photo
       const number = again.getByText(/^Step \d+ of/);
       const before = await number.textContent();
       const wait = again.getByRole('button', { name: 'It was this long' });
-      const photo = again.getByText('The camera over the table takes it.');
+      const photo = again.getByText('The camera over the table takes it');
       if (await wait.isVisible()) await wait.click();
       else if (await photo.isVisible()) await again.getByRole('button', { name: 'Log it' }).click();
       else await again.getByRole('button', { name: 'Done', exact: true }).click();

@@ -11,6 +11,8 @@ import {
   weighInByTable,
 } from './support/steps.ts';
 
+test.use({ standIns: true });
+
 test('one piece from a new support to a recorded result, out and in again, by pointer', async ({ page }) => {
   await startPiece(page, 'Low tide');
   await planCups(page);

@@ -70,6 +70,12 @@ export const MOST_CUP_MG = 1_000_000_000;
 /** An amount in a record: what was typed or weighed, or what several of these came to. */
 export const keptMgSchema = z.int().min(0).max(MOST_CUP_MG, 'More than a ton does not fit a cup.');
 
+/** What a cup holds of an ingredient; water that dried away from its paint counts below 0. */
+export const heldMgSchema = z
+  .int()
+  .min(-MOST_CUP_MG, 'More than a ton does not fit a cup.')
+  .max(MOST_CUP_MG, 'More than a ton does not fit a cup.');
+
 /** An amount in an answer: sums have no limit of their own. */
 export const sumMgSchema = z.int().min(0);
 
@@ -82,5 +88,5 @@ export function tableOf<Value extends z.ZodType>(value: Value, most: number) {
 }
 
 /** Where a number came from at the scale. */
-export const WEIGHING_SOURCES = ['typed', 'scale'] as const;
+export const WEIGHING_SOURCES = ['typed', 'scale', 'stand-in'] as const;
 export const weighingSourceSchema = z.enum(WEIGHING_SOURCES);

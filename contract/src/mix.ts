@@ -74,6 +74,8 @@ const recipeSnapshotSchema = z.object({
     .nullable(),
   restHours: z.number().min(0).max(1000).nullable(),
   waterLimit: z.number().min(0).max(1).nullable().default(null),
+  /** Of an activator: times the usual dose. */
+  doseFactor: z.number().positive().max(10).nullable().default(null),
 });
 
 export const mixSchema = z.object({

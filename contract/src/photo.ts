@@ -37,6 +37,12 @@ const measurementSchema = z.object({
     p10Mm: lengthMm,
     p90Mm: lengthMm,
     perCm2: lengthMm,
+    /** The smallest that the photo could show, and the same of the cells from some sizes on. */
+    leastMm: lengthMm.optional(),
+    from: z
+      .array(z.object({ mm: lengthMm, count, medianMm: lengthMm, perCm2: lengthMm }))
+      .max(20)
+      .optional(),
   }),
   lacing: z.object({ areaShare: share, widthMm: lengthMm }),
   petals: z.object({
@@ -98,6 +104,8 @@ export const photoSchema = z.object({
   widthPx: sizePx,
   heightPx: sizePx,
   measurement: measurementSchema.nullable().default(null),
+  /** Made up by a stand-in for the camera. */
+  standIn: z.boolean().default(false),
   createdAt: timestampSchema,
   deletedAt: timestampSchema.nullable(),
 });

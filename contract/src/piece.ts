@@ -1,6 +1,6 @@
 import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
 import { PIECE_PHASES } from '@icy-ribbon/core/piece/progress';
-import { CUP_ROLES, TECHNIQUES } from '@icy-ribbon/core/paint/stage';
+import { AIMS, CUP_ROLES, NO_AIMS, TECHNIQUES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import {
   hexColorSchema,
@@ -24,6 +24,15 @@ import { supportSnapshotSchema } from './support.ts';
 
 const techniqueSchema = z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.');
 
+/** What the artist wants of it; null is not chosen. */
+export const aimsSchema = z.object({
+  thickness: z.enum(AIMS.thickness).nullable(),
+  cells: z.enum(AIMS.cells).nullable(),
+  lacing: z.enum(AIMS.lacing).nullable(),
+  reach: z.enum(AIMS.reach).nullable(),
+  negativeSpace: z.enum(AIMS.negativeSpace).nullable(),
+});
+
 /** What of a piece a record that cannot be read is. */
 const RECORD_KINDS = ['mix', 'reading', 'event', 'photo', 'plan', 'judgement'] as const;
 
@@ -39,6 +48,7 @@ export const pieceSchema = z.object({
   ...recordFields,
   name: nameSchema,
   technique: techniqueSchema,
+  aims: aimsSchema.default(NO_AIMS),
   note: noteSchema,
   support: supportSnapshotSchema,
   mixes: z.array(mixSchema).max(MOST.cupsOfPiece, `A piece has at most ${MOST.cupsOfPiece} cups.`),
@@ -68,6 +78,7 @@ export const pieceUpdateSchema = z.object({
   version: versionSchema,
   name: nameSchema.optional(),
   note: noteSchema.optional(),
+  aims: aimsSchema.optional(),
 });
 
 export const pieceSummarySchema = z.object({

@@ -1,7 +1,7 @@
 import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
 import type { LoggedEvent } from '@icy-ribbon/core/piece/event';
 import { z } from 'zod';
-import { idSchema, massMgSchema, timestampSchema } from './common.ts';
+import { idSchema, massMgSchema, timestampSchema, nameSchema } from './common.ts';
 import { pouredPlanSchema } from './plan.ts';
 
 const shareOfFace = z.number().min(0).max(1);
@@ -39,6 +39,15 @@ const passDataSchema = z.object({
     .number('Give the seconds.')
     .positive('Give the seconds, above 0.')
     .max(600, 'A pass lasts at most 10 minutes.'),
+  /** The very blower of the shelf, as it was then. */
+  blower: z
+    .object({
+      id: idSchema,
+      name: nameSchema,
+      exitDiameterMm: z.number().positive().max(1000),
+      exitSpeedMS: z.number().positive().max(400),
+    })
+    .nullish(),
   /** Where it began, as shares of the face from its top left; left out when not drawn. */
   from: placeSchema.nullable(),
   stepId: stepIdSchema,
@@ -47,6 +56,8 @@ const passDataSchema = z.object({
 const roomDataSchema = z.object({
   temperatureC: z.number().min(-10, 'Too cold to pour.').max(50, 'Too hot to pour.'),
   humidityPercent: z.number().min(0).max(100, 'Humidity is a percentage.').nullable(),
+  /** Told by a stand-in for a device that is not there. */
+  standIn: z.boolean().optional(),
 });
 
 const secondsSchema = (most: number) =>

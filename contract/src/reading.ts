@@ -1,7 +1,7 @@
 import { DRAIN_CUP_NAMES } from '@icy-ribbon/core/thickness/reading';
 import { STAGES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
-import { idSchema, keptMgSchema, nameSchema, recordFields, timestampSchema } from './common.ts';
+import { idSchema, heldMgSchema, nameSchema, recordFields, timestampSchema } from './common.ts';
 import { MOST } from './most.ts';
 
 const secondsSchema = z
@@ -69,8 +69,8 @@ export const readingSchema = z.object({
   raceId: idSchema.nullable(),
   at: timestampSchema,
   temperatureC: roomTemperatureSchema.nullable(),
-  /** What the cup held then. */
-  contents: z.array(z.object({ ingredientId: idSchema, mg: keptMgSchema })).max(MOST.ingredientsOfCup),
+  /** What the cup held then; water below 0 is what it lacked. */
+  contents: z.array(z.object({ ingredientId: idSchema, mg: heldMgSchema })).max(MOST.ingredientsOfCup),
   measure: measureSchema,
   struck: z.boolean(),
 });

@@ -36,6 +36,13 @@ const describing = {
     .max(1, 'A share lies between 0 and 1.')
     .nullable()
     .default(null),
+  /** Of an activator: times the usual dose. */
+  doseFactor: z
+    .number('Give a factor.')
+    .positive('A factor is above 0.')
+    .max(10, 'At most ten times the usual dose.')
+    .nullable()
+    .default(null),
   never: z
     .object({
       kinds: z.array(kindSchema).min(1).max(MATERIAL_KINDS.length),

@@ -1,7 +1,13 @@
 import { z } from 'zod';
 import { idParams, longPageQuery, pageOf, versionBody, versionQuery } from './common.ts';
 import { endpoint } from './endpoint.ts';
-import { pieceListQuery, pourNumbersSchema, savedViewCreateSchema, savedViewSchema } from './result.ts';
+import {
+  pieceListQuery,
+  pourCellsSchema,
+  pourNumbersSchema,
+  savedViewCreateSchema,
+  savedViewSchema,
+} from './result.ts';
 
 export const results = {
   numbers: endpoint({
@@ -11,6 +17,13 @@ export const results = {
     tag: 'results',
     query: z.object({ technique: pieceListQuery.shape.technique }),
     response: z.object({ items: z.array(pourNumbersSchema) }),
+  }),
+  cells: endpoint({
+    method: 'GET',
+    path: '/api/results/cells',
+    summary: 'Measured cells of every pour, and what the laws had expected of it',
+    tag: 'results',
+    response: z.object({ items: z.array(pourCellsSchema) }),
   }),
   views: endpoint({
     method: 'GET',

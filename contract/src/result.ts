@@ -1,3 +1,4 @@
+import { CELL_CAUSES } from '@icy-ribbon/core/judgement/cells';
 import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
 import { STAGES, TECHNIQUES, type StageName } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
@@ -20,11 +21,20 @@ const filterFields = {
   to: z.iso.date('Give a date like 2026-03-01.').optional(),
   /** Words that occur in names, notes, cups or what to try next. */
   q: z.string().max(200).optional(),
+  /** Without pieces whose pictures a stand-in made up. */
+  standIns: z.literal('without', 'Leave it out, or say "without".').optional(),
   sort: z.enum(PIECE_SORTS).default('newest'),
 };
 
 const resultFilterSchema = z.object(filterFields);
-export const pieceListQuery = z.object({ ...pageQuery, ...filterFields });
+/** "paint": a cup of it still holds paint; "open": it is not judged yet. */
+export const PIECE_STATES = ['paint', 'open'] as const;
+
+export const pieceListQuery = z.object({
+  ...pageQuery,
+  ...filterFields,
+  having: z.enum(PIECE_STATES).optional(),
+});
 
 /** The numbers of one pour: causes and effects by their key in core. */
 export const pourNumbersSchema = z.object({
@@ -34,8 +44,21 @@ export const pourNumbersSchema = z.object({
   tool: z.enum(AIR_TOOL_NAMES).nullable(),
   pouredAt: timestampSchema,
   photoId: idSchema.nullable(),
+  /** Its picture was made up by a stand-in. */
+  standIn: z.boolean(),
   numbers: z.record(z.string(), z.number().nullable()),
 });
+
+/** The measured cells of one pour, and what the laws had expected of it. */
+export const measuredCellsSchema = z.object({
+  technique: z.enum(TECHNIQUES),
+  /** Recipe and paint of the activator; null without one. */
+  activator: z.string().nullable(),
+  mm: z.number(),
+  by: z.enum(CELL_CAUSES),
+  measuredMm: z.number(),
+});
+export const pourCellsSchema = measuredCellsSchema.extend({ pieceId: idSchema, standIn: z.boolean() });
 
 export const savedViewSchema = z.object({ ...recordFields, name: nameSchema, filter: resultFilterSchema });
 export const savedViewCreateSchema = z.object({
@@ -47,6 +70,7 @@ export const savedViewCreateSchema = z.object({
 export type PieceListQuery = z.output<typeof pieceListQuery>;
 export type PieceSort = (typeof PIECE_SORTS)[number];
 export type ResultFilter = z.output<typeof resultFilterSchema>;
+export type PourCells = z.output<typeof pourCellsSchema>;
 export type PourNumbers = z.output<typeof pourNumbersSchema>;
 export type SavedView = z.output<typeof savedViewSchema>;
 export type SavedViewCreate = z.output<typeof savedViewCreateSchema>;

@@ -105,6 +105,8 @@ function freePort(): Promise<number> {
 
 interface Fixtures {
   readonly demo: boolean;
+  /** Scale, camera and room sensor are played by stand-ins, as the artist may switch on. */
+  readonly standIns: boolean;
   /** The test only looks: it shares one demo studio with all others of its worker that do. */
   readonly onlyLooks: boolean;
   readonly studio: Studio;
@@ -136,6 +138,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     { scope: 'worker' },
   ],
   demo: [false, { option: true }],
+  standIns: [false, { option: true }],
   onlyLooks: [false, { option: true }],
   studio: async ({ demo, onlyLooks, sharedDemo }, use) => {
     if (onlyLooks) {
@@ -148,7 +151,8 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   },
   baseURL: async ({ studio }, use) => use(studio.address),
   pageErrors: [
-    async ({ page }, use) => {
+    async ({ page, standIns }, use) => {
+      if (standIns) await page.addInitScript(() => localStorage.setItem('icy-ribbon.stand-ins', 'on'));
       const errors: string[] = [];
       watchErrors(page, errors);
       await use(errors);

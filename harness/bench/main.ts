@@ -133,7 +133,7 @@ try {
     await measure('the best order of 8 layers', () => suggestOrder('bloom', freshLayers())),
     await measure('amounts and check of 12 stacks and 60 passes', workOut),
     await measure('six cups matched onto one thickness', () => matchSet(belief, 'dutch', setCups)),
-    await measure('500 readings of 60 materials learned from', () => learn(cups, readings)),
+    await measure('1,000 readings of 60 materials learned from', () => learn(cups, readings)),
     await measure('10,000 materials read in', importMany(10_000), 1),
     await measure('a picture painted, half a megapixel', () => paintScene(scene, 2)),
   ];

@@ -60,6 +60,7 @@ function pourLike(started: Piece, index: number): Piece {
         version: 1,
         state: 'dry',
         hash: 'f'.repeat(64),
+        standIn: false,
         widthPx: 1000,
         heightPx: 800,
         measurement: measured(mixes, day),

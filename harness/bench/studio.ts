@@ -48,7 +48,7 @@ export const cups: readonly LearnCup[] = Array.from({ length: CUPS }, (_, at) =>
   cup(`old ${at}`, `paint ${at % 60}`),
 );
 
-export const readings: readonly ReadingRecord[] = Array.from({ length: 500 }, (_, at): ReadingRecord => {
+export const readings: readonly ReadingRecord[] = Array.from({ length: 1000 }, (_, at): ReadingRecord => {
   const of = cups[at % CUPS]!;
   return {
     id: String(at),

@@ -3,6 +3,7 @@ import { componentsOf, despeckle } from './components.ts';
 import { fillUnseen, keepStrokes, labelsOf, type Labels } from './edges.ts';
 import { glareOf } from './glare.ts';
 import { groundOf, refineSeeds } from './label.ts';
+import { cellsFrom, type CellsFrom } from './cellsFrom.ts';
 import { lacingOf } from './lacing.ts';
 import { findLight, flatten, gainAt, type Light } from './light.ts';
 import { mudOf } from './mud.ts';
@@ -29,6 +30,10 @@ export interface Measured {
     readonly p90Mm: number;
     /** On a square centimeter of the face. */
     readonly perCm2: number;
+    /** The smallest that this photo could show. */
+    readonly leastMm: number;
+    /** The same of the cells from some sizes on, for comparing photos that show more with those that show less. */
+    readonly from: readonly CellsFrom[];
     readonly list: readonly Cell[];
   };
   readonly lacing: { readonly areaShare: number; readonly widthMm: number };
@@ -70,6 +75,8 @@ export type MeasureStep = keyof typeof MEASURE_STEPS;
 const DESPECKLE_MM = 0.35;
 /** Smaller than this many pixels of the photo, a cell cannot be told from noise. */
 const LEAST_CELL_PX = 4;
+/** A color that ends with less of the face than this was not found. */
+const LOST_SHARE = 0.002;
 const DRIFT = 0.07;
 const STRANGE = 0.07;
 
@@ -110,6 +117,7 @@ export function measurePhoto(
   const patches = componentsOf(labels.first, width, height);
   const blocked = outside(face);
   const shapes = shapesOf(patches, labels, width, height, labelCount, blocked);
+  const leastMm = Math.max(input.minCellMm ?? CELL_RULES.leastMm, LEAST_CELL_PX / face.photoPxPerMm);
   const cells = cellsOf(patches, shapes, {
     width,
     height,
@@ -119,7 +127,7 @@ export function measurePhoto(
     split: true,
     rules: {
       ...CELL_RULES,
-      leastMm: Math.max(input.minCellMm ?? CELL_RULES.leastMm, LEAST_CELL_PX / face.photoPxPerMm),
+      leastMm,
     },
   });
   onStep('lacing');
@@ -134,10 +142,14 @@ export function measurePhoto(
   const sums = coverSums(labels, labelCount, glare, face.onFace);
   const faceMm2 = area(face) / pxPerMm ** 2;
   const diameters = cells.map((cell) => cell.diameterMm).sort((a, b) => a - b);
+  const perCm2 = (count: number) => (100 * count) / faceMm2;
   const flower = flowerMask(coloredOf(labels, seeds.base, face.onFace), width, height, pxPerMm);
   const quality: Quality = {
     blurPx: (blurOf(labels, face, glare) * face.photoPxPerMm) / pxPerMm,
     glareShare: shareOf(glare, face.onFace),
+    mudShare: sums.share(mudLabel),
+    baseShare: sums.share(seeds.base),
+    lost: seeds.names.filter((_, index) => sums.share(index) < LOST_SHARE),
     strangeShare: strangeShare(face, ground.lab, ground.core, withMud, glare),
     pxPerCell: diameters.length > 0 ? quantile(diameters, 0.5) * face.photoPxPerMm : null,
     lightRatio: lightRatio(light),
@@ -152,7 +164,9 @@ export function measurePhoto(
       medianMm: quantile(diameters, 0.5),
       p10Mm: quantile(diameters, 0.1),
       p90Mm: quantile(diameters, 0.9),
-      perCm2: (100 * cells.length) / faceMm2,
+      perCm2: perCm2(cells.length),
+      leastMm,
+      from: cellsFrom(diameters, leastMm, perCm2),
       list: cells,
     },
     lacing: {

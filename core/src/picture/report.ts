@@ -17,12 +17,12 @@ export interface DetailReport {
 
 /** The numbers of a measurement without its pictures. */
 export function numbersOf(measured: Measured) {
-  const { count, medianMm, p10Mm, p90Mm, perCm2 } = measured.cells;
+  const { count, medianMm, p10Mm, p90Mm, perCm2, leastMm, from } = measured.cells;
   return {
     shares: { ...measured.shares },
     negativeSpace: measured.negativeSpace,
     mud: measured.mud,
-    cells: { count, medianMm, p10Mm, p90Mm, perCm2 },
+    cells: { count, medianMm, p10Mm, p90Mm, perCm2, leastMm, from: from.map((each) => ({ ...each })) },
     lacing: { ...measured.lacing },
     petals: { ...measured.petals, edges: { ...measured.petals.edges } },
     warnings: measured.warnings.map((warning) => ({ ...warning })),

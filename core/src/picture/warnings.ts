@@ -1,7 +1,7 @@
 import type { Labels } from './edges.ts';
 import type { Face } from './rectify.ts';
 
-export const WARNING_CODES = ['blurred', 'glare', 'veil', 'too-small', 'uneven-light'] as const;
+export const WARNING_CODES = ['blurred', 'glare', 'veil', 'too-small', 'uneven-light', 'colors-off'] as const;
 export type WarningCode = (typeof WARNING_CODES)[number];
 
 export interface PhotoWarning {
@@ -13,6 +13,10 @@ export interface Quality {
   /** Spread of the blur, in pixels of the photo. */
   readonly blurPx: number;
   readonly glareShare: number;
+  readonly mudShare: number;
+  readonly baseShare: number;
+  /** Colors that were looked for and hardly found. */
+  readonly lost: readonly string[];
   /** Share of smooth places whose color is none of the palette's. */
   readonly strangeShare: number;
   /** Pixels of the photo across a cell of usual size; null without cells. */
@@ -56,10 +60,27 @@ export function blurOf(labels: Labels, face: Face, unseen: Uint8Array): number {
   return Math.sqrt(Math.max(0, spread ** 2 - 0.85 ** 2));
 }
 
+/** More mud than this, or less base, is more often a color that is off than a piece. */
+const MUCH_MUD = 0.05;
+const LITTLE_BASE = 0.02;
+const CLICK_THEM = 'Click each color in the photo before you keep the numbers.';
+
+/** A palette that is off makes colors change places without a sign: what looks like one. */
+function colorsOff({ lost, baseShare, mudShare }: Quality): string | undefined {
+  const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
+  if (baseShare < LITTLE_BASE)
+    return `Only ${percent(baseShare)} of the face is base: its color may be another.`;
+  if (lost.length > 0) return `Hardly anything of ${lost.join(', ')} was found: the color may be another.`;
+  if (mudShare > MUCH_MUD) return `${percent(mudShare)} of the face would be mud: a color may be another.`;
+  return undefined;
+}
+
 /** What the artist should know before trusting the numbers, each with what to do. */
 export function warningsOf(quality: Quality): PhotoWarning[] {
   const found: PhotoWarning[] = [];
   const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
+  const off = colorsOff(quality);
+  if (off) found.push({ code: 'colors-off', message: `${off} ${CLICK_THEM}` });
   if (quality.blurPx > 1.5) {
     found.push({
       code: 'blurred',

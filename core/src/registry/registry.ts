@@ -7,17 +7,20 @@ import { reachCalculation } from '../flow/air/reach.calculation.ts';
 import { cellsCalculation } from '../flow/cell/cells.calculation.ts';
 import { colorDifferenceCalculation } from '../paint/color/difference.calculation.ts';
 import { mixColorCalculation } from '../paint/color/mix.calculation.ts';
+import { dryCalculation } from '../flow/drying/dry.calculation.ts';
 import { filmLeftCalculation } from '../flow/film/filmLeft.calculation.ts';
 import { levelCalculation } from '../flow/film/level.calculation.ts';
 import { spinCalculation } from '../flow/film/spin.calculation.ts';
 import { spreadCalculation } from '../flow/film/spread.calculation.ts';
 import { mixCalculation } from '../paint/mix/mix.calculation.ts';
 import { thinCalculation } from '../paint/mix/thin.calculation.ts';
+import { nextAdditionCalculation } from '../thickness/match/nextAddition.calculation.ts';
 import { combineCalculation } from '../thickness/reading/combine.calculation.ts';
 import { drainCupCalculation } from '../thickness/reading/drainCup.calculation.ts';
 import { glycerineCalculation } from '../thickness/reading/glycerine.calculation.ts';
 import { tiltRaceCalculation } from '../thickness/reading/tiltRace.calculation.ts';
-import { ridgeCalculation } from '../base/statistics/ridge.calculation.ts';
+import { ownCellsCalculation } from '../judgement/cells/ownCells.calculation.ts';
+import { differenceCalculation } from '../judgement/compare/difference.calculation.ts';
 import { convertCalculation } from '../base/unit/convert.calculation.ts';
 import type { Calculation } from '../base/calculation/define.ts';
 
@@ -26,6 +29,7 @@ export const CALCULATIONS = [
   convertCalculation,
   mixCalculation,
   thinCalculation,
+  nextAdditionCalculation,
   glycerineCalculation,
   drainCupCalculation,
   tiltRaceCalculation,
@@ -41,7 +45,9 @@ export const CALCULATIONS = [
   colorDifferenceCalculation,
   mixColorCalculation,
   amountsCalculation,
-  ridgeCalculation,
+  dryCalculation,
+  differenceCalculation,
+  ownCellsCalculation,
 ] as const;
 
 export type CalculationName = (typeof CALCULATIONS)[number]['name'];

@@ -161,11 +161,11 @@ describe('a zip goes out whatever lies there', () => {
       for (let index = 0; index < 400; index += 1) {
         const hash = createHash('sha256').update(String(index)).digest('hex');
         copyFileSync(from, join(studio.folder, 'photos', `${hash}.jpg`));
-        const { measurement, ...row } = photo;
-        void measurement;
+        const { measurement, standIn, ...row } = photo;
+        void [measurement, standIn];
         await trx
           .insertInto('photo')
-          .values({ ...row, id: randomUUID(), hash, measurement: null, detail: null })
+          .values({ ...row, id: randomUUID(), hash, standIn: 0, measurement: null, detail: null })
           .execute();
       }
     });

@@ -1,7 +1,18 @@
 import { readFileSync } from 'node:fs';
-import { runBench } from './bench.ts';
+import { createInterface } from 'node:readline';
+import { runBench, runLine } from './bench.ts';
 
-const { exitCode, document } = await runBench(process.argv.slice(2), () => readFileSync(0, 'utf8'));
-const stream = exitCode === 0 ? process.stdout : process.stderr;
-stream.write(`${JSON.stringify(document)}\n`);
-process.exitCode = exitCode;
+const LINES = '--lines';
+const args = process.argv.slice(2);
+
+if (args.includes(LINES)) {
+  const words = args.filter((word) => word !== LINES);
+  for await (const line of createInterface({ input: process.stdin })) {
+    if (line.trim() !== '') process.stdout.write(`${JSON.stringify(await runLine(words, line))}\n`);
+  }
+} else {
+  const { exitCode, document } = await runBench(args, () => readFileSync(0, 'utf8'));
+  const stream = exitCode === 0 ? process.stdout : process.stderr;
+  stream.write(`${JSON.stringify(document)}\n`);
+  process.exitCode = exitCode;
+}

@@ -30,6 +30,14 @@ export async function runBench(args: readonly string[], readInput: () => string)
   }
 }
 
+/**
+ * One line of many, with "--lines": its answer, or its error in the same place, so that answers and questions go by
+ * their lines.
+ */
+export async function runLine(args: readonly string[], line: string): Promise<unknown> {
+  return (await runBench(args, () => line)).document;
+}
+
 async function answer([command, name]: readonly string[], readInput: () => string): Promise<unknown> {
   if (command === undefined) {
     throw new InputError('name', 'Say "list", "schema NAME" or the name of a calculation.');

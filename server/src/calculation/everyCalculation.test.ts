@@ -10,6 +10,7 @@ it('has the calculations of its contract', () => {
     'convert',
     'mix',
     'thin',
+    'next-addition',
     'glycerine',
     'drain-cup',
     'tilt-race',
@@ -25,7 +26,9 @@ it('has the calculations of its contract', () => {
     'color-difference',
     'mix-color',
     'amounts',
-    'ridge',
+    'dry',
+    'difference',
+    'own-cells',
   ]);
 });
 
@@ -78,6 +81,13 @@ it.each([
     { viscosityPaS: 0.8, densityKgM3: 1100, lengthM: 0.3, tiltDeg: 30, seconds: 30 },
     'thicknessMm',
     1.218,
+    3,
+  ],
+  [
+    'film-left',
+    { viscosityPaS: 0.8, densityKgM3: 1100, lengthM: 0.3, tiltDeg: 30, seconds: 30 },
+    'meanMm',
+    0.812,
     3,
   ],
   [

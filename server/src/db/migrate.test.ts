@@ -12,6 +12,9 @@ import { plan } from './migrations/0004-plan.ts';
 import { results } from './migrations/0005-results.ts';
 import { corrections } from './migrations/0006-corrections.ts';
 import { safe } from './migrations/0007-safe.ts';
+import { aims } from './migrations/0008-aims.ts';
+import { cells } from './migrations/0009-cells.ts';
+import { standIns } from './migrations/0010-stand-ins.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -27,7 +30,10 @@ const later = {
   '0005-results': results,
   '0006-corrections': corrections,
   '0007-safe': safe,
-  '0008-later': {
+  '0008-aims': aims,
+  '0009-cells': cells,
+  '0010-stand-ins': standIns,
+  '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),
   },
@@ -42,7 +48,7 @@ it('a new database is made in WAL mode with foreign keys on and no backup', asyn
   expect(await pragma('foreign_keys')).toBe(1);
   expect(await pragma('synchronous')).toBe(2);
   await expect(
-    sql`INSERT INTO photo VALUES ('a', 'no such piece', 1, 'wet', 'h', 1, 1, '', NULL, NULL, NULL)`.execute(
+    sql`INSERT INTO photo VALUES ('a', 'no such piece', 1, 'wet', 'h', 1, 1, '', NULL, NULL, NULL, 0)`.execute(
       db,
     ),
   ).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });
@@ -70,7 +76,7 @@ it('a migration that fails leaves the database as it was and keeps the backup', 
   await (await openDatabase(folder, STAMP)).db.destroy();
   const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
   const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
-  const broken = { ...later, '0009-broken': { up: () => Promise.reject(new Error('no')) } };
+  const broken = { ...later, '9999-broken': { up: () => Promise.reject(new Error('no')) } };
   await expect(migrate(db, file, STAMP, { migrations: broken })).rejects.toThrow('no');
   const names = file
     .prepare(`SELECT name FROM pragma_table_info('piece')`)

@@ -8,6 +8,9 @@ import { plan } from './migrations/0004-plan.ts';
 import { results } from './migrations/0005-results.ts';
 import { corrections } from './migrations/0006-corrections.ts';
 import { safe } from './migrations/0007-safe.ts';
+import { aims } from './migrations/0008-aims.ts';
+import { cells } from './migrations/0009-cells.ts';
+import { standIns } from './migrations/0010-stand-ins.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -17,6 +20,9 @@ const MIGRATIONS: Record<string, Migration> = {
   '0005-results': results,
   '0006-corrections': corrections,
   '0007-safe': safe,
+  '0008-aims': aims,
+  '0009-cells': cells,
+  '0010-stand-ins': standIns,
 };
 
 /** The database was written by a newer program than this one. */

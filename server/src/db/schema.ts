@@ -109,6 +109,7 @@ export interface SupportTable extends RecordColumns {
 export interface PieceTable extends RecordColumns {
   name: string;
   technique: Piece['technique'];
+  aims: JsonText<Piece['aims']>;
   note: string;
   supportId: string;
   supportSnapshot: JsonText<Piece['support']>;
@@ -216,6 +217,8 @@ export interface PhotoTable {
   widthPx: number;
   heightPx: number;
   measurement: JsonText<Measurement> | null;
+  /** 1 when a stand-in made it up. */
+  standIn: number;
   /** What the overlay draws. */
   detail: JsonText<PhotoDetail> | null;
   createdAt: string;
@@ -257,6 +260,10 @@ export interface PourFactsTable {
   rating: number | null;
   photoId: string | null;
   numbers: string;
+  /** 1 when the photo that speaks for it was made up by a stand-in. */
+  standIn: number;
+  /** Its measured cells beside what was expected of them, as JSON; null where there are none. */
+  cells: string | null;
   /** The piece in short, as the API shows it. */
   summary: string;
   /** Why it could not be worked out. */

@@ -11,6 +11,7 @@ import type {
   PourEvent,
   Support,
 } from '@icy-ribbon/contract';
+import { NO_AIMS } from '@icy-ribbon/core/paint/stage';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION, PHOTO_STATES } from '@icy-ribbon/contract';
 import { pourRecordOf, type PourRecord } from '@icy-ribbon/core/judgement/outcome';
 import type { MaterialKind } from '@icy-ribbon/core/paint/material';
@@ -99,6 +100,7 @@ export async function buildDemoPiece(
     id: pieceId,
     name: told.name,
     technique: told.technique,
+    aims: NO_AIMS,
     note: told.note ?? '',
     support: { supportId: stock.support.id, ...sizing(stock.support) },
     mixes,
@@ -147,7 +149,9 @@ function makeClock(start: Date): (minutes: number) => string {
 function planCups(told: DemoPiece, stock: DemoStock) {
   const { faceCm2, sidesCm2 } = paintedArea(stock.support);
   const baseG = told.technique === 'dutch' ? 0.13 * (faceCm2 + sidesCm2) : 0.16 * faceCm2;
-  const colorG = ((told.technique === 'dutch' ? 0.07 : 0.1) * faceCm2) / told.colors.length;
+  // A planned bloom is mixed as its plan asks.
+  const bloomShare = told.layout ? 0.115 : 0.1;
+  const colorG = ((told.technique === 'dutch' ? 0.07 : bloomShare) * faceCm2) / told.colors.length;
   const cup = (role: CupRole, paint: Material, grams: number) => ({
     role,
     paint,
@@ -278,7 +282,17 @@ function shotsOf(
 
 function pictureOf(id: string, pieceId: string, { moment, takenAt }: DemoShot, taken: DemoPicture): Picture {
   const { jpeg, hash, widthPx, heightPx, measurement, detail } = taken;
-  const photo = { id, pieceId, version: 1, state: moment, hash, widthPx, heightPx, measurement };
+  const photo = {
+    id,
+    pieceId,
+    version: 1,
+    state: moment,
+    standIn: true,
+    hash,
+    widthPx,
+    heightPx,
+    measurement,
+  };
   return { photo: { ...photo, createdAt: takenAt, deletedAt: null }, image: Buffer.from(jpeg), detail };
 }
 
@@ -315,7 +329,11 @@ function judge(
     })),
     hangingDeg: null,
     verdict: rating >= 5 ? 'keep' : rating >= 3 ? 'finish' : rating === 2 ? 'rework' : 'scrape',
-    cells: degree(cells.perCm2, [0.15, 0.4, 0.8, 1.4]),
+    // By what the colors show: a great many cells are more than a trace on a large face, too.
+    cells: Math.max(
+      cells.count >= 500 ? 2 : 0,
+      degree(cells.perCm2 / Math.max(0.01, colored), [0.15, 0.4, 0.8, 1.4]),
+    ),
     lacing: degree(laced, [0.02, 0.05, 0.09, 0.14]),
     petals: degree(colored, [0.08, 0.2, 0.35, 0.6]),
     mud: degree(mud / Math.max(0.01, colored), [0.01, 0.05, 0.12, 0.25]),

@@ -1,7 +1,8 @@
 import { cpSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { pieceDocumentSchema, type PieceSummary } from '@icy-ribbon/contract';
+import { pieceDocumentSchema, type PieceSummary, type PourCells } from '@icy-ribbon/contract';
+import { forecastError } from '@icy-ribbon/core/judgement/cells';
 import { photoFiles } from '../photo/files.ts';
 import { openStudio, type Studio } from '../testing/studio.ts';
 import { inPlaceTasks } from '../task/inPlace.ts';
@@ -56,4 +57,14 @@ it('nothing was laid that was not mixed, and every photo can be seen', async () 
 it('in this world the over-watered pour is muddier than the measured one', () => {
   const mud = (name: string) => pieces.find((piece) => piece.name === name)?.judgement?.mud ?? -1;
   expect(mud('First low water')).toBeGreaterThan(mud('Slate fan'));
+});
+
+it('its measured pours bring the forecast of cells nearer than the law alone, each left out in turn', async () => {
+  const { items } = (await studio.http.get('/api/results/cells').expect(200)).body as {
+    items: PourCells[];
+  };
+  const { n, lawLn, ownLn, inRange } = forecastError(items)!;
+  expect(n).toBeGreaterThan(15);
+  expect(ownLn).toBeLessThan(0.6 * lawLn);
+  expect(inRange).toBeGreaterThan(0.8);
 });

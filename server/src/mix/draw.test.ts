@@ -49,6 +49,31 @@ it('taken back, it is in the medium again', async () => {
   expect(cupState(again).leftMg).toBe(80_000);
 });
 
+it('taken back, the cup it came from is another one: a second tab that still has the old one is told', async () => {
+  const { body } = await draw(20_000).expect(201);
+  const { mix, from } = body as { mix: Mix; from: Mix };
+  await studio.http.delete(`/api/mixes/${color.id}/additions/${mix.additions[0]!.id}`).expect(200);
+  await studio.http.patch(`/api/mixes/${medium.id}`).send({ version: from.version, name: 'Old' }).expect(409);
+});
+
+it('a typed total counts what was drawn: no mass is lost between the cups', async () => {
+  const { body } = await draw(40_000).expect(201);
+  const { mix } = body as { mix: Mix };
+  const [drawn] = mix.additions;
+  const typed = (mg: number, version: number) =>
+    studio.http
+      .put(`/api/mixes/${color.id}/ingredients/${drawn!.ingredientId}/actual`)
+      .send({ version, mg, source: 'typed' });
+  const refused = await typed(drawn!.mg - 1_000, mix.version).expect(422);
+  expect(JSON.stringify(refused.body)).toMatch(/came from another cup/);
+  const { body: more } = await typed(drawn!.mg + 5_000, mix.version).expect(200);
+  const held = (more as Mix).additions.filter(({ ingredientId }) => ingredientId === drawn!.ingredientId);
+  expect(held.map(({ mg }) => mg)).toEqual([drawn!.mg, 5_000]);
+  const whole = await studio.http.get(`/api/pieces/${piece.id}`).expect(200);
+  const total = (whole.body as Piece).mixes.reduce((sum, each) => sum + cupState(each).leftMg, 0);
+  expect(total).toBe(80_000 + 5_000);
+});
+
 it('does not count against the stock a second time', async () => {
   const used = async () =>
     (

@@ -8,7 +8,7 @@ import {
   type MixUpdate,
 } from '@icy-ribbon/contract';
 import { roleOf } from '@icy-ribbon/core/paint/material';
-import { splitMg } from '@icy-ribbon/core/base/unit';
+import { splitMg, toG } from '@icy-ribbon/core/base/unit';
 import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
 import { found, withoutUndefined, timestamp, updateVersioned, type Writer } from '../db/record.ts';
 import { taken, unfit } from '../http/problem.ts';
@@ -116,13 +116,30 @@ export async function takeBack(trx: Writer, id: string, additionId: string): Pro
     )
     .execute();
   if (addition.drawId !== null) {
-    await trx.updateTable('mixMovement').set({ voidedAt }).where('id', '=', addition.drawId).execute();
+    await giveBack(trx, addition.drawId, voidedAt);
   }
   await touch(trx, mix);
   return found(await findMix(trx, id), 'cup');
 }
 
-/** Replaces all additions of one ingredient by what the scale showed in all. */
+/** A draw that is taken back goes into the cup it came from, which is another one then. */
+async function giveBack(trx: Writer, drawId: string, voidedAt: string): Promise<void> {
+  const movement = await trx
+    .selectFrom('mixMovement')
+    .select('mixId')
+    .where('id', '=', drawId)
+    .executeTakeFirst();
+  await trx.updateTable('mixMovement').set({ voidedAt }).where('id', '=', drawId).execute();
+  const source = movement && (await findMix(trx, movement.mixId));
+  if (source) await touch(trx, source);
+}
+
+/**
+ * Replaces what was weighed in of one ingredient by what the scale showed in all. What was drawn from another cup
+ * stays: it is that cup's as well.
+ *
+ * @throws HttpProblem 422 when less is given than was drawn
+ */
 export async function setActual(
   trx: Writer,
   id: string,
@@ -132,17 +149,28 @@ export async function setActual(
   const mix = await liveMix(trx, id);
   requireIngredient(mix, ingredientId);
   await updateVersioned(trx, 'mix', { id, version: input.version }, {}, () => Promise.resolve(mix));
+  const drawnMg = mix.additions
+    .filter((each) => each.ingredientId === ingredientId && each.drawId !== null)
+    .reduce((sum, { mg }) => sum + mg, 0);
+  if (input.mg < drawnMg) {
+    throw unfit(
+      'mg',
+      `${toG(drawnMg).toFixed(1)} g of it came from another cup: give that or more, or take the draw back.`,
+    );
+  }
   await trx
     .updateTable('mixAddition')
     .set({ voidedAt: timestamp() })
     .where('ingredientId', '=', ingredientId)
+    .where('drawId', 'is', null)
     .where('voidedAt', 'is', null)
     .execute();
-  if (input.mg > 0) {
+  const weighedMg = input.mg - drawnMg;
+  if (weighedMg > 0) {
     await insertAddition(trx, id, {
       id: randomUUID(),
       ingredientId,
-      mg: input.mg,
+      mg: weighedMg,
       source: input.source,
       at: timestamp(),
       drawId: null,

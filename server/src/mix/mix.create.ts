@@ -91,4 +91,5 @@ export const recipeSnapshot = (recipe: Recipe, variant: string | null): RecipeSn
   thinning: recipe.thinning ?? null,
   restHours: recipe.restHours ?? null,
   waterLimit: recipe.waterLimit ?? null,
+  doseFactor: recipe.doseFactor ?? null,
 });

@@ -1,14 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { Combine, DrawCreate, Ingredient, Mix, MovementCreate, Retarget } from '@icy-ribbon/contract';
-import { cupState } from '@icy-ribbon/core/paint/mix';
+import { cupState, dryableMg } from '@icy-ribbon/core/paint/mix';
 import { laidMgOf } from '@icy-ribbon/core/piece/event';
 import { splitMg, toG } from '@icy-ribbon/core/base/unit';
 import { found, newRecord, timestamp, updateVersioned, type Writer } from '../db/record.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { taken, unfit } from '../http/problem.ts';
+import { plansOf, putPlan } from '../plan/plan.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 import { findMix, insertAddition, insertMix, liveMix, nextPlace, nextPosition } from './mix.queries.ts';
-import { requireFits } from './mix.change.ts';
+import { addIngredient, requireFits } from './mix.change.ts';
 
 /** What is left in a cup now, whole milligrams. */
 async function leftMg(trx: Writer, mix: Mix): Promise<number> {
@@ -24,12 +25,39 @@ export async function moveOut(trx: Writer, id: string, input: MovementCreate): P
   if (input.mg > left) {
     throw unfit('mg', `"${mix.name}" holds ${toG(left).toFixed(1)} g: give that much or less.`);
   }
+  const { version } = input.kind === 'loss' ? await withWater(trx, mix, input.mg) : mix;
   await trx
     .insertInto('mixMovement')
     .values({ ...input, mixId: id, at: timestamp(), voidedAt: null, place: await nextPlace(trx, id) })
     .execute();
-  await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
+  await updateVersioned(trx, 'mix', { id, version }, {}, () => Promise.resolve(mix));
   return found(await findMix(trx, id), 'cup');
+}
+
+/**
+ * What dries away is water, of which a mix has some even where none was added: it gets a place in the cup then.
+ *
+ * @throws HttpProblem 422 when that much water is not in it, or the shelf knows no water
+ */
+async function withWater(trx: Writer, mix: Mix, mg: number): Promise<Mix> {
+  const most = dryableMg(mix);
+  if (mg > most) {
+    throw unfit(
+      'mg',
+      `Only about ${toG(most).toFixed(1)} g in "${mix.name}" is water: log what was taken out as taken out.`,
+    );
+  }
+  if (mix.ingredients.some(({ material }) => material.kind === 'water')) return mix;
+  const water = await trx
+    .selectFrom('material')
+    .select('id')
+    .where('kind', '=', 'water')
+    .where('deletedAt', 'is', null)
+    .orderBy('createdAt')
+    .executeTakeFirst();
+  if (!water)
+    throw unfit('mg', 'Put water on the shelf first: it is what dries away and is stirred in again.');
+  return addIngredient(trx, mix.id, { id: randomUUID(), materialId: water.id });
 }
 
 async function requireFreshMovement(trx: Writer, id: string): Promise<void> {
@@ -67,6 +95,7 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
   await requirePiece(trx, pieceId);
   const at = timestamp();
   const poured: { ingredient: Ingredient; mg: number }[] = [];
+  let lackedMg = 0;
   const mixes: Mix[] = [];
   for (const [index, mixId] of input.mixIds.entries()) {
     const mix = await liveMix(trx, mixId);
@@ -75,6 +104,7 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
       throw unfit(`mixIds.${index}`, `Nothing of "${mix.name}" is left.`);
     }
     const { actualIngredientMg, actualMg } = cupState(mix);
+    lackedMg += Math.round((-Math.min(0, ...actualIngredientMg) * left) / actualMg);
     mix.ingredients.forEach((ingredient, place) => {
       const mg = Math.round(((actualIngredientMg[place] ?? 0) * left) / actualMg);
       if (mg > 0) poured.push({ ingredient, mg });
@@ -111,15 +141,17 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
             thinning: null,
             restHours: null,
             waterLimit: null,
+            doseFactor: null,
           },
     position: await nextPosition(trx, pieceId),
     ingredients,
+    // Poured together, paint is as old as the oldest of it.
     additions: ingredients.map((each, index) => ({
       id: randomUUID(),
       ingredientId: each.id,
       mg: each.targetMg,
       source: 'poured',
-      at,
+      at: oldest(mixes) ?? at,
       drawId: null,
       place: index + 1,
     })),
@@ -129,7 +161,35 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
   };
   await insertMix(trx, mix);
   await requireFits(trx, mix.id);
-  return mix;
+  // Water that one of them lacked is lacking in the new cup.
+  if (lackedMg > 0) await moveOut(trx, mix.id, { id: randomUUID(), kind: 'loss', mg: lackedMg });
+  await pourInstead(trx, pieceId, new Set(input.mixIds), mix.id);
+  return found(await findMix(trx, mix.id), 'cup');
+}
+
+/** The plan of the piece goes on pouring what was poured together, under its new cup. */
+async function pourInstead(
+  trx: Writer,
+  pieceId: string,
+  oldIds: ReadonlySet<string>,
+  newId: string,
+): Promise<void> {
+  const plan = (await plansOf(trx, [pieceId])).get(pieceId);
+  if (!plan) return;
+  const swapped = <Item extends { readonly paintId: string }>(item: Item): Item =>
+    oldIds.has(item.paintId) ? { ...item, paintId: newId } : item;
+  const layered = <Item extends { readonly layers: readonly { readonly paintId: string }[] }>(
+    item: Item,
+  ) => ({
+    ...item,
+    layers: item.layers.map(swapped),
+  });
+  await putPlan(trx, pieceId, {
+    ...plan,
+    base: plan.base && { ...plan.base, areas: plan.base.areas.map(swapped) },
+    stacks: plan.stacks.map(layered) as typeof plan.stacks,
+    paths: plan.paths.map(layered) as typeof plan.paths,
+  });
 }
 
 /**
@@ -150,7 +210,11 @@ export async function draw(trx: Writer, id: string, input: DrawCreate): Promise<
     throw unfit('mg', `"${from.name}" holds ${toG(left).toFixed(1)} g: pour that much or less.`);
   }
   const contents = cupState(from).actualIngredientMg;
-  const shares = splitMg(input.mg, contents);
+  // Water that it lacks goes with what is drawn: the grams are right, and what is poured counts as mixed as it was.
+  const shares = splitMg(
+    input.mg,
+    contents.map((mg) => Math.max(0, mg)),
+  );
   const at = timestamp();
   for (const [index, { material }] of from.ingredients.entries()) {
     const mg = shares[index] ?? 0;
@@ -181,6 +245,10 @@ export async function draw(trx: Writer, id: string, input: DrawCreate): Promise<
   await requireFits(trx, id);
   return { mix: found(await findMix(trx, id), 'cup'), from: found(await findMix(trx, from.id), 'cup') };
 }
+
+/** When the oldest of some cups was last added to. */
+const oldest = (mixes: readonly Mix[]): string | undefined =>
+  mixes.flatMap(({ additions }) => additions.at(-1)?.at ?? []).sort()[0];
 
 function groupByMaterial(poured: readonly { ingredient: Ingredient; mg: number }[]) {
   const groups = new Map<string, { ingredient: Ingredient; mg: number }>();

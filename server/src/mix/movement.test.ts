@@ -31,6 +31,48 @@ it('water that dried away is noted once, however often it is sent', async () => 
   expect(cupState(body as Mix).actualIngredientMg).toEqual([30_000, 15_000, 10_000]);
 });
 
+it('more may dry away than was added: the paint and the medium held water, which top-ups bring back', async () => {
+  const wet = cupState(mix);
+  const { body } = await move('loss', 14_000).expect(201);
+  const dry = cupState(body as Mix);
+  expect(dry.actualIngredientMg).toEqual([30_000, 15_000, -2_750]);
+  expect(dry.actualMg).toBe(56_250 - 14_000);
+  expect(dry.phase).toBe('mixed');
+  expect(dry.properties.viscosityPaS).toBeGreaterThan(4 * wet.properties.viscosityPaS);
+  // A reading of it says what it held, and every page still opens.
+  const measure = { kind: 'words', stage: 'standing' };
+  await studio.http
+    .post(`/api/pieces/${piece.id}/readings`)
+    .send({ readings: [{ id: randomUUID(), mixId: mix.id, raceId: null, temperatureC: null, measure }] })
+    .expect(201);
+  const whole = (await studio.http.get(`/api/pieces/${piece.id}`).expect(200)).body as Piece;
+  expect(whole.readings[0]!.contents[2]!.mg).toBe(-2_750);
+  await studio.http.get('/api/pieces').expect(200);
+  const water = mix.ingredients[2]!.id;
+  const back = { id: randomUUID(), ingredientId: water, mg: 14_000, source: 'typed' };
+  const topped = await studio.http.post(`/api/mixes/${mix.id}/additions`).send(back).expect(201);
+  expect(cupState(topped.body as Mix)).toMatchObject({
+    actualMg: wet.actualMg,
+    properties: { viscosityPaS: expect.closeTo(wet.properties.viscosityPaS, 9) as number },
+  });
+});
+
+it('not more than its water dries away', async () => {
+  const { body } = await move('loss', 50_000).expect(422);
+  expect(body.errors[0].message).toMatch(/Only about [0-9.]+ g in "Deep blue" is water/);
+});
+
+it('water that one cup lacks is lacking in what is poured together with it', async () => {
+  await move('loss', 14_000).expect(201);
+  const other = await weighInFully(studio, await planCup(studio, piece, 'Ochre', 37_500));
+  const combined = { id: randomUUID(), name: 'Left-overs', mixIds: [mix.id, other.id] };
+  const { body } = await studio.http.post(`/api/pieces/${piece.id}/combined`).send(combined).expect(201);
+  const state = cupState(body as Mix);
+  expect(state.actualMg).toBe(42_250 + 37_500);
+  const water = (body as Mix).ingredients.findIndex(({ material }) => material.kind === 'water');
+  expect(state.actualIngredientMg[water]).toBe(7_500 - 2_750);
+});
+
 it('a cup cannot lose more than it holds', async () => {
   const answer = await move('taken-out', 90_000).expect(422);
   expect(answer.body.errors[0]).toMatchObject({

@@ -1,6 +1,12 @@
 import type { Ingredient, Material, MaterialSnapshot } from '@icy-ribbon/contract';
 import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
-import { materialKind, roleOf, substitutesFor, type MaterialKind } from '@icy-ribbon/core/paint/material';
+import {
+  materialKind,
+  roleOf,
+  substitutesFor,
+  trustOf,
+  type MaterialKind,
+} from '@icy-ribbon/core/paint/material';
 import {
   expand,
   partsFor,
@@ -103,7 +109,7 @@ export function snapshotOf(material: Material, learned?: LearnedThickness): Mate
     densityGPerMl: material.densityGPerMl,
     densityTrust: material.densityTrust,
     viscosityPaS: learned?.viscosityPaS ?? material.viscosityPaS,
-    viscosityTrust: learned ? 'measured' : material.viscosityTrust,
+    viscosityTrust: learned ? trustOf(learned.sdLn) : material.viscosityTrust,
     viscositySdLn: learned?.sdLn ?? null,
     waterBend: learned?.waterBend ?? null,
     solids: material.solids,

@@ -89,6 +89,25 @@ describe('the camera over the table', () => {
   });
 });
 
+describe('a picture of the stand-in', () => {
+  const listed = async (query: object) =>
+    ((await studio.http.get('/api/pieces').query(query).expect(200)).body.items as Piece[]).map(
+      ({ id }) => id,
+    );
+
+  it('says so, and its piece can be left out of the lists', async () => {
+    await mixAll();
+    const photo = (await shutter().expect(201)).body as Photo;
+    expect(photo.standIn).toBe(true);
+    await studio.http
+      .put(`/api/photos/${photo.id}/measurement`)
+      .send({ version: 1, measurement, detail })
+      .expect(200);
+    expect(await listed({})).toContain(piece.id);
+    expect(await listed({ standIns: 'without' })).not.toContain(piece.id);
+  });
+});
+
 describe('a measurement', () => {
   let photo: Photo;
   beforeEach(async () => {

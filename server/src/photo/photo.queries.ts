@@ -14,12 +14,14 @@ const COLUMNS = [
   'widthPx',
   'heightPx',
   'measurement',
+  'standIn',
   'createdAt',
   'deletedAt',
 ] as const;
 
-const toPhoto = ({ measurement, ...row }: Omit<Selectable<PhotoTable>, 'detail'>): Photo => ({
+const toPhoto = ({ measurement, standIn, ...row }: Omit<Selectable<PhotoTable>, 'detail'>): Photo => ({
   ...row,
+  standIn: standIn === 1,
   measurement: measurement && fromJson(measurement),
 });
 
@@ -47,12 +49,17 @@ export async function findDetail(db: Reader, id: string): Promise<PhotoDetail | 
 
 export async function insertPhoto(
   trx: Writer,
-  { measurement, ...photo }: Photo,
+  { measurement, standIn, ...photo }: Photo,
   detail: PhotoDetail | null,
 ): Promise<void> {
   await trx
     .insertInto('photo')
-    .values({ ...photo, measurement: asJson(measurement), detail: asJson(detail) })
+    .values({
+      ...photo,
+      standIn: standIn ? 1 : 0,
+      measurement: asJson(measurement),
+      detail: asJson(detail),
+    })
     .execute();
 }
 

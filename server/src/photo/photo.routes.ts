@@ -53,9 +53,15 @@ function uploadRoute(router: Router, db: Db, files: PhotoFiles, dataFolder: stri
 export async function storePhoto(
   db: Db,
   files: PhotoFiles,
-  given: { id: string; pieceId: string; state: Photo['state']; photo: Uint8Array | string },
+  given: {
+    id: string;
+    pieceId: string;
+    state: Photo['state'];
+    photo: Uint8Array | string;
+    standIn?: boolean;
+  },
 ): Promise<Photo> {
-  const { id, pieceId, state } = given;
+  const { id, pieceId, state, standIn = false } = given;
   await requirePiece(db, pieceId);
   const known = await existing(db, id, pieceId);
   if (known) return known;
@@ -66,7 +72,7 @@ export async function storePhoto(
     if (meanwhile) return meanwhile;
     await requirePiece(trx, pieceId);
     const record = { version: 1, measurement: null, createdAt: timestamp(), deletedAt: null };
-    const photo: Photo = { id, pieceId, state, ...filed, ...record };
+    const photo: Photo = { id, pieceId, state, standIn, ...filed, ...record };
     await insertPhoto(trx, photo, null);
     return photo;
   });

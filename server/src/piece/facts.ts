@@ -1,4 +1,5 @@
 import {
+  measuredCellsSchema,
   pieceSchema,
   pieceSummarySchema,
   pourNumbersSchema,
@@ -6,6 +7,7 @@ import {
   type PieceSummary,
 } from '@icy-ribbon/contract';
 import type { AirTool } from '@icy-ribbon/core/flow/air';
+import { measuredCells } from '@icy-ribbon/core/judgement/cells';
 import { quantitiesOf } from '@icy-ribbon/core/judgement/compare';
 import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { InputError } from '@icy-ribbon/core/base/error';
@@ -16,7 +18,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = 2;
+export const FACTS_CODE = 5;
 
 export type FactsRow = Insertable<PourFactsTable>;
 
@@ -32,6 +34,8 @@ export function factsOf(piece: Piece): FactsRow {
   const record = pourRecordOf(piece);
   const numbers = numbersSchema.parse(quantitiesOf(record));
   const { colorPaS } = numbers;
+  const photo = speakingPhoto(piece.photos);
+  const measured = measuredCells(piece, record);
   return {
     pieceId: piece.id,
     pouredAt: record.pouredAt,
@@ -39,8 +43,10 @@ export function factsOf(piece: Piece): FactsRow {
     tools: JSON.stringify([...new Set(record.passes.map((pass) => pass.tool))]),
     stage: typeof colorPaS === 'number' ? stageOf(colorPaS).name : null,
     rating: record.rating,
-    photoId: speakingPhoto(piece.photos)?.id ?? null,
+    photoId: photo?.id ?? null,
+    standIn: photo?.standIn ? 1 : 0,
     numbers: JSON.stringify(numbers),
+    cells: measured && JSON.stringify(measuredCellsSchema.parse(measured)),
     summary: JSON.stringify(pieceSummarySchema.parse(summarize(piece))),
     trouble: null,
     code: FACTS_CODE,
@@ -77,7 +83,9 @@ export function troubledFacts(
     stage: null,
     rating: null,
     photoId: null,
+    standIn: 0,
     numbers: '{}',
+    cells: null,
     summary: JSON.stringify(summary),
     trouble,
     code: FACTS_CODE,

@@ -77,7 +77,10 @@ function filtered(db: Db, query: PieceListQuery) {
   if (stage) matching = matching.where('pourFacts.stage', '=', stage);
   if (ratingFrom) matching = matching.where('judgement.rating', '>=', ratingFrom);
   if (from) matching = matching.where('pourFacts.pouredAt', '>=', from);
+  if (query.standIns === 'without') matching = matching.where(sql<boolean>`pourFacts.standIn IS NOT 1`);
   if (to) matching = matching.where('pourFacts.pouredAt', '<', `${to}T24`);
+  if (query.having)
+    matching = matching.where(sql<boolean>`(${HAVING[query.having]} OR pourFacts.code IS NOT ${FACTS_CODE})`);
   const words = searchWords(query.q);
   if (words) {
     matching = matching.where(
@@ -92,6 +95,12 @@ function searchWords(q: string | undefined): string | undefined {
   const words = q?.match(/[\p{L}\p{N}]+/gu) ?? [];
   return words.length > 0 ? words.map((word) => `"${word}"*`).join(' ') : undefined;
 }
+
+/** By what was worked out; a piece of which nothing is worked out yet is listed, and looked at by who asked. */
+const HAVING = {
+  paint: sql`EXISTS (SELECT 1 FROM json_each(pourFacts.summary, '$.mixes') AS cup WHERE json_extract(cup.value, '$.leftMg') > 0)`,
+  open: sql`json_extract(pourFacts.summary, '$.phase') <> 'judged'`,
+};
 
 const ORDER = {
   newest: sql`piece.createdAt DESC`,

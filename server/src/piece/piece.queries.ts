@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import {
+  aimsSchema,
   supportSnapshotSchema,
   type Piece,
   type PieceCreate,
@@ -7,6 +8,7 @@ import {
   type Support,
   type SupportSnapshot,
 } from '@icy-ribbon/contract';
+import { NO_AIMS } from '@icy-ribbon/core/paint/stage';
 import type { Selectable } from 'kysely';
 import { fromJson, toJson } from '../db/json.ts';
 import {
@@ -46,10 +48,11 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
         db,
         rows.map((row) => row.supportId),
       );
-  return rows.map(({ supportId, supportSnapshot, ...row }, index) => {
+  return rows.map(({ supportId, supportSnapshot, aims, ...row }, index) => {
     void supportSnapshot;
     return {
       ...row,
+      aims: aimsSchema.safeParse(fromJson(aims)).data ?? NO_AIMS,
       support: snapshots[index]?.data ?? snapshotOf(shelved.get(supportId)!),
       mixes: mixes.filter((mix) => mix.pieceId === row.id),
       readings: readings.filter((reading) => reading.pieceId === row.id),
@@ -95,6 +98,7 @@ export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piec
     ...newRecord(id, timestamp()),
     name: input.name,
     technique: input.technique,
+    aims: NO_AIMS,
     note: input.note,
     support: snapshotOf(support),
     mixes: [],
@@ -120,6 +124,7 @@ export async function insertPieceRow(trx: Writer, piece: Piece): Promise<void> {
       deletedAt: piece.deletedAt,
       name: piece.name,
       technique: piece.technique,
+      aims: toJson(piece.aims),
       note: piece.note,
       supportId: piece.support.supportId,
       supportSnapshot: toJson(piece.support),
@@ -130,7 +135,13 @@ export async function insertPieceRow(trx: Writer, piece: Piece): Promise<void> {
 export async function updatePiece(
   trx: Writer,
   id: string,
-  { version, ...changes }: PieceUpdate,
+  { version, aims, ...changes }: PieceUpdate,
 ): Promise<void> {
-  await updateVersioned(trx, 'piece', { id, version }, withoutUndefined(changes), () => findPiece(trx, id));
+  await updateVersioned(
+    trx,
+    'piece',
+    { id, version },
+    withoutUndefined({ ...changes, aims: aims && toJson(aims) }),
+    () => findPiece(trx, id),
+  );
 }

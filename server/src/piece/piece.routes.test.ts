@@ -57,6 +57,18 @@ async function finishedPiece(): Promise<Piece> {
   return (await studio.http.get(`/api/pieces/${piece.id}`).expect(200)).body as Piece;
 }
 
+/** All pieces of which a cup holds paint, or that are not judged, however many there are. */
+it('lists what still holds paint and what is not judged yet, in SQL', async () => {
+  const done = await finishedPiece();
+  const empty = await startPiece(studio);
+  const full = await startPiece(studio);
+  await weighInFully(studio, await planCup(studio, full, 'Ochre', 30_000));
+  const ids = async (having: string) =>
+    (await list({ having })).items.map(({ id }: PieceSummary) => id).sort();
+  expect(await ids('paint')).toEqual([done.id, full.id].sort());
+  expect(await ids('open')).toEqual([empty.id, full.id].sort());
+});
+
 const list = async (query: Record<string, string | number> = {}) =>
   (await studio.http.get('/api/pieces').query(query).expect(200)).body as {
     items: PieceSummary[];

@@ -1,3 +1,4 @@
+import { NO_AIMS } from '@icy-ribbon/core/paint/stage';
 import type { Mix, Piece } from '@icy-ribbon/contract';
 import { toCsv } from './csv.ts';
 import { summarize } from './summary.ts';
@@ -43,6 +44,7 @@ const piece = (changes: Partial<Piece> = {}): Piece => ({
   id: id(1),
   name: 'Low tide',
   technique: 'dutch',
+  aims: NO_AIMS,
   note: '',
   support: {
     supportId: id(9),
@@ -93,6 +95,7 @@ it('the newest photo stands for the piece', () => {
     version: 1,
     state: 'wet' as const,
     hash: 'a'.repeat(64),
+    standIn: false,
     widthPx: 10,
     heightPx: 10,
     measurement: null,

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Mix, Piece, PiecePlan, PieceDocument } from '@icy-ribbon/contract';
 import { EMPTY_PLAN } from '@icy-ribbon/core/piece/plan';
-import { openStudio, planCup, startPiece, type Studio, importedBy } from '../testing/studio.ts';
+import { openStudio, planCup, startPiece, type Studio, importedBy, weighInFully } from '../testing/studio.ts';
 
 let studio: Studio;
 let piece: Piece;
@@ -49,6 +49,19 @@ it('a cup that is only planned may be poured; another piece’s may not', async 
   await put(plan({ stacks: [stack(id)], planned })).expect(200);
   const answer = await put(plan({ stacks: [stack(randomUUID())], version: 1 })).expect(422);
   expect(answer.body.errors[0].path).toBe('planned');
+});
+
+it('cups that are poured together are poured on by the plan, under the new cup, as old as the oldest', async () => {
+  const full = await weighInFully(studio, mix);
+  await put(plan()).expect(200);
+  const combined = { id: randomUUID(), name: 'Together', mixIds: [full.id] };
+  const { body } = await studio.http.post(`/api/pieces/${piece.id}/combined`).send(combined).expect(201);
+  const whole = (await studio.http.get(`/api/pieces/${piece.id}`).expect(200)).body as Piece;
+  expect(whole.plan!.stacks[0]!.layers[0]!.paintId).toBe(combined.id);
+  expect(whole.plan!.version).toBe(2);
+  expect((body as Mix).additions.map(({ at }) => at)).toEqual(
+    (body as Mix).additions.map(() => full.additions.at(-1)!.at),
+  );
 });
 
 it('a planned cup becomes a cup of the same id', async () => {

@@ -31,11 +31,19 @@ export async function findOwnRecipe(db: Reader, id: string): Promise<OwnRecipe |
 }
 
 /** An own recipe as core reads it. */
-export const asRecipe = ({ thinning, restHours, waterLimit, never, ...own }: OwnRecipe): Recipe => ({
+export const asRecipe = ({
+  thinning,
+  restHours,
+  waterLimit,
+  doseFactor,
+  never,
+  ...own
+}: OwnRecipe): Recipe => ({
   ...own,
   ...(thinning && { thinning }),
   ...(restHours !== null && { restHours }),
   ...(waterLimit !== null && { waterLimit }),
+  ...(doseFactor !== null && { doseFactor }),
   ...(never && { never }),
 });
 

@@ -10,10 +10,10 @@ export async function listNumbers(db: Reader, technique: Technique | undefined):
     .where('pourFacts.pouredAt', 'is not', null);
   if (technique) wanted = wanted.where('piece.technique', '=', technique);
   const rows = await wanted
-    .select(['pieceId', 'name', 'technique', 'tool', 'pouredAt', 'photoId', 'numbers'])
+    .select(['pieceId', 'name', 'technique', 'tool', 'pouredAt', 'photoId', 'standIn', 'numbers'])
     .orderBy('pouredAt', 'desc')
     .orderBy('pieceId')
     .execute();
   // The numbers were checked when they were worked out; they are passed on as they were written.
-  return `[${rows.map(({ numbers, ...row }) => `${JSON.stringify(row).slice(0, -1)},"numbers":${numbers}}`).join(',')}]`;
+  return `[${rows.map(({ numbers, standIn, ...row }) => `${JSON.stringify({ ...row, standIn: standIn === 1 }).slice(0, -1)},"numbers":${numbers}}`).join(',')}]`;
 }

@@ -11,6 +11,7 @@ import { findView, listViews, saveView } from './views.queries.ts';
 
 export function resultRoutes(router: Router, db: Db, tasks: Tasks): void {
   textRoute(router, api.results.numbers, 'list', ({ query }) => tasks.run('numbers', query.technique));
+  textRoute(router, api.results.cells, 'list', () => tasks.run('cells', undefined));
   route(router, api.results.views, ({ query }) =>
     pageOfRecords(db, 'savedView', savedViewSchema, query, listViews),
   );

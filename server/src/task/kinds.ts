@@ -8,6 +8,7 @@ export const TASK_KINDS: Readonly<Record<TaskName, TaskKind>> = {
   piece: 'read',
   shelf: 'read',
   numbers: 'read',
+  cells: 'read',
   csv: 'read',
   learned: 'read',
   missingFacts: 'long',

@@ -9,6 +9,7 @@ import type { FactsRow } from '../piece/facts.ts';
 import { listPieces } from '../piece/list.ts';
 import { pieceText } from '../piece/whole.ts';
 import { learnedCached } from '../reading/learned.queries.ts';
+import { listCells } from '../result/cells.queries.ts';
 import { listNumbers } from '../result/numbers.queries.ts';
 import { photographPiece, type Shutter } from '../standin/camera/photograph.ts';
 import { verifyCopy, type Verified } from '../backup/verify.ts';
@@ -31,6 +32,7 @@ export const TASKS = {
   shelf: ({ db }: Bench, query: ShelfQuery): Promise<string> => shelfText(db, query),
   numbers: async ({ db }: Bench, technique: Technique | undefined): Promise<string> =>
     `{"items":${await listNumbers(db, technique)}}`,
+  cells: async ({ db }: Bench): Promise<string> => `{"items":${await listCells(db)}}`,
   csv: ({ db }: Bench, { table, query }: { table: CsvTable; query: PieceListQuery }): Promise<string> =>
     csvText(db, table, query),
   learned: ({ db }: Bench, exceptPieceId: string | null): Promise<Map<string, LearnedThickness>> =>

@@ -79,7 +79,9 @@ const ribbonCups = computed<RibbonCup[]>(() =>
     colorHex,
     viscosityPaS: state.properties.viscosityPaS,
     spreadLn: state.spreadLn,
-    fit: store.piece ? windowFit(store.piece.technique, mix.role, state.properties.viscosityPaS) : undefined,
+    fit: store.piece
+      ? windowFit(store.piece.technique, mix.role, state.properties.viscosityPaS, store.piece.aims)
+      : undefined,
   })),
 );
 
@@ -119,6 +121,7 @@ useShortcuts('Everywhere', [
         class="ribbon"
         :cups="ribbonCups"
         :technique="store.piece.technique"
+        :aims="store.piece.aims"
       />
       <div id="bench" class="bench" tabindex="-1">
         <RouterView v-if="ready" :key="routePieceId ?? 'none'" />

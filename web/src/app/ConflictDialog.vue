@@ -2,25 +2,19 @@
 import equal from 'fast-deep-equal';
 import { Button, Modal } from 'ant-design-vue';
 import { computed } from 'vue';
+import { useUnits } from '../store/units.ts';
 import { conflict, decideConflict } from '../store/versioned.ts';
+import { fieldName, theirsOf, valueWords } from '../words/conflict.ts';
 
+const units = useUnits();
 const rows = computed(() => {
   const found = conflict.value;
   if (!found) return [];
   return Object.entries(found.mine)
-    .filter(([field, mine]) => !equal(mine, found.theirs[field]))
-    .map(([field, mine]) => ({ field: words(field), mine, theirs: found.theirs[field] }));
+    .map(([field, mine]) => ({ field, mine, theirs: theirsOf(field, found.theirs) }))
+    .filter(({ mine, theirs }) => !equal(mine, theirs));
 });
-
-/** "tryNext" -> "try next". */
-const words = (field: string) => field.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`);
-
-/** A list is shown as how many it holds; what has parts of its own only as being there. */
-function shown(value: unknown): string {
-  if (value === undefined || value === null || value === '') return 'nothing';
-  if (Array.isArray(value)) return String(value.length);
-  return typeof value === 'object' ? 'set in another way' : String(value as string | number | boolean);
-}
+const shown = (field: string, value: unknown) => valueWords(field, value, units.chosen);
 </script>
 
 <template>
@@ -36,9 +30,9 @@ function shown(value: unknown): string {
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.field">
-          <th scope="row">{{ row.field }}</th>
-          <td>{{ shown(row.mine) }}</td>
-          <td>{{ shown(row.theirs) }}</td>
+          <th scope="row">{{ fieldName(row.field) }}</th>
+          <td>{{ shown(row.field, row.mine) }}</td>
+          <td>{{ shown(row.field, row.theirs) }}</td>
         </tr>
       </tbody>
     </table>

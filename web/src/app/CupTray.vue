@@ -16,7 +16,7 @@ const laidOver = ref(false);
 const rows = computed(() =>
   store.cups.map(({ mix, state, colorHex }) => {
     const { viscosityPaS } = state.properties;
-    const fit = store.piece && windowFit(store.piece.technique, mix.role, viscosityPaS);
+    const fit = store.piece && windowFit(store.piece.technique, mix.role, viscosityPaS, store.piece.aims);
     const lastAt = mix.additions.at(-1)?.at;
     return {
       id: mix.id,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { STAGES, stageOf, thicknessWindows, type Technique } from '@icy-ribbon/core/paint/stage';
+import { STAGES, stageOf, thicknessWindows, type Aims, type Technique } from '@icy-ribbon/core/paint/stage';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { alongRibbon, placeBeads, ribbonAt, ribbonPath, THICKEST_PAS } from './ribbon.ts';
@@ -13,7 +13,7 @@ export interface RibbonCup {
   readonly fit?: 'thin' | 'fits' | 'thick' | undefined;
 }
 
-const props = defineProps<{ cups: readonly RibbonCup[]; technique: Technique }>();
+const props = defineProps<{ cups: readonly RibbonCup[]; technique: Technique; aims: Aims }>();
 
 const LABEL_Y = 18;
 const MIDDLE = 62;
@@ -38,11 +38,12 @@ const stages = computed(() =>
   }),
 );
 
+/** Where each kind of cup is aimed at; what is right as well lies around it. */
 const windows = computed(() =>
-  thicknessWindows(props.technique).map((window) => ({
-    label: window.label,
-    x: toX(window.thickPaS),
-    width: toX(window.thinPaS) - toX(window.thickPaS),
+  thicknessWindows(props.technique, props.aims).map(({ label, aim }) => ({
+    label,
+    x: toX(aim.thickPaS),
+    width: toX(aim.thinPaS) - toX(aim.thickPaS),
   })),
 );
 

@@ -132,11 +132,16 @@ describe('the core sample drawn', () => {
 
   it('says what an interface will do', () => {
     const cells = { stable: false, wavelengthMm: 2.484, growthPerS: 0.02326, openingSeconds: 43 } as never;
-    expect(forecastWords({ lower: 0, cells, verdict: 'opens' }, METRIC)).toBe('opens in ~43 s, cells 2.5 mm');
-    expect(forecastWords({ lower: 0, cells, verdict: 'sinks' }, METRIC)).toBe('sinks in about 43 s');
-    expect(forecastWords({ lower: 0, cells, verdict: 'slow' }, METRIC)).toBe('dries before it opens');
-    expect(forecastWords({ lower: 0, cells: { stable: true } as never, verdict: 'holds' }, METRIC)).toBe(
-      'holds',
+    const opens = { fromSeconds: 99, toSeconds: 198 };
+    const say = (changes: object) =>
+      forecastWords({ lower: 0, cells, opens, also: [], verdict: 'opens', ...changes } as never, METRIC);
+    expect(say({})).toBe('opens in 2 to 3 min, 2.5 mm');
+    expect(say({ opens: { fromSeconds: 23, toSeconds: 46 } })).toBe('opens in 23 to 46 s, 2.5 mm');
+    expect(say({ verdict: 'sinks' })).toBe('sinks in 2 to 3 min');
+    expect(say({ verdict: 'slow' })).toBe('dries before it opens');
+    expect(say({ verdict: 'holds', cells: { stable: true }, opens: null })).toBe('holds');
+    expect(say({ verdict: 'opens-otherwise', also: ['thin-sheet', 'metallic'] })).toBe(
+      'the sheet opens by itself',
     );
   });
 });

@@ -1,3 +1,5 @@
+import { NINE_IN_TEN } from '@icy-ribbon/core/base/statistics';
+
 /** The ribbon's ends: thicker and thinner cups are drawn at the edge, with an arrow. */
 export const THICKEST_PAS = 12;
 export const THINNEST_PAS = 0.06;
@@ -19,7 +21,7 @@ export interface BeadInput {
 export interface PlacedBead {
   readonly id: string;
   readonly x: number;
-  /** Ends of the tail: one standard deviation to either side. */
+  /** Ends of the tail: the range that holds nine times in ten. */
   readonly tailFrom: number;
   readonly tailTo: number;
   readonly beyond: 'thick' | 'thin' | null;
@@ -51,8 +53,8 @@ export function placeBeads(beads: readonly BeadInput[], frame: RibbonFrame): Pla
     return {
       id: bead.id,
       x: toX(share),
-      tailFrom: toX(share - bead.spreadLn / SPAN),
-      tailTo: toX(share + bead.spreadLn / SPAN),
+      tailFrom: toX(share - (NINE_IN_TEN * bead.spreadLn) / SPAN),
+      tailTo: toX(share + (NINE_IN_TEN * bead.spreadLn) / SPAN),
       beyond: share < 0 ? 'thick' : share > 1 ? 'thin' : null,
       labelX: labelX[index] ?? 0,
     };

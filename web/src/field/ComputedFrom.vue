@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import type { CalculationCard, CalculationName } from '@icy-ribbon/core/registry';
+import type { Trust } from '@icy-ribbon/core/paint/material';
 import { Popover } from 'ant-design-vue';
 import { ref } from 'vue';
 
 /** A small mark beside a number that tells, on request, by which law it was computed. */
-const props = defineProps<{ calculation: CalculationName; trust?: 'typical' | 'measured' | undefined }>();
+const props = defineProps<{ calculation: CalculationName; trust?: Trust | undefined }>();
+
+const TRUST_WORDS: Readonly<Record<Trust, string>> = {
+  typical: 'Rests on typical values of the kind, not yet measured by you.',
+  read: 'Read by eye, or by readings that leave more than about a third: race it to measure it.',
+  measured: 'Measured: by races or drain cups of this cup, or of every paint and medium in it.',
+};
 
 const card = ref<CalculationCard | null>(null);
 
@@ -32,11 +39,7 @@ async function fetchCard(): Promise<void> {
         <template v-if="trust">
           <dt>Trust</dt>
           <dd>
-            {{
-              trust === 'typical'
-                ? 'Rests on typical values of the kind, not yet measured by you.'
-                : 'Measured: by readings of this cup, or of every paint and medium in it.'
-            }}
+            {{ TRUST_WORDS[trust] }}
           </dd>
         </template>
       </dl>

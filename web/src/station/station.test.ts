@@ -1,4 +1,4 @@
-import type { Mix, PieceSummary } from '@icy-ribbon/contract';
+import type { Blower, Mix, PieceSummary } from '@icy-ribbon/contract';
 import { stepWords } from './mix/parts/stepWords.ts';
 import { newPass, withTool } from './pour/parts/passDraft.ts';
 import { dueFrom } from './today/parts/due.ts';
@@ -12,6 +12,7 @@ const summary = (changes: object): PieceSummary =>
   ({
     id: 'p',
     name: 'Rain shutter',
+    technique: 'dutch',
     phase: 'mixed',
     mixes: [],
     passes: [],
@@ -34,6 +35,7 @@ describe('what is due today', () => {
     expect(dueFrom([poured(5)], NOW)).toEqual([]);
     expect(dueFrom([poured(8)], NOW)[0]?.what).toMatch(/ready for its top coat since 19 Mar/);
     expect(dueFrom([poured(40)], NOW)).toEqual([]);
+    expect(dueFrom([poured(1)], NOW)[0]?.what).toBe('drying: usually touch-dry 1 to 2 days after the pour');
   });
 });
 
@@ -48,10 +50,10 @@ describe('words', () => {
     } as unknown as Mix;
     const say = (ingredientId: string, portion: 'all' | 'half' | 'rest' | 'step') =>
       stepWords({ ingredientId, mg: 15_000, portion }, mix, (mg) => `${mg / 1000} g`);
-    expect(say('m', 'half')).toMatch(/^Pour 15 g flow conditioner: half/);
+    expect(say('m', 'half')).toMatch(/^Pour 15 g flow conditioner first, half of its 30 g/);
     expect(say('p', 'all')).toMatch(/^Add 15 g Rust/);
     expect(say('w', 'step')).toMatch(/^Stir in 15 g water, a little at a time/);
-    expect(say('m', 'rest')).toMatch(/other 15 g/);
+    expect(say('m', 'rest')).toMatch(/other half of the flow conditioner, 15 g/);
   });
 
   it('parts and degrees are written plainly', () => {
@@ -76,7 +78,15 @@ describe('the next pass', () => {
     expect(newPass(last)).toMatchObject({ tool: 'hair-dryer', slantDeg: 40, from: null });
   });
 
+  it('of one blower of a kind on the shelf it is that one, of two the artist says which', () => {
+    const mine = { id: 'a', name: 'Mine', tool: 'hair-dryer', exitDiameterMm: 40, exitSpeedMS: 9 } as Blower;
+    const { blower } = withTool('hair-dryer', [mine]);
+    expect(blower).toEqual({ id: 'a', name: 'Mine', exitDiameterMm: 40, exitSpeedMS: 9 });
+    expect(withTool('hair-dryer', [mine, { ...mine, id: 'b' }]).blower).toBeNull();
+    expect(withTool('straw', [mine]).blower).toBeNull();
+  });
+
   it('another tool brings its usual setting and distance', () => {
-    expect(withTool('straw')).toEqual({ tool: 'straw', setting: 'soft', distanceMm: 40 });
+    expect(withTool('straw')).toEqual({ tool: 'straw', setting: 'soft', distanceMm: 40, blower: null });
   });
 });

@@ -78,6 +78,10 @@ export const usePieces = defineStore('pieces', () => {
     return page.items;
   }
 
+  /** All pieces of which a cup still holds paint, or that are not judged yet, however many there are. */
+  const allHaving = (having: 'paint' | 'open'): Promise<PieceSummary[]> =>
+    allPages((query) => call(api.pieces.list, { query: { ...query, having } }), 200);
+
   async function start(input: Omit<PieceCreate, 'id' | 'note'>): Promise<string> {
     const body = { id: crypto.randomUUID(), ...input };
     return (await call(api.pieces.create, { body })).id;
@@ -129,6 +133,7 @@ export const usePieces = defineStore('pieces', () => {
     filter,
     load,
     newest,
+    allHaving,
     start,
     remove,
     restore,

@@ -55,10 +55,11 @@ export const useRecipes = defineStore('recipes', () => {
   return { own, all, find, load, ensure, add, change, remove, restore };
 });
 
-const asRecipe = ({ thinning, restHours, waterLimit, never, ...recipe }: OwnRecipe): Recipe => ({
+const asRecipe = ({ thinning, restHours, waterLimit, doseFactor, never, ...recipe }: OwnRecipe): Recipe => ({
   ...recipe,
   ...(thinning && { thinning }),
   ...(restHours !== null && { restHours }),
   ...(waterLimit !== null && { waterLimit }),
+  ...(doseFactor !== null && { doseFactor }),
   ...(never && { never }),
 });

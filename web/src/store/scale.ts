@@ -1,18 +1,22 @@
 import { api, scaleReadingSchema, type ScaleInfo, type ScaleReading } from '@icy-ribbon/contract';
 import { onBeforeUnmount, onMounted, ref } from 'vue';
 import { call } from '../api/client.ts';
+import { useDevices } from './devices.ts';
 
 /** A scale that says nothing for this long has dropped out. */
 const SILENCE_MS = 1500;
 
-/** Listens to the scale for as long as the component is there. */
+/** Listens to the scale for as long as the component is there; without one, what it shows is typed. */
 export function useScale() {
+  const devices = useDevices();
   const info = ref<ScaleInfo | null>(null);
   const reading = ref<ScaleReading | null>(null);
   let source: EventSource | undefined;
   let silence: ReturnType<typeof setTimeout> | undefined;
 
   onMounted(async () => {
+    await devices.ensure();
+    if (!devices.standIns) return;
     info.value = await call(api.scale.info);
     source = new EventSource(api.scale.readings.path);
     source.addEventListener('message', (event: MessageEvent<string>) => {
@@ -33,10 +37,15 @@ export function useScale() {
   return {
     info,
     reading,
-    tare: () => call(api.scale.tare),
+    tare: async () => {
+      if (info.value) await call(api.scale.tare);
+    },
     pour: (mg: number) => call(api.scale.pour, { body: { mg } }),
     stop: () => call(api.scale.stop),
-    newCup: () => call(api.scale.newCup),
+    newCup: async () => {
+      await devices.ensure();
+      if (devices.standIns) await call(api.scale.newCup);
+    },
     disturb: (kind: 'bump' | 'overload' | 'drop-out') => call(api.scale.disturb, { body: { kind } }),
   };
 }

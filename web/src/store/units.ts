@@ -38,7 +38,9 @@ export const useUnits = defineStore('units', () => {
   }
 
   function showNumber(quantity: ShownQuantity, value: number, fine = false): string {
-    const shown = fromBase(quantity, value).toFixed(digits(quantity, fine));
+    const number = fromBase(quantity, value);
+    // A kitchen scale tells tenths of a gram: hundredths are for the small amounts that are weighed drop by drop.
+    const shown = number.toFixed(digits(quantity, fine && !(quantity === 'mass' && Math.abs(number) >= 10)));
     return quantity === 'length' ? String(Number(shown)) : shown;
   }
 

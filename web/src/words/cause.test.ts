@@ -51,9 +51,9 @@ it.each([
     '2 s of air in 1 pass, 3.0 s on a square foot.',
   ],
   [
-    cause({ code: 'base-little', facts: { gPerDm2: 3.2, aimMg: 137_500 } }),
-    '3.2 g on a square decimeter; from 8.0 g on a square decimeter on, colors travel.',
-    '1.0 oz on a square foot; from 2.6 oz on a square foot on, colors travel.',
+    cause({ code: 'base-little', facts: { gPerDm2: 3.2, usualGPerDm2: 8, aimMg: 137_500 } }),
+    '3.2 g on a square decimeter; of a base as thick, about 8.0 g on a square decimeter stay.',
+    '1.0 oz on a square foot; of a base as thick, about 2.6 oz on a square foot stay.',
   ],
   [
     cause({ code: 'color-heavy', facts: { name: 'Rust', gPerMl: 1.3, othersGPerMl: 1.1 } }),
@@ -64,20 +64,20 @@ it.each([
     cause({
       code: 'air-dug',
       facts: {
-        ...{ pass: 1, tool: 'mouth', distanceMm: 50, slantDeg: 90, straightDown: true },
-        ...{ dentMm: 7, groundMm: 4.2, aimDistanceMm: 65 },
+        ...{ pass: 1, tool: 'mouth', distanceMm: 50, slantDeg: 90, seconds: 3, straightDown: true },
+        ...{ dentMm: 7, groundMm: 4.2, aimDistanceMm: 65, aimSlantDeg: 30 },
       },
     }),
-    'Pass 1, mouth at 5.0 cm straight down: dent 7.0 mm in about 4.2 mm of paint.',
-    'Pass 1, mouth at 2.0 in straight down: dent 0.28 in in about 0.17 in of paint.',
+    'Pass 1, mouth at 5.0 cm straight down, 3 s: dent 7.0 mm in about 4.2 mm of paint.',
+    'Pass 1, mouth at 2.0 in straight down, 3 s: dent 0.28 in in about 0.17 in of paint.',
   ],
   [
     cause({
       code: 'activator-little',
-      facts: { activatorMg: 1500, colorMg: 60_000, share: 0.025, aimMg: 6000 },
+      facts: { activatorMg: 1500, colorMg: 60_000, share: 0.025, least: 0.05, most: 0.2, aimMg: 6000 },
     }),
-    '1.5 g of activator on 60 g of colors, 2.5 %; 6 to 16 % is usual.',
-    '0.053 oz of activator on 2.12 oz of colors, 2.5 %; 6 to 16 % is usual.',
+    '1.5 g of activator on 60 g of colors, 2.5 %; 5 to 20 % is usual.',
+    '0.053 oz of activator on 2.12 oz of colors, 2.5 %; 5 to 20 % is usual.',
   ],
 ])('the evidence of %#', (given, metric, customary) => {
   expect(causeWords(given, METRIC).evidence).toBe(metric);

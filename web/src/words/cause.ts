@@ -1,6 +1,6 @@
+import { LIMITS } from '@icy-ribbon/core/paint/stage';
 import { airTool } from '@icy-ribbon/core/flow/air';
 import {
-  LIMITS,
   type Cause,
   type CauseCode,
   type CauseFacts,
@@ -23,9 +23,12 @@ const range = (least: number, most: number) => `${percent(least)} to ${percent(m
 
 const dose =
   (name: string, advice: (aim: string) => string) =>
-  ({ activatorMg, colorMg, share, aimMg }: CauseFacts['activator-much'], say: MeasureWords): CauseWords => ({
+  (
+    { activatorMg, colorMg, share, least, most, aimMg }: CauseFacts['activator-much'],
+    say: MeasureWords,
+  ): CauseWords => ({
     name,
-    evidence: `${say.mass(activatorMg)} of activator on ${say.mass(colorMg)} of colors, ${say.percent(share)}; ${range(LIMITS.activatorShare.least, LIMITS.activatorShare.most)} is usual.`,
+    evidence: `${say.mass(activatorMg)} of activator on ${say.mass(colorMg)} of colors, ${say.percent(share)}; ${range(least, most)} is usual.`,
     nextTime: advice(say.mass(aimMg)),
   });
 
@@ -44,7 +47,7 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
     name: sank
       ? 'The activator was thicker than the colors: it sank'
       : 'The activator was too thick for the colors',
-    evidence: `Activator ${say.viscosity(activatorPaS)} against colors ${say.viscosity(colorPaS)}; it should be clearly thinner, half or less.`,
+    evidence: `Activator ${say.viscosity(activatorPaS)} against colors ${say.viscosity(colorPaS)}; it should be clearly thinner, ${LIMITS.activatorToColors.most} of theirs or less.`,
     nextTime: `Thin the activator to about ${say.viscosity(aimPaS)}.`,
   }),
   'activator-much': dose('Too much activator', (aim) => `Lay ${aim} next time.`),
@@ -53,9 +56,15 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
     (aim) => `Lay ${aim}, so that the sheet reaches every petal.`,
   ),
   'air-dug': (facts, say) => ({
-    name: 'The air was too close or too steep',
-    evidence: `Pass ${facts.pass}, ${airTool(facts.tool).label.toLowerCase()} at ${say.distance(facts.distanceMm)} ${facts.straightDown ? 'straight down' : `at ${facts.slantDeg}°`}: dent ${say.depth(facts.dentMm)} in about ${say.depth(facts.groundMm)} of paint.`,
-    nextTime: `Begin at ${say.distance(facts.aimDistanceMm)} and slant it to 30°.`,
+    name:
+      facts.aimSlantDeg === null
+        ? 'The air was too close, or held too long'
+        : 'The air was too steep or too close',
+    evidence: `Pass ${facts.pass}, ${airTool(facts.tool).label.toLowerCase()} at ${say.distance(facts.distanceMm)} ${facts.straightDown ? 'straight down' : `at ${facts.slantDeg}°`}, ${facts.seconds} s: dent ${say.depth(facts.dentMm)} in about ${say.depth(facts.groundMm)} of paint.`,
+    nextTime:
+      facts.aimSlantDeg === null
+        ? `Begin at ${say.distance(facts.aimDistanceMm)}, and keep it moving.`
+        : `Begin at ${say.distance(facts.aimDistanceMm)} and slant it to ${facts.aimSlantDeg}°.`,
   }),
   'pillow-thin': ({ groundMm, aimMg }, say) => ({
     name: 'The pillow was too thin',
@@ -87,9 +96,9 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
     evidence: `${say.mass(laidMg)}, ${say.percent(share)} of the colors.`,
     nextTime: `Lay ${say.mass(aimMg)}.`,
   }),
-  'base-little': ({ gPerDm2, aimMg }, say) => ({
+  'base-little': ({ gPerDm2, usualGPerDm2, aimMg }, say) => ({
     name: 'Too little base around the colors',
-    evidence: `${say.massOnArea(gPerDm2)}; from ${say.massOnArea(LIMITS.baseGPerDm2.least)} on, colors travel.`,
+    evidence: `${say.massOnArea(gPerDm2)}; of a base as thick, about ${say.massOnArea(usualGPerDm2)} stay.`,
     nextTime: `Lay ${say.mass(aimMg)} and flood a little along the colors.`,
   }),
   'air-little': ({ seconds, passes, sPerDm2 }, say) => ({
@@ -97,14 +106,19 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
     evidence: `${seconds.toFixed(0)} s of air in ${counted(passes, 'pass', 'passes')}, ${say.timeOnArea(sPerDm2)}.`,
     nextTime: 'Blow longer, from each side, moving back as the paint starts to run.',
   }),
+  'neighbors-muddy': ({ lower, upper, keptShare }, say) => ({
+    name: 'Neighbors that go to mud',
+    evidence: `Where ${lower} and ${upper} mix, about ${say.percent(keptShare)} of their color stays, by estimate.`,
+    nextTime: 'Lay another color, or a touch of white or metallic, between them.',
+  }),
   overworked: ({ seconds, sPerDm2 }, say) => ({
     name: 'Overworked',
     evidence: `${seconds.toFixed(0)} s of air, ${say.timeOnArea(sPerDm2)}.`,
     nextTime: 'Stop sooner: blow out once, back once, and let it stand.',
   }),
-  'over-thinned': ({ name, waterFraction, hasWeakBinder }, say) => ({
+  'over-thinned': ({ name, waterFraction, hasWeakBinder, most }, say) => ({
     name: 'Over-thinned',
-    evidence: `${name} holds ${say.percent(waterFraction)} water; ${percent(LIMITS.waterFraction.most)} % is a common ceiling.${hasWeakBinder ? ' Its paint has little binder.' : ''}`,
+    evidence: `${name} holds ${say.percent(waterFraction)} water; ${percent(most)} % is ${most === LIMITS.waterFraction.most ? 'a common ceiling' : 'its limit'}.${hasWeakBinder ? ' Its paint has little binder.' : ''}`,
     nextTime: 'Thin with medium or varnish, or add a squirt (5 to 10 %) of binder.',
   }),
   'torched-late': ({ torchedAfterAir }) => ({

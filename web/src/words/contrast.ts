@@ -1,4 +1,4 @@
-import { ALIKE_RATIO, CLEARLY_THINNER } from '@icy-ribbon/core/thickness/match';
+import { LIMITS } from '@icy-ribbon/core/paint/stage';
 import type {
   Consequence,
   ContrastCode,
@@ -44,14 +44,14 @@ const oneOdd =
   (what: string): Say<'one-thinner' | 'one-thicker'> =>
   ({ name, ratio }) => ({
     words: `${name} is ${what}`,
-    because: `thinnest to thickest 1 to ${ratio.toFixed(1)}; alike is within 1 to ${ALIKE_RATIO}`,
+    because: `thinnest to thickest 1 to ${ratio.toFixed(1)}; alike is within 1 to ${LIMITS.alikeRatio}`,
   });
 
 const tooClose =
   (words: (activator: string, color: string) => string): Say<'activator-close' | 'activator-thicker'> =>
   ({ activator, color, ratio }) => ({
     words: words(activator, color),
-    because: `activator to color ${ratioWords(ratio)}; at most 1 to ${1 / CLEARLY_THINNER} holds it up`,
+    because: `activator to color ${ratioWords(ratio)}; at most 1 to ${(1 / LIMITS.activatorToColors.most).toFixed(1)} holds it up`,
   });
 
 function outside({

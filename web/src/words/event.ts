@@ -47,7 +47,7 @@ export function eventWords(
       };
     case 'room':
       return {
-        title: 'Room',
+        title: event.data.standIn ? 'Room, by a stand-in' : 'Room',
         detail: `${units.show('temperature', event.data.temperatureC)}${event.data.humidityPercent === null ? '' : `, ${event.data.humidityPercent} %`}`,
       };
     case 'torch':

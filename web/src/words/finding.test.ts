@@ -43,24 +43,31 @@ it.each<[string, object, string, string, string]>([
   ],
   [
     'base-thin',
-    { name: 'White', filmMm: 0.2 },
+    { name: 'White', filmMm: 0.2, usualMm: 0.8 },
     'White runs off to too thin a film: bare edges and bands.',
-    '0.2 mm stay; 0.45 mm to 2.6 mm is usual',
-    '0.008 in stay; 0.018 in to 0.102 in is usual',
+    '0.2 mm stay; about 0.8 mm is usual of a base as thick',
+    '0.008 in stay; about 0.031 in is usual of a base as thick',
   ],
   [
     'dose-much',
     { name: 'net', sheetMm: 0.9 },
     'Much net: a blob stays in the middle and the petals wash out.',
-    'a sheet of 0.9 mm; 0.2 mm to 0.6 mm is usual',
-    'a sheet of 0.035 in; 0.008 in to 0.024 in is usual',
+    'a sheet of 0.9 mm; 0.12 mm to 0.5 mm is usual',
+    'a sheet of 0.035 in; 0.005 in to 0.02 in is usual',
   ],
   [
     'sinks',
-    { upper: 'tide', lower: 'rust', upperGPerMl: 1.42, lowerGPerMl: 1.08, seconds: 40.2 },
+    {
+      upper: 'tide',
+      lower: 'rust',
+      upperGPerMl: 1.42,
+      lowerGPerMl: 1.08,
+      fromSeconds: 40.2,
+      toSeconds: 80.4,
+    },
     'tide sinks into rust.',
-    '1.42 g/ml over 1.08 g/ml and thicker; in about 40 s',
-    '1.48 oz/fl oz over 1.13 oz/fl oz and thicker; in about 40 s',
+    '1.42 g/ml over 1.08 g/ml and thicker; in 40 to 80 s',
+    '1.48 oz/fl oz over 1.13 oz/fl oz and thicker; in 40 to 80 s',
   ],
   [
     'mud',
@@ -71,10 +78,10 @@ it.each<[string, object, string, string, string]>([
   ],
   [
     'opens-late',
-    { name: 'net', opensSeconds: 140, waitSeconds: 90 },
+    { name: 'net', fromSeconds: 140, toSeconds: 280, waitSeconds: 90 },
     'net needs longer to open than you mean to wait.',
-    'about 140 s against 90 s',
-    'about 140 s against 90 s',
+    '2 to 5 min against 90 s',
+    '2 to 5 min against 90 s',
   ],
 ])('%s %j', (code, facts, words, metric, customary) => {
   expect(findingWords(finding(code, facts), METRIC)).toEqual({ words, because: metric });

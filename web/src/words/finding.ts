@@ -1,16 +1,10 @@
-import { USUAL_SHEET_MM } from '@icy-ribbon/core/paint/activator';
+import { LIMITS } from '@icy-ribbon/core/paint/stage';
 import { airTool } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
-import {
-  USUAL_FILM_MM,
-  type Finding,
-  type FindingCode,
-  type FindingFacts,
-  type Fix,
-} from '@icy-ribbon/core/piece/check';
+import { type Finding, type FindingCode, type FindingFacts, type Fix } from '@icy-ribbon/core/piece/check';
 import type { ChosenUnits } from '../store/unitChoices.ts';
 import { contrastWords } from './contrast.ts';
-import { measureWords, type MeasureWords } from './measure.ts';
+import { timeRange, measureWords, type MeasureWords } from './measure.ts';
 
 /** A finding as it is read, and the number behind it. */
 export interface FindingWords {
@@ -22,10 +16,8 @@ type Say<Code extends FindingCode> = (facts: FindingFacts[Code], say: MeasureWor
 
 /** A number without trailing zeros. */
 const round = (value: number, digits = 0): string => String(Number(value.toFixed(digits)));
-const usualFilm = (say: MeasureWords) =>
-  `${say.film(USUAL_FILM_MM.thin)} to ${say.film(USUAL_FILM_MM.thick)} is usual`;
 const sheet = (sheetMm: number, say: MeasureWords) =>
-  `a sheet of ${say.film(sheetMm)}; ${say.film(USUAL_SHEET_MM.thin)} to ${say.film(USUAL_SHEET_MM.thick)} is usual`;
+  `a sheet of ${say.film(sheetMm)}; ${say.film(LIMITS.sheetMm.thin)} to ${say.film(LIMITS.sheetMm.thick)} is usual`;
 const atTheTable =
   (words: string, because = 'caution') =>
   (): FindingWords => ({ words, because });
@@ -47,6 +39,10 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
     words: isMixed ? `${name} is short.` : `${name} is not mixed yet.`,
     because: `${say.massFine(1000 * wantedG)} wanted, ${say.massFine(1000 * leftG)} in the cup`,
   }),
+  neon: ({ name, share, equalShare }) => ({
+    words: `${name} is neon: it bleeds into its neighbors and takes over. Lay less of it, or something pale between.`,
+    because: `${round(100 * share)} % of the colors; an equal share is ${round(100 * equalShare)} %`,
+  }),
   'weak-film': ({ name, isAboveWaterLimit }) => ({
     words: `${name} dries to a weak film: stir in a squirt of binder-rich medium.`,
     because: isAboveWaterLimit ? 'above its water limit' : 'little binder for its pigment',
@@ -58,15 +54,15 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
   untested: ({ name }) => ({ words: `${name} was not tested today.`, because: 'paint changes in the cup' }),
   'too-much': ({ filmMm }, say) => ({
     words: 'Too much paint stays on: the middle sags and the rim cracks while it dries.',
-    because: `${say.film(filmMm)} over face and sides; up to ${say.film(USUAL_FILM_MM.thick)} is usual`,
+    because: `${say.film(filmMm)} over face and sides; up to ${say.film(LIMITS.filmMm.thick)} is usual`,
   }),
-  'base-thin': ({ name, filmMm }, say) => ({
+  'base-thin': ({ name, filmMm, usualMm }, say) => ({
     words: `${name} runs off to too thin a film: bare edges and bands.`,
-    because: `${say.film(filmMm)} stay; ${usualFilm(say)}`,
+    because: `${say.film(filmMm)} stay; about ${say.film(usualMm)} is usual of a base as thick`,
   }),
-  'base-thick': ({ name, filmMm }, say) => ({
+  'base-thick': ({ name, filmMm, usualMm }, say) => ({
     words: `${name} stays on too thick: the design drowns and wells up.`,
-    because: `${say.film(filmMm)} stay; ${usualFilm(say)}`,
+    because: `${say.film(filmMm)} stay; about ${say.film(usualMm)} is usual of a base as thick`,
   }),
   'no-base': ({ filmMm }, say) => ({
     words: 'Too little paint to cover the face: bare edges.',
@@ -76,21 +72,17 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
     words: `${lower} beside ${upper} goes to mud.`,
     because: `their mixture keeps ${round(100 * keptShare)} % of the color`,
   }),
-  sinks: ({ upper, lower, upperGPerMl, lowerGPerMl, seconds }, say) => ({
+  sinks: ({ upper, lower, upperGPerMl, lowerGPerMl, fromSeconds, toSeconds }, say) => ({
     words: `${upper} sinks into ${lower}.`,
-    because: `${say.density(upperGPerMl)} over ${say.density(lowerGPerMl)} and thicker; in about ${round(seconds)} s`,
+    because: `${say.density(upperGPerMl)} over ${say.density(lowerGPerMl)} and thicker; in ${timeRange(fromSeconds, toSeconds)}`,
   }),
-  'never-opens': ({ name, gPerMl, belowGPerMl }, say) => ({
-    words: `${name} is no heavier than the color below: no cells from weight alone. A lighter color under it opens them.`,
-    because: `${say.density(gPerMl)} over ${say.density(belowGPerMl)}`,
-  }),
-  'opens-early': ({ name, opensSeconds, blowSeconds }) => ({
+  'opens-early': ({ name, fromSeconds, toSeconds, blowSeconds }) => ({
     words: `${name} opens before it is blown out: blow faster, or make the colors thicker.`,
-    because: `opens in about ${round(opensSeconds)} s, blowing takes ${round(blowSeconds)} s`,
+    because: `opens in ${timeRange(fromSeconds, toSeconds)}, blowing takes ${round(blowSeconds)} s`,
   }),
-  'opens-late': ({ name, opensSeconds, waitSeconds }) => ({
+  'opens-late': ({ name, fromSeconds, toSeconds, waitSeconds }) => ({
     words: `${name} needs longer to open than you mean to wait.`,
-    because: `about ${round(opensSeconds)} s against ${round(waitSeconds)} s`,
+    because: `${timeRange(fromSeconds, toSeconds)} against ${round(waitSeconds)} s`,
   }),
   'dose-little': ({ name, sheetMm }, say) => ({
     words: `Little ${name}: petals without lacing.`,

@@ -22,6 +22,11 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
     /** Millimeters of paint, or of a cell: "3.2 mm", "0.13 in"; inches take one digit more. */
     depth: (mm: number, digits = 1) =>
       inches ? `${convert(mm, 'mm', 'in').toFixed(digits + 1)} in` : `${mm.toFixed(digits)} mm`,
+    /** Millimeters of paint or of cells from and to, no finer than a range supports: "2.2 to 4.1 mm". */
+    depthRange: (lowMm: number, highMm: number) => {
+      const said = (mm: number) => String(Number((inches ? convert(mm, 'mm', 'in') : mm).toPrecision(2)));
+      return `${said(lowMm)} to ${said(highMm)} ${inches ? 'in' : 'mm'}`;
+    },
     /** Square centimeters: "1200 cm²", "186 in²". */
     area: (cm2: number) =>
       inches ? `${(cm2 / convert(1, 'in', 'cm') ** 2).toFixed(0)} in²` : `${cm2.toFixed(0)} cm²`,
@@ -55,6 +60,17 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
   };
 }
 export type MeasureWords = ReturnType<typeof measureWords>;
+
+/** "23 to 46 s", "2 to 4 min": no more digits than a range of a factor of two supports. */
+export function timeRange(fromSeconds: number, toSeconds: number): string {
+  const [unit, by] = toSeconds < 120 ? ['s', 1] : toSeconds < 7200 ? ['min', 60] : ['h', 3600];
+  const said = (seconds: number) => {
+    const value = seconds / by;
+    return String(Number(value.toPrecision(value < 10 ? 1 : 2)));
+  };
+  const [from, to] = [said(fromSeconds), said(toSeconds)];
+  return from === to ? `about ${from} ${unit}` : `${from} to ${to} ${unit}`;
+}
 
 /** "1 pass", "3 passes". */
 export function counted(count: number, one: string, many = `${one}s`): string {

@@ -1,14 +1,15 @@
 import type { Reading } from '@icy-ribbon/contract';
-import type { AdditionLimit, NextAddition, Stuck } from '@icy-ribbon/core/thickness/match';
+import type { AddedIngredient, AdditionLimit, NextAddition, Stuck } from '@icy-ribbon/core/thickness/match';
+import { NINE_IN_TEN } from '@icy-ribbon/core/base/statistics';
 import type { MeasureWords } from './measure.ts';
 import { DRAIN_CUPS } from '@icy-ribbon/core/thickness/reading';
 
 /** "0.76 Pa·s". */
 export const paS = (value: number): string => `${value.toPrecision(2)} Pa·s`;
 
-/** A spread of ln(viscosity) as the trade reads it: "± 12 %", or "within a factor of 2.5". */
+/** A spread of ln(viscosity) as the range that holds nine times in ten: "± 22 %", or "within a factor of 4.5". */
 export function spreadWords(spreadLn: number): string {
-  const factor = Math.exp(spreadLn);
+  const factor = Math.exp(NINE_IN_TEN * spreadLn);
   return factor < 1.4
     ? `± ${Math.max(1, Math.round((factor - 1) * 100))} %`
     : `within a factor of ${factor.toFixed(1)}`;
@@ -50,16 +51,26 @@ export function limitWords(limit: AdditionLimit, say: MeasureWords): string {
 /** The next addition as a sentence with its number. */
 export function additionWords(next: NextAddition, show: (mg: number) => string): string {
   if (next.kind === 'there') return 'It is there.';
+  if (next.kind === 'read') {
+    return next.need.length === 0
+      ? 'It may be there: race it, or drain it, to know.'
+      : 'Read it first, best by a race: too little is known of it to stir anything in.';
+  }
   if (next.kind === 'stuck') return STUCK[next.because];
   const list = (parts: typeof next.step) =>
     parts.map((each) => `${show(each.mg)} ${each.name.toLowerCase()}`).join(' and ');
   return `Stir in ${list(next.step)}, then look again.`;
 }
 
-/** How sure the next addition is. */
+const sumMg = (parts: readonly AddedIngredient[]): number => parts.reduce((sum, { mg }) => sum + mg, 0);
+
+/** How sure the next addition is; ranges hold nine times in ten. */
 export function sureWords(next: NextAddition, show: (mg: number) => string): string {
+  if (next.kind === 'read' && next.need.length > 0) {
+    return `${show(sumMg(next.need))} would reach it by the best guess, but the guess is ${spreadWords(next.now.spreadLn)}.`;
+  }
   if (next.kind !== 'thin' && next.kind !== 'thicken') return '';
-  const need = next.need.reduce((sum, each) => sum + each.mg, 0);
+  const need = sumMg(next.need);
   const chance = next.overshoot < 0.01 ? 'below 1' : String(Math.round(next.overshoot * 100));
   return `${show(need)} would reach it by the best guess; the step leaves it at ${paS(next.after.viscosityPaS)}, ${spreadWords(next.after.spreadLn)}; chance to go too far ${chance} %.`;
 }

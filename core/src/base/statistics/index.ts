@@ -1,4 +1,5 @@
 export { leastSquares, type LeastSquares } from './leastSquares.ts';
-export { normalBelow } from './normal.ts';
-export { ridge, type Ridge } from './ridge.ts';
-export { studentT } from './studentT.ts';
+export { NINE_IN_TEN, normalBelow, normalDensity } from './normal.ts';
+export { correlation, forwardSelection, type Candidate, type Chosen } from './forwardSelection.ts';
+export { chiSquared, studentT } from './quantiles.ts';
+export { partialPooling, type Grouped, type Prediction } from './partialPooling.ts';

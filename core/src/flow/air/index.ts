@@ -1,3 +1,4 @@
+export { dentAfter } from './dentAfter.ts';
 export { airBounds, middleUnder, type AirBounds, type Middle } from './advice.ts';
 export { bearingName, bearingOf, normalizeDeg } from './bearing.ts';
 export { deepDentMm } from './deepDent.ts';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { levelingRate } from '../film/index.ts';
-import { cellForecast, growthRates, type TwoLayers } from './index.ts';
+import { seededRandom } from '../../base/random/index.ts';
+import { cellForecast, growthRates, openingRange, stackCells, stackModes, type TwoLayers } from './index.ts';
 
 const stack = (
   [h1, mu1, rho1]: readonly [number, number, number],
@@ -117,4 +118,77 @@ it.each([
   [stack([1, 1, 1000], [1, 1, 1100], { surfaceTensionNM: -1 }), 'surfaceTensionNM'],
 ])('asks for what is missing (case %#)', (layers, field) => {
   expect(() => cellForecast(layers)).toThrow(expect.objectContaining({ field }));
+});
+
+describe('a whole stack', () => {
+  const layer = (thicknessMm: number, viscosityPaS: number, densityKgM3: number) => ({
+    ...{ thicknessMm, viscosityPaS, densityKgM3 },
+  });
+
+  it('of two layers it is the pair: the reference of the model, solved independently (from memory)', () => {
+    const [cells] = stackCells([layer(2, 2, 1070), layer(0.3, 0.5, 1120)]);
+    expect(cells!.wavelengthMm).toBeCloseTo(2.484, 2);
+    expect(cells!.growthPerS).toBeCloseTo(0.02326, 5);
+    expect(cells!.openingSeconds).toBeCloseTo(43, 0);
+    for (const k of [200, 1500, 9000]) {
+      const rates = stackModes([layer(2, 2, 1070), layer(0.3, 0.5, 1120)], k)
+        .map(({ growthPerS }) => growthPerS)
+        .sort((a, b) => b - a);
+      const pair = growthRates(
+        {
+          lower: layer(2, 2, 1070),
+          upper: layer(0.3, 0.5, 1120),
+          interfacialTensionNM: 0,
+          surfaceTensionNM: 0.03,
+        },
+        (2000 * Math.PI) / k,
+      );
+      expect(rates[0]! / pair.faster).toBeCloseTo(1, 6);
+      expect(rates[1]! / pair.slower).toBeCloseTo(1, 6);
+    }
+  });
+
+  it('a layer cut in two is still that layer', () => {
+    const [, cells] = stackCells([layer(1, 2, 1070), layer(1, 2, 1070), layer(0.3, 0.5, 1120)]);
+    expect(cells!.wavelengthMm).toBeCloseTo(2.484, 1);
+    expect(cells!.growthPerS).toBeCloseTo(0.02326, 4);
+  });
+
+  it('one layer levels as Orchard 1962 has it (from memory)', () => {
+    const film = layer(1, 1, 1100);
+    const [mode] = stackModes([film], (2 * Math.PI) / 0.01);
+    const rate = levelingRate({ ...film, wavelengthMm: 10, surfaceTensionNM: 0.03 });
+    expect(mode!.growthPerS).toBeCloseTo(-rate, 9);
+  });
+
+  it('lighter on lighter is stable everywhere; only what is inverted opens', () => {
+    const stable = stackCells([layer(2, 2, 1200), layer(1, 2, 1150), layer(0.3, 0.5, 1100)]);
+    expect(stable.map((each) => each.stable)).toEqual([true, true]);
+    const mixed = stackCells([layer(2, 2, 1200), layer(1, 2, 1100), layer(0.3, 0.5, 1150)]);
+    expect(mixed.map((each) => each.stable)).toEqual([true, false]);
+  });
+
+  it('solved at once it grows as fast as the pair by itself, or faster', () => {
+    const random = seededRandom(3);
+    const ratios: number[] = [];
+    for (let index = 0; index < 40; index += 1) {
+      const layers = Array.from({ length: 3 + Math.floor(3 * random()) }, () =>
+        layer(0.2 + 3 * random(), 0.3 * Math.exp(2.5 * random()), 1050 + 150 * random()),
+      );
+      stackCells(layers).forEach((cells, at) => {
+        const pair = cellForecast({
+          ...{ lower: layers[at]!, upper: layers[at + 1]! },
+          ...{ interfacialTensionNM: 0, surfaceTensionNM: 0.03 },
+        });
+        if (!cells.stable && !pair.stable) ratios.push(cells.growthPerS / pair.growthPerS);
+      });
+    }
+    ratios.sort((a, b) => a - b);
+    expect(ratios[Math.floor(ratios.length / 2)]).toBeGreaterThan(1);
+    expect(ratios[Math.floor(0.9 * ratios.length)]).toBeLessThan(8);
+  });
+
+  it('it takes 2.3 to 4.6 e-foldings from a first ripple until it is open', () => {
+    expect(openingRange(1)).toEqual({ fromSeconds: Math.log(10), toSeconds: Math.log(100) });
+  });
 });

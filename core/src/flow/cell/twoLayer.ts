@@ -102,7 +102,7 @@ export function ratesAt(
  * The four functions of a layer at height z of h (both in units of 1/k), and what follows from each of
  * them: W, W', shear stress W'' + W, and half the normal stress (p - 2 mu W')/2 = (W''' - 3 W')/2.
  */
-function layerFunctions(z: number, h: number) {
+export function layerFunctions(z: number, h: number) {
   const up = Math.exp(z - h);
   const down = Math.exp(-z);
   return {

@@ -2,7 +2,7 @@ import { InputError, requirePositive } from '../../base/error/index.ts';
 import { GRAVITY_MS2 } from './level.ts';
 
 /**
- * Thickness of the film left on a tilted face when the rest has run off.
+ * Thickness of the film left at the lower edge of a tilted face when the rest has run off.
  *
  * Law: h = sqrt(mu L / (rho g sin(a) t)). Source: Jeffreys 1930 (from memory). Holds away from the edges,
  * for a Newtonian film that started thicker than this.
@@ -35,3 +35,18 @@ export function filmLeftMm(film: {
     Math.sqrt((film.viscosityPaS * film.lengthM) / (film.densityKgM3 * GRAVITY_MS2 * slope * film.seconds))
   );
 }
+
+/** The film grows like the square root of the way down, so its mean is this share of what lies at the lower edge. */
+const MEAN_SHARE = 2 / 3;
+
+/**
+ * Mean thickness over the whole face of the film that `filmLeftMm` gives at the lower edge: what amounts are made of.
+ *
+ * Law: the mean of sqrt(x/L) from 0 to L is 2/3.
+ *
+ * @returns mm
+ * @throws InputError naming the field
+ * @example meanFilmLeftMm({ viscosityPaS: 0.8, densityKgM3: 1100, lengthM: 0.3, tiltDeg: 30, seconds: 30 }) // 0.812
+ */
+export const meanFilmLeftMm = (film: Parameters<typeof filmLeftMm>[0]): number =>
+  MEAN_SHARE * filmLeftMm(film);

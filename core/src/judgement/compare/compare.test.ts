@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { gaussian, seededRandom } from '../../base/random/index.ts';
-import { ridge, studentT } from '../../base/statistics/index.ts';
+import { chiSquared, correlation, forwardSelection, studentT } from '../../base/statistics/index.ts';
+import { findCalculation, runCalculation } from '../../registry/index.ts';
 import { findQuantity, LEAST_POURS, madeTheDifference, nextTest, trendOf } from './index.ts';
 
 const effect = findQuantity('cellMm')!;
@@ -21,43 +22,159 @@ function pours(count: number, seed: number, noise: number) {
 }
 
 describe('what made the difference', () => {
-  it('finds the one cause that mattered, with its sign', () => {
+  it('finds the one cause that mattered, with its sign and in the unit of the effect', () => {
     const answer = madeTheDifference(pours(24, 3, 0.08), effect);
     if (answer.kind !== 'found') throw new Error(answer.why);
-    expect(answer.influences[0]).toMatchObject({ isSure: true, cause: { key: 'activatorRatio' } });
-    expect(answer.influences[0]!.strength).toBeLessThan(0);
     expect(answer.n).toBe(24);
-    expect(answer.predictedShare).toBeGreaterThan(0.7);
+    const [first, ...others] = answer.influences;
+    expect(others).toEqual([]);
+    expect(first).toMatchObject({ cause: { key: 'activatorRatio' }, alike: [], step: 2 });
+    // Twice the ratio makes 3 mm cells 3 (2^-0.5 - 1) mm larger.
+    expect(first!.change).toBeCloseTo(3 * (2 ** -0.5 - 1), 0);
+    expect(first!.low).toBeLessThan(first!.change);
+    expect(first!.high).toBeGreaterThan(first!.change);
+    expect(first!.high).toBeLessThan(0);
   });
 
   it('is silent below what the data carry', () => {
-    expect(madeTheDifference(pours(LEAST_POURS - 1, 3, 0.1), effect)).toMatchObject({ kind: 'silent' });
+    expect(madeTheDifference(pours(LEAST_POURS - 1, 3, 0.1), effect)).toMatchObject({
+      kind: 'silent',
+      why: 'too-few',
+    });
     const same = pours(20, 3, 0.1).map((pour) => ({ ...pour, cellMm: 2 }));
-    expect(madeTheDifference(same, effect)).toMatchObject({ kind: 'silent' });
+    expect(madeTheDifference(same, effect)).toMatchObject({ kind: 'silent', why: 'no-spread' });
+    const bare = pours(20, 3, 0.1).map(({ cellMm }) => ({ cellMm }));
+    expect(madeTheDifference(bare, effect)).toMatchObject({ kind: 'silent', why: 'nothing-varied' });
   });
 
-  it('is silent about noise nineteen times in twenty', () => {
-    const random = seededRandom(8);
-    const answers = Array.from({ length: 60 }, (_, seed) =>
-      madeTheDifference(
-        pours(20, seed, 0).map((pour) => ({ ...pour, cellMm: Math.exp(gaussian(random)) })),
-        effect,
-      ),
-    );
-    const sure = answers.filter(
-      (each) => each.kind === 'found' && each.influences.some(({ isSure }) => isSure),
-    );
-    expect(sure.length).toBeLessThanOrEqual(9);
-  });
-
-  it('the next test changes one cause that a hand can change', () => {
-    const all = pours(24, 3, 0.1);
-    const answer = madeTheDifference(all, effect);
+  it('causes that always changed together are named together', () => {
+    const random = seededRandom(6);
+    const tied = pours(24, 3, 0.08).map((pour) => ({
+      ...pour,
+      activatorShare: pour.activatorRatio * 0.1 * Math.exp(0.1 * gaussian(random)),
+    }));
+    const answer = madeTheDifference(tied, effect);
     if (answer.kind !== 'found') throw new Error(answer.why);
-    const test = nextTest(answer.fit, all[0]!)!;
+    const named = answer.influences.flatMap(({ cause, alike }) => [cause, ...alike].map(({ key }) => key));
+    expect(named.sort()).toEqual(['activatorRatio', 'activatorShare']);
+    expect(answer.influences).toHaveLength(1);
+  });
+
+  it('a cause that is missing in more than a fifth, or took fewer than three values, is left out', () => {
+    const all = pours(20, 3, 0.05).map((pour, index) => ({
+      ...pour,
+      activatorRatio: index % 4 === 0 ? null : pour.activatorRatio,
+      distanceMm: index % 2 === 0 ? 100 : 150,
+    }));
+    expect(madeTheDifference(all, effect)).toMatchObject({ kind: 'silent' });
+    const few = pours(20, 3, 0.05).map((pour, index) => ({
+      ...pour,
+      activatorRatio: index % 6 === 0 ? null : pour.activatorRatio,
+    }));
+    expect(madeTheDifference(few, effect)).toMatchObject({ kind: 'found' });
+  });
+});
+
+/** Simulated studios: eight causes that vary by themselves, one of which may matter. */
+function studio(count: number, strength: number, random: () => number) {
+  const causes = Array.from({ length: 8 }, (_, at) => ({
+    name: `c${at}`,
+    values: Array.from({ length: count }, () => gaussian(random)),
+  }));
+  const effect = causes[2]!.values.map(
+    (value) => strength * value + Math.sqrt(1 - strength ** 2) * gaussian(random),
+  );
+  return { effect, causes };
+}
+
+describe('how sure it may be', () => {
+  const STUDIOS = 200;
+
+  it.each([8, 15, 30])('names a cause where none is in about one of ten studios of %d pours', (count) => {
+    const random = seededRandom(count);
+    let alarms = 0;
+    for (let index = 0; index < STUDIOS; index += 1) {
+      const { effect: noise, causes } = studio(count, 0, random);
+      if (forwardSelection(noise, causes).length > 0) alarms += 1;
+    }
+    expect(alarms / STUDIOS).toBeLessThanOrEqual(0.14);
+  });
+
+  it.each([
+    [15, 0.5],
+    [30, 0.9],
+  ])('with %d pours it finds a strong cause in at least %d of the studios, and means it', (count, power) => {
+    const random = seededRandom(40 + count);
+    let [hits, held, wrong] = [0, 0, 0];
+    for (let index = 0; index < STUDIOS; index += 1) {
+      const { effect: moved, causes } = studio(count, 0.7, random);
+      const found = forwardSelection(moved, causes);
+      const hit = found.find(({ names }) => names[0] === 'c2');
+      if (hit) hits += 1;
+      if (hit && hit.low <= 0.7 && hit.high >= 0.7) held += 1;
+      if (found.some(({ names }) => !names.includes('c2'))) wrong += 1;
+    }
+    expect(hits / STUDIOS).toBeGreaterThanOrEqual(power);
+    expect(held / hits).toBeGreaterThan(0.8);
+    expect(wrong / STUDIOS).toBeLessThan(0.16);
+  });
+
+  it('says the same of the same pours, in whatever unit the effect is', () => {
+    const { effect: moved, causes } = studio(20, 0.7, seededRandom(3));
+    const once = forwardSelection(moved, causes);
+    expect(forwardSelection(moved, causes)).toEqual(once);
+    const scaledUp = forwardSelection(
+      moved.map((value) => 100 * value + 7),
+      causes,
+    );
+    expect(scaledUp.map(({ names }) => names)).toEqual(once.map(({ names }) => names));
+    expect(scaledUp[0]!.slope).toBeCloseTo(100 * once[0]!.slope, 6);
+  });
+
+  it('the bench says so too', () => {
+    const { effect: moved, causes } = studio(30, 0.9, seededRandom(4));
+    const input = {
+      effect: moved,
+      causes: Object.fromEntries(causes.map(({ name, values }) => [name, values])),
+    };
+    const run = (given: unknown) => runCalculation(findCalculation('difference'), given);
+    expect(run(input)).toMatchObject({ speaks: true, n: 30, found: [{ names: ['c2'] }] });
+    const few = { effect: moved.slice(0, 7), causes: { c2: causes[2]!.values.slice(0, 7) } };
+    expect(run(few)).toEqual({ speaks: false, n: 7, found: [] });
+    expect(() => run({ ...input, causes: { c2: [1, 2] } })).toThrow(
+      expect.objectContaining({ field: 'causes.c2' }),
+    );
+  });
+});
+
+describe('the next test', () => {
+  const ask = (all: readonly Record<string, number>[], from = all[0]!) =>
+    nextTest(all, effect, madeTheDifference(all, effect), from);
+
+  it('is not about the cause that is settled, nor about one that was tried and did nothing', () => {
+    const all = pours(60, 3, 0.05);
+    // The ratio is found; distance and wait were varied much and moved nothing.
+    expect(ask(all)).toBeUndefined();
+  });
+
+  it('goes first for what was never varied', () => {
+    const all = pours(60, 3, 0.05).map((pour) => ({ ...pour, slantDeg: 25 }));
+    expect(ask(all)).toMatchObject({ cause: { key: 'slantDeg' }, from: 25, to: 35, because: 'never-varied' });
+    const steep = { ...all[0]!, slantDeg: 80 };
+    expect(ask(all, steep)).toMatchObject({ to: 90 });
+    expect(ask(all, { ...all[0]!, slantDeg: 90 })).toBeUndefined();
+  });
+
+  it('with few pours, for what is still open', () => {
+    const test = ask(pours(10, 3, 0.5))!;
     expect(['activatorRatio', 'distanceMm', 'waitSeconds']).toContain(test.cause.key);
-    expect(test.to).not.toBeCloseTo(test.from, 3);
-    expect(test.bits).toBeGreaterThan(0);
+    expect(test).toMatchObject({ because: 'open' });
+    expect(test.couldMatter).toBeGreaterThan(0.15);
+  });
+
+  it('what was not recorded of the pour cannot be changed, and too few pours ask for none', () => {
+    expect(nextTest(pours(7, 3, 0.5), effect, madeTheDifference([], effect), {})).toBeUndefined();
+    expect(ask(pours(10, 3, 0.5), {})).toBeUndefined();
   });
 });
 
@@ -103,23 +220,17 @@ describe('statistics', () => {
     expect(Math.abs(studentT(p, freedom) / t - 1)).toBeLessThan(0.0005);
   });
 
-  it('ridge with hardly any noise comes to the coefficients themselves', () => {
-    const random = seededRandom(2);
-    const x = Array.from({ length: 60 }, () => [gaussian(random), gaussian(random)]);
-    const y = x.map(([a = 0, b = 0]) => 0.8 * a - 0.3 * b + 0.001 * gaussian(random));
-    const fit = ridge(x, y);
-    expect(fit.coefficients[0]).toBeCloseTo(0.8, 2);
-    expect(fit.coefficients[1]).toBeCloseTo(-0.3, 2);
-    expect(fit.predictedShare).toBeGreaterThan(0.99);
+  /** Quantiles of chi-squared from a printed table (from memory). */
+  it.each([
+    [0.99, 1, 6.635],
+    [0.99, 3, 11.345],
+    [0.95, 10, 18.307],
+  ])('the %d quantile of chi-squared with %d degrees of freedom is %d', (p, freedom, value) => {
+    expect(chiSquared(p, freedom)).toBeCloseTo(value, 2);
   });
 
-  it('ridge shrinks what is only noise', () => {
-    const random = seededRandom(4);
-    const x = Array.from({ length: 25 }, () => [gaussian(random), gaussian(random), gaussian(random)]);
-    const fit = ridge(
-      x,
-      x.map(() => gaussian(random)),
-    );
-    expect(Math.max(...fit.coefficients.map(Math.abs))).toBeLessThan(0.5);
+  it('a correlation is that of the textbook, and 0 where one does not vary', () => {
+    expect(correlation([1, 2, 3, 4], [1, 3, 2, 5])).toBeCloseTo(5.5 / Math.sqrt(5 * 8.75), 9);
+    expect(correlation([1, 1, 1], [1, 2, 3])).toBe(0);
   });
 });

@@ -1,5 +1,14 @@
 import { GOOD_BLOOM, pouredCup } from '../../../testing/index.ts';
-import { differing, quantitiesOf } from './index.ts';
+import {
+  alongScale,
+  CAUSES,
+  differing,
+  EFFECTS,
+  findQuantity,
+  isSame,
+  onCommonCells,
+  quantitiesOf,
+} from './index.ts';
 import type { PourRecord } from '../outcome/index.ts';
 
 const pour: PourRecord = {
@@ -137,5 +146,47 @@ describe('what differs', () => {
     expect(differing(rated)).toMatchObject([
       { group: 'outcome', label: 'Your rating', values: [1, 2, 3, 5] },
     ]);
+  });
+});
+
+describe('the scale of a comparison', () => {
+  const cell = findQuantity('cellMm')!;
+  const rating = findQuantity('rating')!;
+
+  it('is always the same for a quantity, so that a hair’s breadth does not look like the double', () => {
+    const apart = (a: number, b: number) => Math.abs(alongScale(cell, a) - alongScale(cell, b));
+    expect(apart(1.13, 1.19)).toBeLessThan(0.02);
+    expect(apart(2, 4)).toBeCloseTo(apart(1, 2), 9);
+    expect([alongScale(cell, 0.01), alongScale(cell, 100), alongScale(rating, 2.5)]).toEqual([0, 1, 0.5]);
+  });
+
+  it('what an artist would call the same is the same, both ways round', () => {
+    expect(isSame(cell, 1.13, 1.19)).toBe(true);
+    expect(isSame(cell, 1.19, 1.13)).toBe(true);
+    expect(isSame(cell, 1, 1.5)).toBe(false);
+    expect(isSame(rating, 3, 4)).toBe(false);
+    for (const quantity of [...CAUSES, ...EFFECTS]) expect(isSame(quantity, 0, 0)).toBe(true);
+  });
+});
+
+describe('photos that show cells down to different sizes', () => {
+  const near = { cellMm: 1.1, cellsPerCm2: 5, 'cellMm from 0.8': 1.4, 'cellsPerCm2 from 0.8': 3 };
+  const both = { ...near, 'cellMm from 1.2': 1.9, 'cellsPerCm2 from 1.2': 2 };
+  const far = { cellMm: 2, cellsPerCm2: 2, 'cellMm from 1.2': 2.1, 'cellsPerCm2 from 1.2': 2 };
+
+  it('are compared from a size on that all of them show', () => {
+    const { fromMm, pours } = onCommonCells([both, far, { rating: 3 }]);
+    expect(fromMm).toBe(1.2);
+    expect(pours[0]).toMatchObject({ cellMm: 1.9, cellsPerCm2: 2 });
+    expect(pours[1]).toMatchObject({ cellMm: 2.1 });
+    expect(pours[2]).toEqual({ rating: 3 });
+    expect(onCommonCells([both, near]).fromMm).toBe(0.8);
+  });
+
+  it('that do not tell stay as they are; without cells there is no size', () => {
+    const old = { cellMm: 2, cellsPerCm2: 2 };
+    expect(onCommonCells([both, old])).toEqual({ fromMm: null, pours: [both, old] });
+    const none = { cellMm: 1, cellsPerCm2: 1, 'cellMm from 0.8': 0, 'cellsPerCm2 from 0.8': 0 };
+    expect(onCommonCells([none]).pours[0]).toMatchObject({ cellMm: null, cellsPerCm2: 0 });
   });
 });

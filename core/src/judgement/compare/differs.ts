@@ -1,3 +1,4 @@
+import { onCommonCells } from './commonCells.ts';
 import { airTool } from '../../flow/air/index.ts';
 import { CAUSES, EFFECTS, quantitiesOf, type Quantity, type QuantityGroup } from './quantities.ts';
 import type { PourRecord } from '../outcome/record.ts';
@@ -17,7 +18,7 @@ const ALIKE = 0.03;
 
 /** Only what differs between two to four pours: mixes, thickness, amounts, order, air and outcome. */
 export function differing(pours: readonly PourRecord[]): DifferingLine[] {
-  const numbers = pours.map(quantitiesOf);
+  const numbers = onCommonCells(pours.map(quantitiesOf)).pours;
   const lines: DifferingLine[] = [];
   const words = (group: DifferingLine['group'], label: string, of: (pour: PourRecord) => string) => {
     const said = pours.map(of);

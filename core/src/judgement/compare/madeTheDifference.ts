@@ -1,5 +1,5 @@
-import { ridge, studentT, type Ridge } from '../../base/statistics/index.ts';
-import { CAUSES, type Quantity } from './quantities.ts';
+import { forwardSelection } from '../../base/statistics/index.ts';
+import { CAUSES, findQuantity, type Quantity } from './quantities.ts';
 
 /** Numbers of one pour by the key of the quantity. */
 export type PourNumbers = Readonly<Record<string, number | null>>;
@@ -7,120 +7,112 @@ export type PourNumbers = Readonly<Record<string, number | null>>;
 /** What one cause did to the effect. */
 export interface Influence {
   readonly cause: Quantity;
-  /** Standard deviations of the effect for one of the cause. */
-  readonly strength: number;
+  /** Causes that changed together with it: any of them may have done it. */
+  readonly alike: readonly Quantity[];
+  /** Change of the cause that a hand would make: by so much, or by this factor where ratios count. */
+  readonly step: number;
+  /** What the effect does at that step, in its own unit: likeliest, and between. */
+  readonly change: number;
   readonly low: number;
   readonly high: number;
-  /** Whether the interval leaves no doubt about the direction. */
-  readonly isSure: boolean;
 }
 
 export type DifferenceAnswer =
   | {
       readonly kind: 'found';
       readonly n: number;
-      /** Share of the spread foretold for pours left out. */
-      readonly predictedShare: number;
-      /** Strongest first. */
+      /** How many causes were looked at. */
+      readonly looked: number;
+      /** In the order in which they were found. */
       readonly influences: readonly Influence[];
-      readonly fit: DifferenceFit;
     }
   | { readonly kind: 'silent'; readonly n: number; readonly why: Silence };
 
 /** Why nothing can be said; `web/words/difference` says it. */
-export type Silence = 'too-few' | 'no-spread' | 'nothing-varied' | 'nothing-predicts';
-
-/** What a next test is chosen by. */
-export interface DifferenceFit {
-  readonly causes: readonly Quantity[];
-  readonly middles: readonly number[];
-  readonly spreads: readonly number[];
-  readonly ridge: Ridge;
-}
+export type Silence = 'too-few' | 'no-spread' | 'nothing-varied' | 'nothing-stands-out';
 
 export const LEAST_POURS = 8;
 const MOST_MISSING = 0.2;
-const POURS_PER_CAUSE = 3;
-const LEAST_FORETOLD = 0.1;
-const CONFIDENCE = 0.95;
 
 /**
- * Which recorded causes went with an effect, over the artist's own pours: ridge regression of standardized
- * numbers, thickness and lengths by their logarithms, with 90 % intervals. It says nothing when there are
- * too few pours, when nothing was varied, or when the fit foretells a pour it has not seen hardly better
- * than the average does. Association, not proof: what always changed together cannot be told apart.
+ * Which recorded causes went with an effect, over the artist's own pours, by `forwardSelection`: thickness and lengths
+ * by their logarithms. It says nothing when there are too few pours, when nothing was varied, or when nothing goes with
+ * the effect beyond chance. Association, not proof: what always changed together is named together.
  */
 export function madeTheDifference(pours: readonly PourNumbers[], effect: Quantity): DifferenceAnswer {
-  const seen = pours.filter((pour) => typeof pour[effect.key] === 'number');
+  const seen = withEffect(pours, effect);
   const n = seen.length;
-  if (n < LEAST_POURS) {
-    return { kind: 'silent', n, why: 'too-few' };
-  }
-  const y = standardized(seen.map((pour) => scaled(effect, pour[effect.key]!)));
-  if (y.spread < 1e-9) return { kind: 'silent', n, why: 'no-spread' };
-  const columns = CAUSES.map((cause) => columnOf(cause, seen))
-    .filter((column) => column !== undefined)
-    .map((column) => ({ ...column, weight: Math.abs(correlation(column.values, y.values)) }))
-    .sort((a, b) => b.weight - a.weight);
-  const kept = columns.slice(0, Math.max(1, Math.floor(n / POURS_PER_CAUSE)));
-  if (kept.length === 0) return { kind: 'silent', n, why: 'nothing-varied' };
-  const rows = y.values.map((_, row) => kept.map((column) => column.values[row]!));
-  const fit = ridge(rows, y.values);
-  if (fit.predictedShare < LEAST_FORETOLD) {
-    return { kind: 'silent', n, why: 'nothing-predicts' };
-  }
-  const t = studentT(CONFIDENCE, Math.max(2, n - fit.used));
-  const influences = kept
-    .map(({ cause }, index): Influence => {
-      const strength = fit.coefficients[index]!;
-      const error = t * Math.sqrt(fit.covariance[index]![index]!);
-      return {
-        cause,
-        strength,
-        low: strength - error,
-        high: strength + error,
-        isSure: Math.abs(strength) > error,
-      };
-    })
-    .sort((a, b) => Number(b.isSure) - Number(a.isSure) || Math.abs(b.strength) - Math.abs(a.strength));
-  return {
-    kind: 'found',
-    n,
-    predictedShare: fit.predictedShare,
-    influences,
-    fit: {
-      causes: kept.map(({ cause }) => cause),
-      middles: kept.map(({ middle }) => middle),
-      spreads: kept.map(({ spread }) => spread),
-      ridge: fit,
-    },
-  };
+  if (n < LEAST_POURS) return { kind: 'silent', n, why: 'too-few' };
+  const y = effectValues(seen, effect);
+  if (Math.max(...y) - Math.min(...y) < 1e-9) return { kind: 'silent', n, why: 'no-spread' };
+  const columns = CAUSES.map((cause) => columnOf(cause, seen)).filter((column) => column !== undefined);
+  if (columns.length === 0) return { kind: 'silent', n, why: 'nothing-varied' };
+  const found = forwardSelection(y, columns);
+  if (found.length === 0) return { kind: 'silent', n, why: 'nothing-stands-out' };
+  const middle = medianOf(y);
+  const influences = found.map(({ names: [name, ...others], slope, low, high }): Influence => {
+    const cause = findQuantity(name!)!;
+    const { values } = columns.find((column) => column.name === name)!;
+    const step = stepOf(cause, values);
+    const along = cause.isRatio ? Math.log(step) : step;
+    const changes = [slope, low, high].map((each) => effectOf(effect, middle, each * along));
+    const [change, one, other] = changes as [number, number, number];
+    return {
+      cause,
+      alike: others.map((each) => findQuantity(each)!),
+      ...{ step, change, low: Math.min(one, other), high: Math.max(one, other) },
+    };
+  });
+  return { kind: 'found', n, looked: columns.length, influences };
 }
+
+/** Pours in which the effect was measured. */
+export const withEffect = (pours: readonly PourNumbers[], effect: Quantity): PourNumbers[] =>
+  pours.filter((pour) => typeof pour[effect.key] === 'number');
+
+export const effectValues = (pours: readonly PourNumbers[], effect: Quantity): number[] =>
+  pours.map((pour) => scaled(effect, pour[effect.key]!));
 
 /** The number as it is compared: its logarithm where ratios count. */
 export const scaled = (quantity: Quantity, value: number): number =>
   quantity.isRatio ? Math.log(Math.max(1e-9, value)) : value;
 
 /** A cause that was recorded nearly always and varied; missing numbers stand at the mean. */
-function columnOf(cause: Quantity, pours: readonly PourNumbers[]) {
-  const given = pours.map((pour) => pour[cause.key]).filter((value) => typeof value === 'number');
+export function columnOf(
+  cause: Quantity,
+  pours: readonly PourNumbers[],
+): { readonly name: string; readonly values: readonly number[] } | undefined {
+  const given = pours
+    .map((pour) => pour[cause.key])
+    .filter((value) => typeof value === 'number')
+    .map((value) => scaled(cause, value));
   if (given.length < (1 - MOST_MISSING) * pours.length) return undefined;
-  const { middle, spread } = standardized(given.map((value) => scaled(cause, value)));
-  if (spread < 1e-6 || new Set(given.map((value) => value.toFixed(6))).size < 3) return undefined;
+  if (new Set(given.map((value) => value.toFixed(6))).size < 3) return undefined;
+  const mean = given.reduce((sum, value) => sum + value, 0) / given.length;
   const values = pours.map((pour) => {
     const value = pour[cause.key];
-    return typeof value === 'number' ? (scaled(cause, value) - middle) / spread : 0;
+    return typeof value === 'number' ? scaled(cause, value) : mean;
   });
-  return { cause, middle, spread, values };
+  return { name: cause.key, values };
 }
 
-function standardized(values: readonly number[]) {
-  const middle = values.reduce((sum, value) => sum + value, 0) / values.length;
-  const squares = values.reduce((sum, value) => sum + (value - middle) ** 2, 0);
-  const spread = Math.sqrt(squares / Math.max(1, values.length - 1));
-  return { middle, spread, values: values.map((value) => (value - middle) / (spread || 1)) };
+/** Steps that a person pictures; the largest that the pours themselves went. */
+const FACTORS = [2, 1.5, 1.25, 1.1];
+const DIFFERENCES = [100, 50, 20, 10, 5, 2, 1, 0.5, 0.2, 0.1, 0.05, 0.02, 0.01];
+
+function stepOf(cause: Quantity, values: readonly number[]): number {
+  const range = Math.max(...values) - Math.min(...values);
+  const steps = cause.isRatio ? FACTORS : DIFFERENCES;
+  const asRange = (step: number) => (cause.isRatio ? Math.log(step) : step);
+  return steps.find((step) => asRange(step) <= range) ?? steps.at(-1)!;
 }
 
-function correlation(a: readonly number[], b: readonly number[]): number {
-  return a.reduce((sum, value, index) => sum + value * b[index]!, 0) / Math.max(1, a.length - 1);
+/** What the effect does in its own unit when its scaled number moves, from the middle of the pours. */
+const effectOf = (effect: Quantity, middle: number, moved: number): number =>
+  effect.isRatio ? Math.exp(middle + moved) - Math.exp(middle) : moved;
+
+function medianOf(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  const half = (sorted.length - 1) / 2;
+  return (sorted[Math.floor(half)]! + sorted[Math.ceil(half)]!) / 2;
 }

@@ -120,8 +120,13 @@ export const CAUSES: readonly Quantity[] = [
   quantity('groundG', 'Base or pillow for the face', ['amounts', 'mass on area'], MUCH, (pour) =>
     perDm2(pour, 'base', 'pillow'),
   ),
-  quantity('activatorShare', 'Activator to colors, mass', ['amounts', 'share'], MUCH, (pour) =>
-    ratio(massOf(ofRole(pour, 'activator')) || null, massOf(ofRole(pour, 'color'))),
+  quantity(
+    'activatorShare',
+    'Activator to colors, mass',
+    ['amounts', 'share'],
+    MUCH,
+    (pour) => ratio(massOf(ofRole(pour, 'activator')) || null, massOf(ofRole(pour, 'color'))),
+    true,
   ),
   quantity(
     'distanceMm',
@@ -220,6 +225,16 @@ export const EFFECTS: readonly Quantity[] = [
   quantity('rating', 'Your rating', ['outcome', 'of five'], ['lower', 'higher'], (pour) => pour.rating),
 ];
 
+/** Cells from each size on that the photo could show, under keys of their own: see `onCommonCells`. */
+function cellsFromSizes({ outcome }: PourRecord): Record<string, number> {
+  return Object.fromEntries(
+    (outcome?.cellsFrom ?? []).flatMap(({ mm, medianMm, perCm2 }) => [
+      [`cellMm from ${mm}`, medianMm],
+      [`cellsPerCm2 from ${mm}`, perCm2],
+    ]),
+  );
+}
+
 /**
  * A quantity by its key.
  *
@@ -230,5 +245,8 @@ export const findQuantity = (key: string): Quantity | undefined =>
 
 /** All numbers of one pour by their key, for tables, charts and storage. */
 export function quantitiesOf(pour: PourRecord): Record<string, number | null> {
-  return Object.fromEntries([...CAUSES, ...EFFECTS].map((each) => [each.key, each.of(pour)]));
+  return {
+    ...Object.fromEntries([...CAUSES, ...EFFECTS].map((each) => [each.key, each.of(pour)])),
+    ...cellsFromSizes(pour),
+  };
 }

@@ -1,7 +1,7 @@
-import { airTool, deepDentMm, jetOnPaint } from '../../flow/air/index.ts';
+import { airTool, deepDentMm, dentAfter, jetOnPaint } from '../../flow/air/index.ts';
+import { LIMITS } from '../../paint/stage/index.ts';
 import { paintedArea } from '../../piece/support/index.ts';
 import type { BlownPass, FaultKind, PouredCup, PourRecord } from '../outcome/index.ts';
-import { LIMITS } from './limits.ts';
 
 /** The fault as it was pinned. */
 export interface Pinned {
@@ -22,10 +22,15 @@ export interface Asked {
   /** The cup that the fault was pinned on. */
   readonly concerned: PouredCup | undefined;
   readonly faceDm2: number;
+  /** What was worked: the flowers of a bloom, else the face. */
+  readonly workedDm2: number;
   readonly airSeconds: number;
   /** Mean depth of what lay under the air, mm; undefined when nothing was logged as laid. */
   readonly depthMm: number | undefined;
 }
+
+/** The share of the face on which a bloom stands before it is blown, where no plan tells (common practice). */
+const FLOWER_SHARE = 1 / 3;
 
 export function asked(pour: PourRecord, pinned: Pinned): Asked {
   const laid = (...roles: PouredCup['role'][]) =>
@@ -33,7 +38,8 @@ export function asked(pour: PourRecord, pinned: Pinned): Asked {
   const isBloom = pour.technique === 'bloom';
   const faceDm2 = paintedArea(pour.support).faceCm2 / 100;
   const under = laid('base', 'pillow', 'color');
-  const share = isBloom ? LIMITS.bloomShareOfFace : 1;
+  const flowersDm2 = pour.flowersDm2 ?? (isBloom ? FLOWER_SHARE * faceDm2 : 0);
+  const workedDm2 = flowersDm2 > 0 ? Math.min(faceDm2, flowersDm2) : faceDm2;
   return {
     pour,
     pinned,
@@ -44,8 +50,9 @@ export function asked(pour: PourRecord, pinned: Pinned): Asked {
     activator: laid('activator'),
     concerned: pour.cups.find((cup) => cup.id === pinned.mixId),
     faceDm2,
+    workedDm2,
     airSeconds: pour.passes.reduce((sum, pass) => sum + pass.seconds, 0),
-    depthMm: under.length === 0 ? undefined : depthMm(under, faceDm2 * share),
+    depthMm: under.length === 0 ? undefined : depthUnderAir(under, pour, faceDm2, workedDm2),
   };
 }
 
@@ -63,12 +70,34 @@ export function meanPaS(cups: readonly PouredCup[]): number | undefined {
   return Math.exp(cups.reduce((sum, cup) => sum + Math.log(cup.viscosityPaS), 0) / cups.length);
 }
 
+/** What lies over the whole face, and on it the pile of what was laid on the flowers, mm. */
+function depthUnderAir(
+  under: readonly PouredCup[],
+  { onFace = [] }: PourRecord,
+  faceDm2: number,
+  workedDm2: number,
+): number {
+  const isOnFace = (cup: PouredCup) => cup.role === 'base' || onFace.includes(cup.id);
+  const wide = depthMm(under.filter(isOnFace), faceDm2);
+  return (
+    wide +
+    depthMm(
+      under.filter((cup) => !isOnFace(cup)),
+      workedDm2,
+    )
+  );
+}
+
 const PAINT_KG_M3 = 1150;
 
-/** How deep a pass dents wet paint, mm. */
-export function dentMm({ tool, distanceMm, slantDeg }: BlownPass): number {
-  const { exitDiameterMm, exitSpeedMS } = airTool(tool);
+/** How deep a pass dents wet paint in its seconds, mm. */
+export function dentMm(
+  { tool, exit, distanceMm, slantDeg, seconds }: BlownPass,
+  film: { readonly depthMm: number; readonly viscosityPaS: number },
+): number {
+  const { exitDiameterMm, exitSpeedMS } = exit ?? airTool(tool);
   const jet = { exitSpeedMS, exitDiameterMm, distanceMm, paintDensityKgM3: PAINT_KG_M3 };
   const shallow = jetOnPaint({ ...jet, slantDeg }).dentMm;
-  return slantDeg >= LIMITS.straightDownDeg ? Math.min(shallow, deepDentMm(jet) * 1.2) : shallow;
+  const steadyMm = slantDeg >= LIMITS.straightDownDeg ? Math.min(shallow, deepDentMm(jet) * 1.2) : shallow;
+  return dentAfter({ steadyMm, seconds, jet, ...film });
 }

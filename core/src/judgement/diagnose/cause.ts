@@ -6,18 +6,21 @@ export interface CauseFacts {
   readonly 'colors-thin': { technique: Technique; colorPaS: number; limitPaS: number; aimPaS: number };
   readonly 'colors-thick': { colorPaS: number; limitPaS: number; aimPaS: number };
   readonly 'activator-thick': { activatorPaS: number; colorPaS: number; sank: boolean; aimPaS: number };
-  readonly 'activator-much': { activatorMg: number; colorMg: number; share: number; aimMg: number };
-  readonly 'activator-little': { activatorMg: number; colorMg: number; share: number; aimMg: number };
+  readonly 'activator-much': DoseFacts;
+  readonly 'activator-little': DoseFacts;
   readonly 'air-dug': {
     /** Counted from 1. */
     pass: number;
     tool: AirTool;
     distanceMm: number;
     slantDeg: number;
+    seconds: number;
     straightDown: boolean;
     dentMm: number;
     groundMm: number;
     aimDistanceMm: number;
+    /** Null where it slants enough. */
+    aimSlantDeg: number | null;
   };
   readonly 'pillow-thin': { groundMm: number; aimMg: number };
   readonly 'colors-unequal': {
@@ -29,16 +32,32 @@ export interface CauseFacts {
   readonly 'color-thin': { name: string; paS: number; othersPaS: number };
   readonly 'opaque-low': { name: string; opacity: string; place: number | null; of: number };
   readonly 'color-little': { laidMg: number; share: number; aimMg: number };
-  readonly 'base-little': { gPerDm2: number; aimMg: number };
+  readonly 'base-little': { gPerDm2: number; usualGPerDm2: number; aimMg: number };
   readonly 'air-little': { seconds: number; passes: number; sPerDm2: number };
+  /** Share of their color that the mixture of two neighbors keeps. */
+  readonly 'neighbors-muddy': { lower: string; upper: string; keptShare: number };
   readonly overworked: { seconds: number; sPerDm2: number };
-  readonly 'over-thinned': { name: string; waterFraction: number; hasWeakBinder: boolean };
+  readonly 'over-thinned': {
+    name: string;
+    waterFraction: number;
+    hasWeakBinder: boolean;
+    most: number;
+  };
   readonly 'torched-late': { torchedAfterAir: boolean };
   readonly 'spun-fast': { rpm: number };
   readonly 'paint-much': { mm: number };
   readonly 'not-torched': { torches: number };
   readonly 'mix-fresh': { restedHours: number };
   readonly 'mica-coarse': { names: readonly string[]; finish: string | null };
+}
+/** Shares of activator to colors, by mass. */
+interface DoseFacts {
+  activatorMg: number;
+  colorMg: number;
+  share: number;
+  least: number;
+  most: number;
+  aimMg: number;
 }
 export type CauseCode = keyof CauseFacts;
 

@@ -1,6 +1,7 @@
 import type { PouredCup, PourRecord } from '../outcome/index.ts';
 import { GOOD_BLOOM } from '../../../testing/index.ts';
 import { paintedArea } from '../../piece/support/index.ts';
+import { LIMITS, windowFor } from '../../paint/stage/index.ts';
 import { CAUSE_ROWS, why, type CauseCode } from './index.ts';
 import type { FaultKind } from '../outcome/index.ts';
 
@@ -18,7 +19,23 @@ const colorMg = laidColors.reduce((sum, { laidMg }) => sum + laidMg, 0);
 const colorPaS = Math.exp(
   laidColors.reduce((sum, { viscosityPaS }) => sum + Math.log(viscosityPaS), 0) / laidColors.length,
 );
-const faceDm2 = paintedArea(good.support).faceCm2 / 100;
+/** A bloom without a plan stands on a third of its face. */
+const workedDm2 = paintedArea(good.support).faceCm2 / 300;
+const window = windowFor('bloom', 'color')!;
+/** The same as a Dutch pour: the pillow is its base, all alike at 0.6 Pa·s. */
+const asDutch = (baseMg: number): Partial<PourRecord> => ({
+  technique: 'dutch',
+  cups: good.cups
+    .filter(({ role }) => role !== 'activator')
+    .map((each) => ({
+      ...each,
+      viscosityPaS: 0.6,
+      ...(each.role === 'pillow' ? { role: 'base' as const, laidMg: baseMg } : {}),
+    })),
+});
+/** 10 x 2/3 sqrt(mu L / (rho g sin a t)) rho, for 0.6 Pa·s and 1.1 g/ml on 25 cm. */
+const usualGPerDm2 =
+  10 * 1.1 * (2 / 3) * 1000 * Math.sqrt((0.6 * 0.25) / (1100 * 9.81 * Math.sin(Math.PI / 6) * 30));
 
 /** What was done, which fault was seen, and what should be named first with its numbers. */
 const CASES: readonly [string, FaultKind, Partial<PourRecord>, CauseCode, object, string?][] = [
@@ -32,16 +49,16 @@ const CASES: readonly [string, FaultKind, Partial<PourRecord>, CauseCode, object
   [
     'hardly any air',
     'not-moving',
-    { passes: passes({ seconds: 2 }) },
+    { passes: passes({ seconds: 0.5 }) },
     'air-little',
-    { seconds: 2, passes: 1, sPerDm2: near(0.32) },
+    { seconds: 0.5, passes: 1, sPerDm2: near(0.24) },
   ],
   [
-    'little pillow',
+    'little base',
     'not-moving',
-    { cups: one('white', { laidMg: 20_000 }) },
+    asDutch(10_000),
     'base-little',
-    { gPerDm2: near(3.2) },
+    { gPerDm2: near(1.6), usualGPerDm2: near(usualGPerDm2) },
   ],
   [
     'a heavy color',
@@ -98,17 +115,28 @@ const CASES: readonly [string, FaultKind, Partial<PourRecord>, CauseCode, object
   [
     'a thin pillow',
     'dented',
-    { cups: one('white', { laidMg: 8_000 }) },
+    { cups: good.cups.map((each) => ({ ...each, laidMg: each.laidMg / 5 })) },
     'pillow-thin',
-    { groundMm: expect.closeTo(3.2, 0) },
+    { groundMm: expect.closeTo(1.66, 1) },
   ],
-  ['thin colors', 'mud', { cups: colors({ viscosityPaS: 0.6 }) }, 'colors-thin', { colorPaS: near(0.6) }],
+  ['thin colors', 'mud', { cups: colors({ viscosityPaS: 0.2 }) }, 'colors-thin', { colorPaS: near(0.2) }],
+  [
+    'neighbors of opposite hue',
+    'mud',
+    {
+      cups: one('rust', { colorHex: '#d9542b' }).map((each) =>
+        each.id === 'rain' ? { ...each, colorHex: '#1f7fb5' } : each,
+      ),
+    },
+    'neighbors-muddy',
+    { lower: 'rust', upper: 'rain' },
+  ],
   [
     'no end of air',
     'mud',
     { passes: passes({ seconds: 80 }) },
     'overworked',
-    { seconds: 80, sPerDm2: near(12.8) },
+    { seconds: 80, sPerDm2: near(38.4) },
   ],
   ['a late torch', 'specks', { torchedAfterAir: true }, 'torched-late', { torchedAfterAir: true }],
   ['a fast spinner', 'warped', { spins: [{ rpm: 150, seconds: 8 }] }, 'spun-fast', { rpm: 150 }],
@@ -151,7 +179,8 @@ const rows = CASES.map(([done, kind, changes, code, facts, mixId]) => ({
 
 it.each(rows)('$done explain "$kind"', ({ kind, changes, code, facts, mixId }) => {
   const { causes } = why({ ...good, ...changes }, { kind, mixId });
-  expect(causes[0]).toMatchObject({ code, isLikely: true, facts });
+  // Shimmer alone is a hint: only coarse mica is grainy, and the record does not tell how coarse it was.
+  expect(causes[0]).toMatchObject({ code, isLikely: code !== 'mica-coarse', facts });
 });
 
 it('every cause is the first to be named of some pour', () => {
@@ -181,14 +210,28 @@ it.each([
 
 /** Just inside and just beyond each line that is drawn: the line itself is where a cause begins to be likely. */
 it.each<[string, FaultKind, CauseCode, (value: number) => Partial<PourRecord>, number, 'above' | 'below']>([
-  ['colors', 'not-moving', 'colors-thick', (paS) => ({ cups: colors({ viscosityPaS: paS }) }), 4.5, 'above'],
-  ['colors', 'mud', 'colors-thin', (paS) => ({ cups: colors({ viscosityPaS: paS }) }), 1.6, 'below'],
+  [
+    'colors',
+    'not-moving',
+    'colors-thick',
+    (paS) => ({ cups: colors({ viscosityPaS: paS }) }),
+    window.thickPaS,
+    'above',
+  ],
+  [
+    'colors',
+    'mud',
+    'colors-thin',
+    (paS) => ({ cups: colors({ viscosityPaS: paS }) }),
+    window.thinPaS,
+    'below',
+  ],
   [
     'the activator to the colors',
     'washed-out',
     'activator-thick',
     (ratio) => ({ cups: one('ink', { viscosityPaS: ratio * colorPaS }) }),
-    0.5,
+    LIMITS.activatorToColors.most,
     'above',
   ],
   [
@@ -196,7 +239,7 @@ it.each<[string, FaultKind, CauseCode, (value: number) => Partial<PourRecord>, n
     'washed-out',
     'activator-much',
     (share) => ({ cups: one('ink', { laidMg: share * colorMg }) }),
-    0.16,
+    LIMITS.activatorShare.most,
     'above',
   ],
   [
@@ -204,7 +247,7 @@ it.each<[string, FaultKind, CauseCode, (value: number) => Partial<PourRecord>, n
     'no-lacing',
     'activator-little',
     (share) => ({ cups: one('ink', { laidMg: share * colorMg }) }),
-    0.06,
+    LIMITS.activatorShare.least,
     'below',
   ],
   ['the spinner', 'warped', 'spun-fast', (rpm) => ({ spins: [{ rpm, seconds: 5 }] }), 60, 'above'],
@@ -224,14 +267,28 @@ it.each<[string, FaultKind, CauseCode, (value: number) => Partial<PourRecord>, n
     0.22,
     'above',
   ],
-  ['the air', 'mud', 'overworked', (s) => ({ passes: passes({ seconds: s * faceDm2 }) }), 4, 'above'],
-  ['the air', 'no-lacing', 'air-little', (s) => ({ passes: passes({ seconds: s * faceDm2 }) }), 1, 'below'],
+  [
+    'the air',
+    'mud',
+    'overworked',
+    (s) => ({ passes: passes({ seconds: s * workedDm2 }) }),
+    LIMITS.airSPerDm2.most,
+    'above',
+  ],
+  [
+    'the air',
+    'no-lacing',
+    'air-little',
+    (s) => ({ passes: passes({ seconds: s * workedDm2 }) }),
+    LIMITS.airSPerDm2.least,
+    'below',
+  ],
   [
     'the base',
     'no-lacing',
     'base-little',
-    (g) => ({ cups: one('white', { laidMg: 1000 * g * faceDm2 }) }),
-    8,
+    (g) => asDutch(1000 * g * 6.25),
+    LIMITS.baseOfFilm.least * usualGPerDm2,
     'below',
   ],
 ])('%s: "%s" is explained by %s from its line on', (_, kind, code, at, line, side) => {

@@ -1,8 +1,10 @@
-import { windowFor } from '../../paint/stage/index.ts';
-import type { FaultKind, PouredCup } from '../outcome/index.ts';
+import { LIMITS, windowFor } from '../../paint/stage/index.ts';
+import { mudOf } from '../../piece/order/index.ts';
+import { usualBaseMm } from '../../piece/amount/index.ts';
+import type { FaultKind, PouredCup, PourRecord } from '../outcome/index.ts';
 import { dentMm, depthMm, massMg, meanPaS, type Asked } from './asked.ts';
 import type { CauseCode, Missing, Weighed } from './cause.ts';
-import { beyond, LIMITS } from './limits.ts';
+import { beyond } from './weight.ts';
 
 /** A usual cause: the faults it explains, and how the record of a pour weighs it. */
 export interface CauseRow<Code extends CauseCode = CauseCode> {
@@ -25,19 +27,15 @@ const middleOf = ({ thinPaS, thickPaS }: { thinPaS: number; thickPaS: number }) 
 export const CAUSE_ROWS = [
   row('colors-thick', ['not-moving'], ({ colors, pour }) => {
     const colorPaS = meanPaS(colors);
-    const window = windowFor(pour.technique, 'color');
+    const window = windowFor(pour.technique, 'color', pour.aims);
     if (colorPaS === undefined || !window) return missing('colors');
-    const facts = { colorPaS, limitPaS: window.thickPaS, aimPaS: middleOf(window) };
+    const facts = { colorPaS, limitPaS: window.thickPaS, aimPaS: middleOf(window.aim) };
     return { weight: beyond(colorPaS, window.thickPaS), facts };
   }),
 
-  row('activator-much', ['washed-out'], (asked) =>
-    dose(asked, (share) => beyond(share, LIMITS.activatorShare.most)),
-  ),
+  row('activator-much', ['washed-out'], (asked) => dose(asked, (share, { most }) => beyond(share, most))),
 
-  row('activator-little', ['no-lacing'], (asked) =>
-    dose(asked, (share) => beyond(LIMITS.activatorShare.least, share)),
-  ),
+  row('activator-little', ['no-lacing'], (asked) => dose(asked, (share, { least }) => beyond(least, share))),
 
   row('activator-thick', ['washed-out'], ({ isBloom, activator, colors }) => {
     if (!isBloom) return null;
@@ -50,26 +48,32 @@ export const CAUSE_ROWS = [
         activatorPaS,
         colorPaS,
         sank: activatorPaS > colorPaS,
-        aimPaS: Math.min(LIMITS.activatorAimPaS, aim * colorPaS),
+        aimPaS: aim * colorPaS,
       },
     };
   }),
 
-  row('air-dug', ['dented', 'mud'], ({ pour, depthMm: groundMm }) => {
+  row('air-dug', ['dented', 'mud'], ({ pour, pillow, ground, colors, depthMm: groundMm }) => {
     if (pour.passes.length === 0) return missing('passes');
-    if (groundMm === undefined) return missing('depth');
-    const dents = pour.passes.map((pass, index) => ({ pass, index, mm: dentMm(pass) }));
+    const viscosityPaS = meanPaS([...ground, ...colors]);
+    if (groundMm === undefined || viscosityPaS === undefined) return missing('depth');
+    const film = { depthMm: groundMm, viscosityPaS };
+    const dents = pour.passes.map((pass, index) => ({ pass, index, mm: dentMm(pass, film) }));
     const worst = dents.reduce((a, b) => (b.mm > a.mm ? b : a));
-    const { tool, distanceMm, slantDeg } = worst.pass;
+    const { tool, distanceMm, slantDeg, seconds } = worst.pass;
+    // Slanting air spreads a thin film that runs out before it: that is what a Dutch pour is blown for.
+    const spreads = pillow.length === 0 && slantDeg <= LIMITS.spreadsBelowDeg;
+    const weight = beyond(worst.mm, LIMITS.dentShare * groundMm);
     return {
-      weight: beyond(worst.mm, LIMITS.dentShare * groundMm),
+      weight: spreads ? Math.min(SPREADING_WEIGHT, weight) : weight,
       facts: {
         pass: worst.index + 1,
-        ...{ tool, distanceMm, slantDeg },
+        ...{ tool, distanceMm, slantDeg, seconds },
         straightDown: slantDeg >= LIMITS.straightDownDeg,
         dentMm: worst.mm,
         groundMm,
         aimDistanceMm: distanceMm * Math.max(1.3, Math.sqrt(worst.mm / groundMm)),
+        aimSlantDeg: slantDeg > LIMITS.spreadsBelowDeg ? AIM_SLANT_DEG : null,
       },
     };
   }),
@@ -101,8 +105,8 @@ export const CAUSE_ROWS = [
 
   row('opaque-low', ['sunk'], ({ concerned, isBloom, pour }) => {
     if (!concerned) return missing('which-color');
-    const { opacity, name } = concerned;
-    if (!isBloom || opacity === null) return null;
+    const { opacity, name, role } = concerned;
+    if (!isBloom || opacity === null || role !== 'color') return null;
     const index = pour.order.indexOf(concerned.id);
     const isLow = index >= 0 && index < pour.order.length / 2;
     const facts = { name, opacity, place: index < 0 ? null : index + 1, of: pour.order.length };
@@ -111,6 +115,7 @@ export const CAUSE_ROWS = [
 
   row('color-little', ['sunk'], ({ concerned, colors }) => {
     if (!concerned) return missing('which-color');
+    if (concerned.role !== 'color') return null;
     const total = massMg(colors);
     const equalShare = 1 / Math.max(1, colors.length);
     const share = concerned.laidMg / Math.max(1, total);
@@ -118,22 +123,32 @@ export const CAUSE_ROWS = [
     return { weight: beyond(LIMITS.littleOfColor * equalShare, share), facts };
   }),
 
-  row('overworked', ['mud'], ({ pour, airSeconds: seconds, faceDm2 }) => {
+  row('neighbors-muddy', ['mud'], ({ pour }) => {
+    const laid = pour.order.map((id) => pour.cups.find((cup) => cup.id === id)).filter(isColor);
+    const pairs = laid.slice(1).map((upper, index) => {
+      const lower = laid[index]!;
+      return { lower: lower.name, upper: upper.name, lost: mudOf(lower.colorHex, upper.colorHex) };
+    });
+    if (pairs.length === 0) return null;
+    const { lower, upper, lost } = pairs.reduce((a, b) => (b.lost > a.lost ? b : a));
+    return { weight: beyond(lost, LIMITS.neighborsLose.most), facts: { lower, upper, keptShare: 1 - lost } };
+  }),
+
+  row('overworked', ['mud'], ({ pour, airSeconds: seconds, workedDm2 }) => {
     if (pour.passes.length === 0) return missing('passes');
-    const sPerDm2 = seconds / faceDm2;
+    const sPerDm2 = seconds / workedDm2;
     return { weight: beyond(sPerDm2, LIMITS.airSPerDm2.most), facts: { seconds, sPerDm2 } };
   }),
 
   row('over-thinned', ['mud', 'broken-film'], ({ colors }) => {
     if (colors.length === 0) return missing('colors');
-    const { name, waterFraction, hasWeakBinder } = colors.reduce((a, b) =>
-      b.waterFraction > a.waterFraction ? b : a,
-    );
-    const { most, mostWithWeakBinder } = LIMITS.waterFraction;
-    return {
-      weight: beyond(waterFraction, hasWeakBinder ? mostWithWeakBinder : most),
-      facts: { name, waterFraction, hasWeakBinder },
-    };
+    const usual = LIMITS.waterFraction;
+    const asked = colors.map((cup) => {
+      const most = cup.waterLimit ?? (cup.hasWeakBinder ? usual.mostWithWeakBinder : usual.most);
+      return { ...cup, most, over: cup.waterFraction / most };
+    });
+    const { name, waterFraction, hasWeakBinder, most } = asked.reduce((a, b) => (b.over > a.over ? b : a));
+    return { weight: beyond(waterFraction, most), facts: { name, waterFraction, hasWeakBinder, most } };
   }),
 
   row('torched-late', ['specks'], ({ pour: { torchedAfterAir } }) => ({
@@ -161,26 +176,31 @@ export const CAUSE_ROWS = [
   row(
     'colors-thin',
     ['washed-out', 'mud', 'specks', 'warped', 'broken-film'],
-    ({ colors, pour: { technique } }) => {
+    ({ colors, pour: { technique, aims } }) => {
       const colorPaS = meanPaS(colors);
-      const window = windowFor(technique, 'color');
+      const window = windowFor(technique, 'color', aims);
       if (colorPaS === undefined || !window) return missing('colors');
-      const facts = { technique, colorPaS, limitPaS: window.thinPaS, aimPaS: middleOf(window) };
+      const facts = { technique, colorPaS, limitPaS: window.thinPaS, aimPaS: middleOf(window.aim) };
       return { weight: beyond(window.thinPaS, colorPaS), facts };
     },
   ),
 
-  row('base-little', ['not-moving', 'no-lacing'], ({ ground, faceDm2 }) => {
-    if (ground.length === 0) return missing('base');
-    const gPerDm2 = massMg(ground) / 1000 / faceDm2;
-    const { least, aim } = LIMITS.baseGPerDm2;
-    return { weight: beyond(least, gPerDm2), facts: { gPerDm2, aimMg: 1000 * aim * faceDm2 } };
+  row('base-little', ['not-moving', 'no-lacing'], ({ pour, ground, pillow, faceDm2, isBloom, workedDm2 }) => {
+    if (ground.length === 0) return isBloom ? null : missing('base');
+    // A pillow is judged where it lies: see "pillow-thin".
+    if (pillow.length > 0) return null;
+    const gPerDm2 = massMg(ground) / 1000 / (isBloom ? workedDm2 : faceDm2);
+    const usualGPerDm2 = usualBase(pour, ground);
+    return {
+      weight: beyond(LIMITS.baseOfFilm.least * usualGPerDm2, gPerDm2),
+      facts: { gPerDm2, usualGPerDm2, aimMg: 1000 * usualGPerDm2 * faceDm2 },
+    };
   }),
 
-  row('air-little', ['not-moving', 'washed-out', 'no-lacing'], ({ pour, airSeconds: seconds, faceDm2 }) => {
+  row('air-little', ['not-moving', 'washed-out', 'no-lacing'], ({ pour, airSeconds: seconds, workedDm2 }) => {
     const passes = pour.passes.length;
     if (passes === 0) return missing('passes');
-    const sPerDm2 = seconds / faceDm2;
+    const sPerDm2 = seconds / workedDm2;
     return { weight: beyond(LIMITS.airSPerDm2.least, sPerDm2), facts: { seconds, passes, sPerDm2 } };
   }),
 
@@ -206,7 +226,7 @@ export const CAUSE_ROWS = [
   row('mica-coarse', ['grainy'], ({ colors }) => {
     const shiny = colors.filter(({ finish }) => finish !== null && finish !== 'plain' && finish !== 'neon');
     return {
-      weight: shiny.length > 0 ? 0.6 : 0.05,
+      weight: shiny.length > 0 ? 0.4 : 0.05,
       facts: { names: shiny.map(({ name }) => name), finish: shiny[0]?.finish ?? null },
     };
   }),
@@ -225,14 +245,33 @@ export const NEVER_RECORDED: Readonly<Partial<Record<FaultKind, Missing>>> = {
 /** The dose of activator in a bloom, weighed by its share of the colors. */
 function dose(
   { isBloom, activator, colors }: Asked,
-  weighShare: (share: number) => number,
+  weighShare: (share: number, usual: { readonly least: number; readonly most: number }) => number,
 ): Weighed<'activator-much'> {
   if (!isBloom) return null;
   const [activatorMg, colorMg] = [massMg(activator), massMg(colors)];
   if (activatorMg === 0 || colorMg === 0) return missing('activator-grams');
   const share = activatorMg / colorMg;
-  const facts = { activatorMg, colorMg, share, aimMg: LIMITS.activatorShare.aim * colorMg };
-  return { weight: weighShare(share), facts };
+  // A double activator is two of them, each with twice the dose.
+  const factor = activator.reduce((sum, cup) => sum + (cup.doseFactor ?? 0), 0) || 1;
+  const { least, aim, most } = LIMITS.activatorShare;
+  const usual = { least: factor * least, most: factor * most };
+  const facts = { activatorMg, colorMg, share, ...usual, aimMg: factor * aim * colorMg };
+  return { weight: weighShare(share, usual), facts };
+}
+
+/** A slant that spreads rather than digs. */
+const AIM_SLANT_DEG = 30;
+/** A dent in a film that is spread by slanting air explains little. */
+const SPREADING_WEIGHT = 0.2;
+
+const isColor = (cup: PouredCup | undefined): cup is PouredCup =>
+  cup !== undefined && cup.role === 'color' && cup.laidMg > 0;
+
+/** Grams on a square decimeter of face that a usual run-off leaves of bases as thick as these. */
+function usualBase({ support }: PourRecord, ground: readonly PouredCup[]): number {
+  const densityGPerMl = ground.reduce((sum, cup) => sum + cup.densityGPerMl, 0) / ground.length;
+  const filmMm = usualBaseMm(support, { viscosityPaS: meanPaS(ground)!, densityGPerMl });
+  return 10 * filmMm * densityGPerMl;
 }
 
 /** The color the fault was pinned on, held against the other colors. */
@@ -241,6 +280,7 @@ function besideOthers<Code extends CauseCode>(
   weigh: (cup: PouredCup, others: readonly PouredCup[]) => Weighed<Code>,
 ): Weighed<Code> {
   if (!concerned) return missing('which-color');
+  if (concerned.role !== 'color') return null;
   const others = colors.filter((cup) => cup.id !== concerned.id);
   return others.length === 0 ? null : weigh(concerned, others);
 }

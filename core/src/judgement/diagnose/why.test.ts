@@ -1,6 +1,6 @@
 import type { PourRecord } from '../outcome/index.ts';
 import { GOOD_BLOOM } from '../../../testing/index.ts';
-import { why } from './index.ts';
+import { LIKELY, why } from './index.ts';
 import { FAULT_KINDS } from '../outcome/index.ts';
 
 const bloom = GOOD_BLOOM;
@@ -16,7 +16,7 @@ it.each(FAULT_KINDS)('%s: each cause is weighed, the likeliest first', (kind) =>
   const weights = causes.map((cause) => cause.weight);
   expect(weights).toEqual([...weights].sort((a, b) => b - a));
   expect(weights.every((weight) => weight >= 0 && weight <= 1)).toBe(true);
-  expect(causes.map(({ isLikely }) => isLikely)).toEqual(weights.map((weight) => weight > 0.3));
+  expect(causes.map(({ isLikely }) => isLikely)).toEqual(weights.map((weight) => weight > LIKELY));
 });
 
 it('an activator thicker than the colors sank (common practice)', () => {

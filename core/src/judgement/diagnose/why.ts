@@ -2,6 +2,7 @@ import type { PourRecord } from '../outcome/index.ts';
 import { asked, type Pinned } from './asked.ts';
 import type { Cause, Missing } from './cause.ts';
 import { CAUSE_ROWS, NEVER_RECORDED, type CauseRow } from './causes.ts';
+import { LIKELY } from './weight.ts';
 
 export interface Why {
   /** Likeliest first; those the record speaks against come last. */
@@ -9,9 +10,6 @@ export interface Why {
   /** What the record would need to hold to tell. */
   readonly cannotTell: readonly Missing[];
 }
-
-/** From this weight on the record speaks for a cause. */
-const LIKELY = 0.3;
 
 /**
  * Why a fault came about: the usual causes of the trade (common practice, no published source), each held against

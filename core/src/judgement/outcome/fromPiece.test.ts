@@ -1,3 +1,4 @@
+import { EMPTY_PLAN } from '../../piece/plan/index.ts';
 import { materialKind, roleOf } from '../../paint/material/index.ts';
 import { pourRecordOf, type ComparedPiece } from './index.ts';
 
@@ -179,4 +180,30 @@ it('a piece that was not poured has nothing to tell', () => {
     outcome: null,
   });
   expect(bare.cups.every((each) => each.laidMg === 0 && each.restedHours === null)).toBe(true);
+});
+
+it('a room that a stand-in told is no evidence: the last one that was noted by hand counts', () => {
+  const madeUp = {
+    ...{ id: 'room 12', kind: 'room', at: at(12) },
+    data: { temperatureC: 30, humidityPercent: 10, standIn: true },
+  };
+  const events = [...piece.events, madeUp] as ComparedPiece['events'];
+  expect(pourRecordOf({ ...piece, events })).toMatchObject({ temperatureC: 20.5, humidityPercent: 48 });
+  const only = [madeUp] as unknown as ComparedPiece['events'];
+  expect(pourRecordOf({ ...piece, events: only }).temperatureC).toBeNull();
+});
+
+it('a pass carries the exit of the very blower, and the plan where the flowers were', () => {
+  const blower = { id: 'b', name: 'Mine', exitDiameterMm: 40, exitSpeedMS: 9 };
+  const blown = piece.events.map((event) =>
+    event.kind === 'pass' ? { ...event, data: { ...event.data, blower } } : event,
+  ) as ComparedPiece['events'];
+  const plan = {
+    ...EMPTY_PLAN,
+    stacks: [{ id: 's', at: { x: 100, y: 100 }, footprintMm: 100, layers: [] }],
+  };
+  const poured = pourRecordOf({ ...piece, events: blown, plan });
+  expect(poured.passes[0]!.exit).toMatchObject({ exitDiameterMm: 40, exitSpeedMS: 9 });
+  expect(poured.flowersDm2).toBeCloseTo(Math.PI / 4, 9);
+  expect(record.flowersDm2).toBeUndefined();
 });

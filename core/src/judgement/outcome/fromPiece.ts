@@ -4,9 +4,10 @@ import { cupStates, type ReadingRecord, type TestedCup } from '../../thickness/l
 import { isPaint, materialKind, type Finish, type Opacity } from '../../paint/material/index.ts';
 import { actualParts, type NamedCup } from '../../paint/mix/index.ts';
 import { dataOf, eventsOfKind, laidMgOf, inForce, type LoggedEvent } from '../../piece/event/index.ts';
+import { flowerDm2, type Plan } from '../../piece/plan/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
-import type { Technique } from '../../paint/stage/index.ts';
-import type { Outcome, PouredCup, PourRecord } from './record.ts';
+import type { Aims, Technique } from '../../paint/stage/index.ts';
+import type { BlownPass, Outcome, PouredCup, PourRecord } from './record.ts';
 import { speakingPhoto } from './speakingPhoto.ts';
 
 interface PieceCup extends TestedCup, NamedCup {
@@ -28,7 +29,12 @@ interface PieceMeasurement {
   readonly shares: Readonly<Record<string, number>>;
   readonly negativeSpace: number;
   readonly mud: number;
-  readonly cells: { readonly count: number; readonly medianMm: number; readonly perCm2: number };
+  readonly cells: {
+    readonly count: number;
+    readonly medianMm: number;
+    readonly perCm2: number;
+    readonly from?: Outcome['cellsFrom'] | undefined;
+  };
   readonly lacing: { readonly areaShare: number; readonly widthMm: number };
   readonly petals: { readonly count: number; readonly reachMm: number; readonly symmetry: number };
 }
@@ -38,6 +44,8 @@ export interface ComparedPiece {
   readonly id: string;
   readonly name: string;
   readonly technique: Technique;
+  readonly aims?: Aims | undefined;
+  readonly plan?: Plan | null | undefined;
   readonly support: SupportSize;
   readonly mixes: readonly PieceCup[];
   readonly readings: readonly ReadingRecord[];
@@ -56,7 +64,7 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
   const passes = eventsOfKind(events, 'pass');
   const torches = eventsOfKind(events, 'torch');
   const waits = dataOf(events, 'wait');
-  const room = dataOf(events, 'room').at(-1);
+  const room = dataOf(events, 'room').findLast(({ standIn }) => !standIn);
   const { states } = cupStates(piece.mixes, piece.readings, (mixId) => laidMgOf(piece.events, mixId));
   const pouredAt = layers[0]?.at ?? null;
   const lastAir = passes.at(-1)?.at;
@@ -64,12 +72,14 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
     id: piece.id,
     name: piece.name,
     technique: piece.technique,
+    aims: piece.aims,
+    ...layoutOf(piece),
     support: piece.support,
     pouredAt,
     cups: piece.mixes.map((mix, index): PouredCup => {
       const { properties, shownIngredientMg } = states[index]!;
       const strongest = [...mix.ingredients]
-        .filter(({ material }) => isPaint(material.kind) || material.kind === 'mica-powder')
+        .filter(({ material }) => isPaint(material.kind) || materialKind(material.kind).group === 'powder')
         .sort((a, b) => b.targetMg - a.targetMg)[0];
       const parts = actualParts(
         mix.ingredients.map((each, at) => ({ role: each.role, mg: shownIngredientMg[at] ?? 0 })),
@@ -92,11 +102,14 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
           .join(' : '),
         restedHours:
           pouredAt && mixedAt ? Math.max(0, (Date.parse(pouredAt) - Date.parse(mixedAt)) / 3_600_000) : null,
+        waterLimit: mix.recipe?.waterLimit ?? null,
+        doseFactor: mix.recipe?.doseFactor ?? null,
         hasWeakBinder: strongest ? materialKind(strongest.material.kind).binder < WEAK_BINDER : false,
       };
     }),
     order: layers.map(({ data }) => data.mixId),
-    passes: passes.map(({ data }) => ({
+    passes: passes.map(({ data }): BlownPass => ({
+      exit: data.blower ?? null,
       tool: data.tool,
       setting: data.setting,
       distanceMm: data.distanceMm,
@@ -118,6 +131,17 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
   };
 }
 
+/** Where paint was planned to lie: by the plan as it was when the pour began, else as it is now. */
+function layoutOf({ events, plan }: ComparedPiece): Pick<PourRecord, 'flowersDm2' | 'onFace'> {
+  const planned = dataOf(inForce(events), 'plan').at(-1) ?? plan;
+  if (!planned) return {};
+  const flowersDm2 = planned.stacks.reduce((sum, stack) => sum + flowerDm2(stack.footprintMm), 0);
+  return {
+    flowersDm2,
+    onFace: planned.base?.areas.map(({ paintId }) => paintId) ?? [],
+  };
+}
+
 const WEAK_BINDER = 0.22;
 
 function outcomeOf({ photos }: ComparedPiece): Outcome | null {
@@ -127,6 +151,7 @@ function outcomeOf({ photos }: ComparedPiece): Outcome | null {
     cellMm: found.cells.medianMm,
     cellsPerCm2: found.cells.perCm2,
     cellCount: found.cells.count,
+    ...(found.cells.from ? { cellsFrom: found.cells.from } : {}),
     lacingShare: found.lacing.areaShare,
     lacingWidthMm: found.lacing.widthMm,
     mud: found.mud,

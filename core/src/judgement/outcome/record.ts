@@ -2,7 +2,7 @@ import type { PassData } from '../../piece/event/index.ts';
 import type { FaultKind } from './faults.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { NamedCup } from '../../paint/mix/index.ts';
-import type { Technique } from '../../paint/stage/index.ts';
+import type { Aims, Technique } from '../../paint/stage/index.ts';
 
 /** One cup as it was poured. */
 export interface PouredCup extends NamedCup {
@@ -18,16 +18,23 @@ export interface PouredCup extends NamedCup {
   readonly partsWords: string;
   readonly restedHours: number | null;
   readonly hasWeakBinder: boolean;
+  /** Water the recipe itself allows, as a mass fraction; null where it sets no limit. */
+  readonly waterLimit?: number | null;
+  /** Of an activator: times the usual dose, where its recipe asks for it. */
+  readonly doseFactor?: number | null;
 }
 
-/** A pass as it was blown, wherever it began. */
-export type BlownPass = Omit<PassData, 'from' | 'stepId'>;
+/** A pass as it was blown, wherever it began; with the exit of the very blower, where it was recorded. */
+export type BlownPass = Omit<PassData, 'from' | 'stepId' | 'blower'> & { readonly exit?: BlowerExit | null };
+type BlowerExit = Pick<NonNullable<PassData['blower']>, 'exitDiameterMm' | 'exitSpeedMS'>;
 
 /** What was seen in its photo. */
 export interface Outcome {
   readonly cellMm: number;
   readonly cellsPerCm2: number;
   readonly cellCount: number;
+  /** Cells from one size on, in mm, of those that the photo could show. */
+  readonly cellsFrom?: readonly { readonly mm: number; readonly medianMm: number; readonly perCm2: number }[];
   readonly lacingShare: number;
   readonly lacingWidthMm: number;
   readonly mud: number;
@@ -44,6 +51,11 @@ export interface PourRecord {
   readonly id: string;
   readonly name: string;
   readonly technique: Technique;
+  readonly aims?: Aims | undefined;
+  /** Area of the planned flowers, 0 without any; undefined when it was poured without a plan. */
+  readonly flowersDm2?: number | undefined;
+  /** Cups that were planned to lie over the whole face. */
+  readonly onFace?: readonly string[] | undefined;
   readonly support: SupportSize;
   readonly pouredAt: string | null;
   readonly cups: readonly PouredCup[];

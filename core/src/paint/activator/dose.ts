@@ -1,7 +1,5 @@
 import { requirePositive } from '../../base/error/index.ts';
-
-/** Sheet thickness that is usual for a blown activator, mm (common practice, no published source). */
-export const USUAL_SHEET_MM = { thin: 0.2, thick: 0.6 } as const;
+import { LIMITS } from '../stage/index.ts';
 
 export interface ActivatorDose {
   /** Grams for one bloom. */
@@ -49,10 +47,10 @@ export function activatorDose(input: {
 }
 
 function judge(sheetMm: number): Pick<ActivatorDose, 'verdict' | 'expect'> {
-  if (sheetMm < USUAL_SHEET_MM.thin) {
+  if (sheetMm < LIMITS.sheetMm.thin) {
     return { verdict: 'little', expect: 'The sheet tears before it arrives: petals without lacing.' };
   }
-  if (sheetMm > USUAL_SHEET_MM.thick) {
+  if (sheetMm > LIMITS.sheetMm.thick) {
     return { verdict: 'much', expect: 'A white blob stays in the middle and the petals wash out.' };
   }
   return { verdict: 'usual', expect: 'A sheet that blows out and opens into cells.' };

@@ -1,1 +1,1 @@
-export { USUAL_SHEET_MM, activatorDose, type ActivatorDose } from './dose.ts';
+export { activatorDose, type ActivatorDose } from './dose.ts';

@@ -1,6 +1,7 @@
 export {
   INGREDIENT_ROLES,
   MATERIAL_KINDS,
+  densityInMix,
   isPaint,
   materialKind,
   roleOf,
@@ -19,5 +20,5 @@ export {
   type Opacity,
   type Pigment,
 } from './pigment.ts';
-export { TRUSTS, viscositySdLn, type Trust } from './trust.ts';
+export { TRUSTS, trustOf, viscositySdLn, type Trust } from './trust.ts';
 export { substitutesFor, type Substitute } from './substitute.ts';

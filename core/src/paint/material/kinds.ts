@@ -16,7 +16,10 @@ export interface MaterialKindDefinition {
   readonly label: string;
   readonly group: MaterialGroup;
   readonly viscosityPaS: number;
+  /** As it is measured out; of a powder as it lies loose, in a spoon. */
   readonly densityGPerMl: number;
+  /** Of a powder: what its grains take up inside a mix. */
+  readonly solidGPerMl?: number;
   /** Water the finished mix may hold before its film weakens, as a mass fraction. */
   readonly waterLimit?: { readonly caution: number; readonly stop: number };
   /** Mass fraction that stays when it has dried, and the part of that which is binder. */
@@ -83,7 +86,7 @@ export const MATERIAL_KINDS = [
     waterLimit: TUBE_WATER,
     solids: 0.45,
     binder: 0.3,
-    note: 'Strong color, already thin: little water moves it far.',
+    note: 'Strong color, already thin: take less of it, and thin it with varnish; little water moves it far.',
   },
   {
     kind: 'craft',
@@ -225,22 +228,24 @@ export const MATERIAL_KINDS = [
     label: 'Mica powder',
     group: 'powder',
     viscosityPaS: 100,
-    densityGPerMl: 2.8,
+    densityGPerMl: 0.3,
+    solidGPerMl: 2.8,
     solids: 1,
     binder: 0,
     hazards: ['dust'],
-    note: 'Wet it first in varnish and a little water.',
+    note: 'Wet it first in varnish and a little water, or stir it in last and slowly.',
   },
   {
     kind: 'pigment-powder',
     label: 'Pigment powder',
     group: 'powder',
     viscosityPaS: 100,
-    densityGPerMl: 3,
+    densityGPerMl: 0.4,
+    solidGPerMl: 3,
     solids: 1,
     binder: 0,
     hazards: ['dust'],
-    note: 'Wet it first in varnish and a little water.',
+    note: 'Wet it first in varnish and a little water, or stir it in last and slowly.',
   },
   {
     kind: 'silicone-oil',
@@ -334,6 +339,16 @@ export function materialKind(kind: MaterialKind): MaterialKindDefinition {
 export function isPaint(kind: MaterialKind): boolean {
   return materialKind(kind).group === 'paint';
 }
+
+/**
+ * What a material's mass takes up inside a mix: a powder its grains, anything else what it measures.
+ *
+ * @example densityInMix({ kind: 'mica-powder', densityGPerMl: 0.3 }) // 2.8
+ */
+export const densityInMix = (material: {
+  readonly kind: MaterialKind;
+  readonly densityGPerMl: number;
+}): number => materialKind(material.kind).solidGPerMl ?? material.densityGPerMl;
 
 export const INGREDIENT_ROLES = ['medium', 'paint', 'thinner', 'water', 'powder'] as const;
 export type IngredientRole = (typeof INGREDIENT_ROLES)[number];

@@ -1,6 +1,7 @@
 import {
   MATERIAL_KINDS,
   isPaint,
+  densityInMix,
   materialKind,
   pigmentDensity,
   roleOf,
@@ -16,8 +17,11 @@ it('water is 1.002 mPa.s and 0.9982 g/ml at 20 C (standard tables, from memory)'
 it('every kind has a plausible density and thickness, and every paint its water limits', () => {
   for (const kind of MATERIAL_KINDS) {
     const isPowder = kind.group === 'powder';
-    expect(kind.densityGPerMl).toBeGreaterThan(0.7);
-    expect(kind.densityGPerMl).toBeLessThan(isPowder ? 4 : 1.6);
+    expect(kind.densityGPerMl).toBeGreaterThan(isPowder ? 0.19 : 0.7);
+    expect(kind.densityGPerMl).toBeLessThan(isPowder ? 0.41 : 1.6);
+    const inMix = densityInMix(kind);
+    expect(inMix).toBeGreaterThan(0.7);
+    expect(inMix).toBeLessThan(isPowder ? 4 : 1.6);
     expect(kind.binder).toBeLessThanOrEqual(kind.solids);
     expect(kind.viscosityPaS).toBeGreaterThan(0);
     if (isPaint(kind.kind)) expect('waterLimit' in kind).toBe(true);

@@ -1,5 +1,8 @@
 import {
+  densityInMix,
   isPaint,
+  materialKind,
+  TRUSTS,
   viscositySdLn,
   type IngredientRole,
   type MaterialKind,
@@ -43,7 +46,7 @@ export interface CupRecord {
     readonly place?: number;
   }[];
   /** The recipe's own limit of water, if it sets one. */
-  readonly recipe?: { readonly waterLimit?: number | null };
+  readonly recipe?: { readonly waterLimit?: number | null; readonly doseFactor?: number | null };
   /** What left the cup other than onto a support. */
   readonly movements?: readonly {
     readonly kind: MovementKind;
@@ -75,9 +78,12 @@ export interface CupState {
   readonly targetMg: number;
   readonly actualMg: number;
   readonly leftMg: number;
-  /** In the cup so far, one for each ingredient: weighed in, less what was taken out or dried away. */
+  /**
+   * In the cup so far, one for each ingredient: weighed in, less what was taken out or dried away; water below 0 is what
+   * the cup lacks, as it left the paint and the media.
+   */
   readonly actualIngredientMg: readonly number[];
-  /** What everything below is computed from: as weighed once the cup is mixed, the targets before. */
+  /** What everything below is computed from: as weighed while a mixed cup holds anything, else the targets. */
   readonly shownIngredientMg: readonly number[];
   /** Parts by weight with the paint as 1: as weighed once something is, as planned before. */
   readonly parts: readonly number[];
@@ -105,18 +111,18 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
   const actualIngredientMg = contentsMg(cup);
   const targetMg = cup.ingredients.reduce((sum, each) => sum + each.targetMg, 0);
   const actualMg = actualIngredientMg.reduce((sum, mg) => sum + mg, 0);
-  const weighedMg = contentsMg(withoutDraws(cup));
+  const weighedMg = contentsMg(asFilled(cup));
   const mixed = cup.ingredients.every(
     (each, index) => (weighedMg[index] ?? 0) >= MIXED_SHARE * each.targetMg,
   );
   const phase = mixed ? 'mixed' : actualMg > 0 ? 'weighing' : 'planned';
   const shownMg = cup.ingredients.map((each, index) =>
-    phase === 'mixed' ? (actualIngredientMg[index] ?? 0) : each.targetMg,
+    phase === 'mixed' && actualMg > 0 ? (actualIngredientMg[index] ?? 0) : each.targetMg,
   );
   const properties = mixProperties(
     cup.ingredients.map((each, index) => ({
       massG: toG(shownMg[index] ?? 0),
-      densityGPerMl: each.material.densityGPerMl,
+      densityGPerMl: densityInMix(each.material),
       viscosityPaS: each.material.viscosityPaS,
       waterFraction: each.material.kind === 'water' ? 1 : 0,
     })),
@@ -137,11 +143,7 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
         sdLn: each.material.viscositySdLn ?? viscositySdLn(each.material.kind, each.material.viscosityTrust),
       })),
     ),
-    trust: cup.ingredients.every(
-      (each) => each.material.kind === 'water' || each.material.viscosityTrust === 'measured',
-    )
-      ? 'measured'
-      : 'typical',
+    trust: leastTrust(cup.ingredients),
     water: waterVerdict(
       properties.waterFraction,
       paint?.material.kind ?? null,
@@ -157,15 +159,48 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
   };
 }
 
-/** A cup from which others were filled stays mixed, however little is left in it. */
-const withoutDraws = (cup: CupRecord): CupRecord => ({
+/** A cup is trusted as far as the least known of its ingredients. */
+const leastTrust = (ingredients: readonly CupIngredient[]): Trust =>
+  TRUSTS.find((trust) =>
+    ingredients.some(({ material }) => material.kind !== 'water' && material.viscosityTrust === trust),
+  ) ?? 'measured';
+
+/** Water that paint and media brought along themselves, most of which can dry away. */
+function ownWaterMg(ingredients: readonly CupIngredient[], contents: readonly number[]): number {
+  const mg = ingredients.reduce((sum, { material }, index) => {
+    const solids = material.solids ?? materialKind(material.kind).solids;
+    return sum + (material.kind === 'water' ? 0 : (1 - solids) * (contents[index] ?? 0));
+  }, 0);
+  return Math.floor(CAN_DRY * mg);
+}
+
+/** What does not dry in a cup before it is no paint any more. */
+const CAN_DRY = 0.9;
+
+/**
+ * The most that can dry away from what a cup holds, whole milligrams: its added water and most of its paint's own.
+ */
+export function dryableMg(cup: CupRecord): number {
+  const contents = contentsMg(cup);
+  const waterMg = cup.ingredients.reduce(
+    (sum, { material }, index) => sum + (material.kind === 'water' ? (contents[index] ?? 0) : 0),
+    0,
+  );
+  return Math.max(0, waterMg + ownWaterMg(cup.ingredients, contents));
+}
+
+/** A cup from which others were filled, or that dried, stays mixed, however little is left in it. */
+const asFilled = (cup: CupRecord): CupRecord => ({
   ...cup,
-  movements: (cup.movements ?? []).filter(({ kind }) => kind !== 'drawn'),
+  movements: (cup.movements ?? []).filter(({ kind }) => kind !== 'drawn' && kind !== 'loss'),
 });
 
 /**
  * What a cup has been filled with, ingredient by ingredient: additions and movements in their order, which is that of
- * their places and, where none were given, of their times: a clock that was set back must not turn it round. A share that is taken out, or thrown out, takes of everything alike; a loss is water.
+ * their places and, where none were given, of their times: a clock that was set back must not turn it round. A share that is taken out, or thrown out, takes of everything alike; a loss is water:
+ * where less was added than dried away, the rest is a deficit, since it left the paint and the media.
+ *
+ * @returns whole milligrams, one for each ingredient; below 0 for water that the cup lacks
  */
 function contentsMg(cup: CupRecord): number[] {
   const contents = cup.ingredients.map(() => 0);
@@ -190,7 +225,8 @@ function contentsMg(cup: CupRecord): number[] {
       const index = indexOf.get(addition.ingredientId);
       if (index !== undefined) contents[index] = (contents[index] ?? 0) + addition.mg;
     } else if (movement?.kind === 'loss' && waterIndex >= 0) {
-      contents[waterIndex] = Math.max(0, (contents[waterIndex] ?? 0) - movement.mg);
+      const least = Math.min(contents[waterIndex]!, -ownWaterMg(cup.ingredients, contents));
+      contents[waterIndex] = Math.max(least, contents[waterIndex]! - movement.mg);
     } else if (movement?.kind === 'taken-out' || movement?.kind === 'drawn') {
       const total = contents.reduce((sum, mg) => sum + mg, 0);
       const kept = total > 0 ? Math.max(0, 1 - movement.mg / total) : 1;

@@ -1,6 +1,7 @@
 export {
   MOVEMENT_KINDS,
   cupState,
+  dryableMg,
   type CupIngredient,
   type CupRecord,
   type CupState,
@@ -17,6 +18,5 @@ export { mixProperties, mixSpreadLn, type MixPart, type MixProperties } from './
 export { WATER_STEP_MG, stepProgress, weighingSteps, type StepProgress, type WeighingStep } from './steps.ts';
 export { THINNING_STEP, thin, type Thinner } from './thin.ts';
 export { overPour, type OverPour } from './overpour.ts';
-export { thinningStep, type ThinningStep } from './thinning.ts';
 export { thinCalculation } from './thin.calculation.ts';
 export { waterVerdict, type WaterVerdict } from './water.ts';

@@ -1,6 +1,5 @@
-import { cupState, type CupIngredient } from './cup.ts';
+import { cupState, dryableMg, type CupIngredient } from './cup.ts';
 import { overPour } from './overpour.ts';
-import { thinningStep } from './thinning.ts';
 
 const ingredient = (
   id: string,
@@ -81,8 +80,36 @@ describe('what leaves a cup', () => {
       movements: [{ kind: 'loss', mg: 3_000, at: '2' }],
     });
     expect(after.actualIngredientMg[2]).toBe(8_250);
-    expect(after.phase).toBe('weighing');
+    // It dried, it was not poured back: what it is now is what it holds, not what its recipe aimed at.
+    expect(after.phase).toBe('mixed');
+    expect(after.properties.viscosityPaS).toBeGreaterThan(before.properties.viscosityPaS);
     expect(after.actualMg).toBe(before.actualMg - 3_000);
+  });
+
+  it('a loss beyond the added water is a deficit that water stirred in makes good', () => {
+    const dried = { kind: 'loss', mg: 13_000, at: '2' } as const;
+    const dry = cupState({ ingredients: D2, additions: full, movements: [dried] });
+    expect(dry.actualIngredientMg[2]).toBe(11_250 - 13_000);
+    expect(dry.actualMg).toBe(56_250 - 13_000);
+    expect(dry.properties.waterFraction).toBe(0);
+    const again = cupState({
+      ingredients: D2,
+      additions: [...full, add('w', 13_000, '3')],
+      movements: [dried],
+    });
+    const before = cupState({ ingredients: D2, additions: full });
+    expect(again.properties.viscosityPaS).toBeCloseTo(before.properties.viscosityPaS, 9);
+    expect(dryableMg({ ingredients: D2, additions: full })).toBeGreaterThan(20_000);
+  });
+
+  it('a cup that was poured into others to the last drop is empty and can still be looked at', () => {
+    const state = cupState({
+      ingredients: D2,
+      additions: full,
+      movements: [{ kind: 'drawn', mg: 56_250, at: '2' }],
+    });
+    expect(state).toMatchObject({ phase: 'mixed', leftMg: 0, actualMg: 0 });
+    expect(state.properties.viscosityPaS).toBeGreaterThan(0);
   });
 
   it('what is poured in later is not touched by what left before', () => {
@@ -101,39 +128,5 @@ describe('what leaves a cup', () => {
       movements: [{ kind: 'thrown', mg: 56_250, at: '2' }],
     });
     expect(state.leftMg).toBe(0);
-  });
-});
-
-describe('thinning to a stage', () => {
-  const dry = [...D2.slice(0, 2), ingredient('w', 'water', 'water', 0, 1.002e-3)];
-  const cup = (waterMg: number) => ({
-    ingredients: dry,
-    additions: [add('m', 30_000), add('p', 15_000), add('w', waterMg, '2')],
-  });
-
-  it('conditioner and paint before water want about 80 % of the way to fading', () => {
-    const step = thinningStep(cup(0), cupState(cup(0)), { with: 'water', to: 'fading' })!;
-    expect(step.ingredientId).toBe('w');
-    expect(step.mg / step.needMg).toBeCloseTo(0.8, 3);
-    expect(step.mg).toBeGreaterThan(8_000);
-    expect(step.mg).toBeLessThan(14_000);
-  });
-
-  it('steps of 80 % arrive in two or three, and never thin beyond the stage', () => {
-    let waterMg = 0;
-    let steps = 0;
-    for (; steps < 6; steps += 1) {
-      const step = thinningStep(cup(waterMg), cupState(cup(waterMg)), { with: 'water', to: 'fading' });
-      if (!step) break;
-      waterMg += step.mg;
-    }
-    expect(steps).toBeLessThanOrEqual(3);
-    expect(cupState(cup(waterMg)).properties.viscosityPaS).toBeGreaterThan(0.5);
-  });
-
-  it('a cup without the thinner, or already there, gets no advice', () => {
-    const without = { ingredients: D2.slice(0, 2), additions: cup(0).additions };
-    expect(thinningStep(without, cupState(without), { with: 'varnish', to: 'fading' })).toBeUndefined();
-    expect(thinningStep(cup(0), cupState(cup(0)), { with: 'water', to: 'stacking' })).toBeUndefined();
   });
 });

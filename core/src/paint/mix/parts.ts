@@ -10,5 +10,5 @@ export function actualParts(
   const unit =
     ingredients.find((each) => each.role === 'paint' && each.mg > 0) ??
     ingredients.find((each) => each.mg > 0);
-  return ingredients.map((each) => (unit ? each.mg / unit.mg : 0));
+  return ingredients.map((each) => (unit ? Math.max(0, each.mg) / unit.mg : 0));
 }

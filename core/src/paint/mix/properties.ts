@@ -24,7 +24,8 @@ export interface MixProperties {
  * 1/rho = sum w_i/rho_i. Source: Arrhenius 1887; Grunberg & Nissan 1949 (quoted from memory). Holds for
  * well-stirred mixes at one temperature; interaction terms stay 0 until data say otherwise.
  *
- * @param parts at least one; masses of 0 are allowed while a cup is being filled, but not all of them
+ * @param parts at least one; masses of 0 are allowed while a cup is being filled, but not all of them; water below 0 g
+ * has dried away from the other parts
  * @throws InputError naming "parts" or "parts.N.massG" and so on
  * @example
  * mixProperties([
@@ -45,12 +46,12 @@ export function mixProperties(parts: readonly MixPart[]): MixProperties {
     volumeMl,
     densityGPerMl: massG / volumeMl,
     viscosityPaS: Math.exp(lnViscosity),
-    waterFraction: waterG / massG,
+    waterFraction: Math.max(0, waterG) / massG,
   };
 }
 
 function requirePart(part: MixPart, index: number): void {
-  requireNotNegative(`parts.${index}.massG`, part.massG, 'Grams');
+  if (part.waterFraction !== 1) requireNotNegative(`parts.${index}.massG`, part.massG, 'Grams');
   requirePositive(`parts.${index}.viscosityPaS`, part.viscosityPaS, 'The viscosity');
   requirePositive(`parts.${index}.densityGPerMl`, part.densityGPerMl, 'The density');
 }

@@ -21,6 +21,8 @@ export interface Recipe {
   readonly restHours?: number;
   /** Added water the finished mix may hold, as a mass fraction, where the recipe sets its own limit. */
   readonly waterLimit?: number;
+  /** Of an activator: times the usual dose. */
+  readonly doseFactor?: number;
   /** Kinds of paint it must not be made from, and why. */
   readonly never?: { readonly kinds: readonly MaterialKind[]; readonly because: string };
 }

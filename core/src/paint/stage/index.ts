@@ -1,12 +1,14 @@
+export { AIMS, aimsOf, NO_AIMS, type AimKey, type Aims } from './aims.ts';
+export { LIMITS } from './limits.ts';
 export { STAGES, stageCenter, stageOf, type Stage, type StageName } from './stage.ts';
 export {
+  chanceInside,
   CUP_ROLES,
-  TECHNIQUES,
   thicknessWindows,
   windowFit,
   windowFor,
   type CupRole,
-  type Technique,
   type ThicknessWindow,
   type WindowFit,
 } from './window.ts';
+export { TECHNIQUES, type Technique } from './technique.ts';

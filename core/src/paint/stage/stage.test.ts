@@ -1,5 +1,7 @@
+import { NO_AIMS } from './aims.ts';
 import { STAGES, stageCenter, stageOf } from './stage.ts';
-import { TECHNIQUES, thicknessWindows, windowFit } from './window.ts';
+import { TECHNIQUES } from './technique.ts';
+import { thicknessWindows, windowFit } from './window.ts';
 
 it.each([
   [60, 'stacking'],
@@ -26,19 +28,25 @@ it('the stages run from thick to thin without a gap', () => {
 });
 
 describe('contrast rules (common practice, no published source)', () => {
-  it('a Dutch pour wants base and colors alike at the fading stage', () => {
-    expect(windowFit('dutch', 'base', 0.6)).toBe('fits');
-    expect(windowFit('dutch', 'color', 1.2)).toBe('thick');
-    expect(windowFit('dutch', 'color', 0.2)).toBe('thin');
+  it('a Dutch pour may be thick, medium or thin; an aim narrows it', () => {
+    expect([0.21, 0.6, 1.9].map((paS) => windowFit('dutch', 'base', paS))).toEqual(['fits', 'fits', 'fits']);
+    expect(windowFit('dutch', 'color', 3)).toBe('thick');
+    expect(windowFit('dutch', 'color', 0.1)).toBe('thin');
+    const medium = { ...NO_AIMS, thickness: 'medium' as const };
+    expect(windowFit('dutch', 'color', 1.9, medium)).toBe('thick');
+    expect(windowFit('dutch', 'color', 0.21, medium)).toBe('thin');
   });
 
   it('a bloom wants pillow and colors standing and the activator clearly thinner', () => {
     expect(windowFit('bloom', 'color', 2.8)).toBe('fits');
-    expect(windowFit('bloom', 'pillow', 0.9)).toBe('thin');
+    // An equal-base medium over a pillow of itself.
+    expect(windowFit('bloom', 'pillow', 0.93)).toBe('fits');
+    expect(windowFit('bloom', 'pillow', 0.4)).toBe('thin');
     expect(windowFit('bloom', 'pillow', 8)).toBe('fits');
     expect(windowFit('bloom', 'color', 8)).toBe('thick');
     expect(windowFit('bloom', 'activator', 0.5)).toBe('fits');
-    expect(windowFit('bloom', 'activator', 1.18)).toBe('thick');
+    // What counts is that it is clearly thinner than the colors: 3 : 1 and 5 : 2 with tube paint are right.
+    expect(windowFit('bloom', 'activator', 1.4)).toBe('fits');
   });
 
   it('asks nothing of a cup the technique has no use for', () => {

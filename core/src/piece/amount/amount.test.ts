@@ -1,6 +1,6 @@
 import { runCalculation } from '../../base/calculation/index.ts';
 import { findCalculation } from '../../registry/index.ts';
-import { filmLeftMm } from '../../flow/film/index.ts';
+import { meanFilmLeftMm } from '../../flow/film/index.ts';
 import { EMPTY_PLAN, type Plan, type PlanBase } from '../plan/index.ts';
 import { paint } from '../../../testing/index.ts';
 import type { SupportSize } from '../support/index.ts';
@@ -25,12 +25,12 @@ const plan = (changes: Partial<Plan> = {}): Plan => ({ ...EMPTY_PLAN, ...changes
 const plainly = { ...EMPTY_PLAN.settings, dripShare: 0, reserveShare: 0, cupLossG: 0 };
 
 describe('base paint', () => {
-  it('is the film that stays (Jeffreys 1930, from memory) times face and sides', () => {
+  it('is the mean film that stays (Jeffreys 1930, from memory) times face and sides', () => {
     const [area] = baseAreas({ ...board, widthMm: 200, heightMm: 300, sideDepthMm: 0 }, base(), paints);
-    expect(area!.filmMm).toBeCloseTo(1.218, 3);
-    expect(area!.volumeMl).toBeCloseTo(0.1218 * 600, 1);
+    expect(area!.filmMm).toBeCloseTo(0.812, 3);
+    expect(area!.volumeMl).toBeCloseTo(0.0812 * 600, 1);
     expect(area!.filmMm).toBe(
-      filmLeftMm({ viscosityPaS: 0.8, densityKgM3: 1100, lengthM: 0.3, tiltDeg: 30, seconds: 30 }),
+      meanFilmLeftMm({ viscosityPaS: 0.8, densityKgM3: 1100, lengthM: 0.3, tiltDeg: 30, seconds: 30 }),
     );
   });
 
@@ -88,20 +88,38 @@ describe('a stack', () => {
     seconds: 3,
   };
 
-  it('takes a pillow as deep as the dent and the margin, under 60 % of the flower', () => {
+  it('takes a pillow as deep as the dent and the margin, or generously deep, under the flower', () => {
     const dent = deepestDentMm({ passes: [mouth] }, stack, 1.15, []);
     expect(dent).toBeCloseTo(3.74, 2);
     const found = amounts(board, plan({ stacks: [stack], passes: [mouth], settings: plainly }), paints);
     const dentInPillow = deepestDentMm({ passes: [mouth] }, stack, 1.35, []);
     expect(found.layers[0]!.massG).toBeCloseTo(
-      pillowMassG({ footprintMm: 120, dentMm: dentInPillow, marginMm: 1, densityGPerMl: 1.35 }),
+      pillowMassG({ footprintMm: 200, dentMm: dentInPillow, marginMm: 1, densityGPerMl: 1.35 }),
+      12,
+    );
+    const calm = amounts(board, plan({ stacks: [stack], settings: plainly }), paints);
+    expect(calm.layers[0]!.massG).toBeCloseTo(
+      pillowMassG({ footprintMm: 200, dentMm: 3, marginMm: 0, densityGPerMl: 1.35 }),
       12,
     );
   });
 
-  it('takes activator for a sheet over the whole flower: 200 mm at 0.3 mm and 1.15 g/ml are 10.8 g', () => {
+  it('takes activator for a sheet over the whole flower: 200 mm at 0.25 mm and 1.15 g/ml are 9.0 g', () => {
     const found = amounts(board, plan({ stacks: [stack], settings: plainly }), paints);
-    expect(found.layers[2]!.massG).toBeCloseTo(10.84, 2);
+    expect(found.layers[2]!.massG).toBeCloseTo(9.03, 2);
+  });
+
+  it('the activator is the smallest of the pile, and two share the dose unless their recipe asks for more', () => {
+    const grams = (layers: (typeof stack)['layers'], all = paints) =>
+      amounts(board, plan({ stacks: [{ ...stack, layers }], settings: plainly }), all).layers.map(
+        ({ massG }) => massG,
+      );
+    const small = stack.layers.map((layer) => (layer.paintId === 'rust' ? { ...layer, massG: 4 } : layer));
+    expect(grams(small)[2]).toBeCloseTo(3.6, 9);
+    const two = [...stack.layers, { id: 'second', paintId: 'net', massG: null }];
+    expect(grams(two)[2]).toBeCloseTo(9.03 / 2, 2);
+    const double = paints.map((each) => (each.id === 'net' ? { ...each, doseFactor: 2 } : each));
+    expect(grams(two, double)[3]).toBeCloseTo(2 * 9.03, 1);
   });
 
   it('a blower of the shelf digs by its own exit; a pass elsewhere does not dig here', () => {

@@ -1,5 +1,6 @@
 import { InputError, requirePositive } from '../../base/error/index.ts';
-import { filmLeftMm } from '../../flow/film/index.ts';
+import { meanFilmLeftMm } from '../../flow/film/index.ts';
+import { LIMITS } from '../../paint/stage/index.ts';
 import { seamShares, type PlanBase, type PlanPaint } from '../plan/index.ts';
 import { paintedArea, type SupportSize } from '../support/index.ts';
 import { paintOf } from './layers.ts';
@@ -15,8 +16,8 @@ export interface BaseArea {
 /**
  * Base paint that stays on the face and the sides, area by area.
  *
- * Law: volume = film x (face + sides) x the area's share; film as `film-left` computes it, along the longest
- * way down the face, or as given.
+ * Law: volume = film x (face + sides) x the area's share; film as the mean of what `film-left` computes, along the
+ * longest way down the face, or as given.
  *
  * @throws InputError naming the field
  */
@@ -32,13 +33,25 @@ export function baseAreas(support: SupportSize, base: PlanBase, paints: readonly
   });
 }
 
-/** Thickness of the base's film once it has run off, mm. */
+/** Mean film that a usual run-off leaves of a base as thick and heavy, mm. */
+export const usualBaseMm = (
+  support: SupportSize,
+  paint: Pick<PlanPaint, 'viscosityPaS' | 'densityGPerMl'>,
+): number =>
+  meanFilmLeftMm({
+    viscosityPaS: paint.viscosityPaS,
+    densityKgM3: 1000 * paint.densityGPerMl,
+    lengthM: Math.max(support.widthMm, support.heightMm) / 1000,
+    ...LIMITS.runOff,
+  });
+
+/** Mean thickness of the base's film once it has run off, mm. */
 function baseFilmMm(support: SupportSize, { film }: PlanBase, paint: PlanPaint): number {
   if (film.kind === 'thickness') {
     requirePositive('base.film.mm', film.mm, 'The film');
     return film.mm;
   }
-  return filmLeftMm({
+  return meanFilmLeftMm({
     viscosityPaS: paint.viscosityPaS,
     densityKgM3: 1000 * paint.densityGPerMl,
     lengthM: Math.max(support.widthMm, support.heightMm) / 1000,

@@ -1,5 +1,5 @@
 export { amounts, layerAmounts, type Amounts, type LayerAmount, type PaintAmount } from './amounts.ts';
-export { baseAreas, type BaseArea } from './base.ts';
+export { baseAreas, usualBaseMm, type BaseArea } from './base.ts';
 export { pieceFilm, secondsToSpin, type PieceFilm } from './film.ts';
 export { exitOf, type BlowerExit } from './exit.ts';
 export { deepestDentMm, paintOf, pillowMassG, stackLayers, type SettledLayer } from './layers.ts';

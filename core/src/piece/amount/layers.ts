@@ -1,5 +1,6 @@
 import { jetOnPaint } from '../../flow/air/index.ts';
 import { InputError } from '../../base/error/index.ts';
+import { LIMITS } from '../../paint/stage/index.ts';
 import { distanceMm, type Plan, type PlanLayer, type PlanPaint, type PlanStack } from '../plan/index.ts';
 import { exitOf, type BlowerExit } from './exit.ts';
 
@@ -45,21 +46,20 @@ export function deepestDentMm(
 }
 
 /**
- * Grams of a pillow: its footprint times the dent of the air and the film that shall stay under it.
- * Law: mass = pi/4 d^2 x (dent + margin) x density (geometry).
+ * Grams of a pillow: its footprint times the dent of the air and the film that shall stay under it, or its usual depth.
+ * Law: mass = pi/4 d^2 x max(dent + margin, usual depth) x density (geometry).
  */
 export function pillowMassG(input: {
   readonly footprintMm: number;
   readonly dentMm: number;
   readonly marginMm: number;
+  /** It is generous: at least so deep. */
+  readonly leastMm?: number;
   readonly densityGPerMl: number;
 }): number {
-  const mm = input.dentMm + input.marginMm;
+  const mm = Math.max(input.leastMm ?? 0, input.dentMm + input.marginMm);
   return ((Math.PI / 4) * input.footprintMm ** 2 * mm * input.densityGPerMl) / 1000;
 }
-
-/** A pillow lies under this share of the flower (common practice, no published source). */
-const PILLOW_SHARE = 0.6;
 
 /** Every layer of a stack with its grams, "as much as it takes" worked out. */
 export function stackLayers(
@@ -70,7 +70,7 @@ export function stackLayers(
 ): SettledLayer[] {
   return stack.layers.map((layer, index) => {
     const paint = paintOf(paints, layer.paintId, `stacks.layers.${index}.paintId`);
-    return settled(layer, paint, layer.massG ?? takes(plan, stack, paint, blowers));
+    return settled(layer, paint, layer.massG ?? takes(plan, stack, paint, paints, blowers));
   });
 }
 
@@ -78,23 +78,33 @@ export function settled(layer: PlanLayer, paint: PlanPaint, massG: number): Sett
   return { layer, paint, massG, volumeMl: massG / paint.densityGPerMl };
 }
 
+/** The activator is the smallest of the pile, so much smaller than the smallest color (common practice). */
+const SMALLEST_SHARE = 0.9;
+
 /** @throws InputError for a paint that must be given in grams */
 function takes(
   plan: Pick<Plan, 'passes' | 'settings'>,
   stack: PlanStack,
-  { role, name, densityGPerMl }: PlanPaint,
+  { role, name, densityGPerMl, doseFactor }: PlanPaint,
+  paints: readonly PlanPaint[],
   blowers: readonly BlowerExit[],
 ): number {
   if (role === 'pillow') {
     return pillowMassG({
-      footprintMm: PILLOW_SHARE * stack.footprintMm,
+      footprintMm: stack.footprintMm,
       dentMm: deepestDentMm(plan, stack, densityGPerMl, blowers),
       marginMm: plan.settings.marginMm,
+      leastMm: LIMITS.pillowMm.aim,
       densityGPerMl,
     });
   }
   if (role === 'activator') {
-    return ((Math.PI / 4) * stack.footprintMm ** 2 * plan.settings.sheetMm * densityGPerMl) / 1000;
+    const sheetG = ((Math.PI / 4) * stack.footprintMm ** 2 * plan.settings.sheetMm * densityGPerMl) / 1000;
+    if (doseFactor !== undefined) return doseFactor * sheetG;
+    const ofRole = (wanted: PlanPaint['role']) =>
+      stack.layers.filter((layer) => paints.find(({ id }) => id === layer.paintId)?.role === wanted);
+    const smallestG = Math.min(...ofRole('color').map((layer) => layer.massG ?? Infinity));
+    return Math.min(sheetG / ofRole('activator').length, SMALLEST_SHARE * smallestG);
   }
   throw new InputError('massG', `Say how many grams of ${name} to lay.`);
 }

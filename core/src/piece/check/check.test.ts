@@ -101,16 +101,6 @@ it('an activator dose that is too large is brought back to the usual sheet', () 
   expect(check(input(mended)).some(({ id }) => id.startsWith('dose'))).toBe(false);
 });
 
-it('an activator that is too light for cells asks for a lighter color under it', () => {
-  const all = [pillow, { ...rust, densityGPerMl: 1.08 }, { ...tide, densityGPerMl: 1.25 }, net];
-  const finding = check(input(bloom, { paints: all })).find(({ id }) => id.startsWith('stable'))!;
-  expect(finding.facts).toMatchObject({ name: 'net', gPerMl: 1.2, belowGPerMl: 1.25 });
-  if (!finding.fix || !isPlanFix(finding.fix)) throw new Error('no fix');
-  const mended = applyFix(bloom, finding.fix, { newId: counting(), baseId: undefined });
-  expect(mended.stacks[0]!.layers.map((layer) => layer.paintId)).toEqual(['wall', 'tide', 'rust', 'net']);
-  expect(check(input(mended, { paints: all })).some(({ id }) => id.startsWith('stable'))).toBe(false);
-});
-
 it('a bloom with too much paint on is spun until it is right, and the spinner’s caution is shown', () => {
   const layers = bloom.stacks[0]!.layers.map((layer) =>
     layer.paintId === 'rust' ? { ...layer, massG: 500 } : layer,
@@ -129,6 +119,22 @@ it('what cannot be mended in the plan can be left knowingly', () => {
   const cups = paints.map((each) => cupOf(each, { restHours: each.id === 'rust' ? 5 : 0 }));
   const finding = check(input(bloom, { cups })).find(({ id }) => id.startsWith('rest'))!;
   expect(finding.fix).toEqual({ kind: 'tick', id: finding.id, leave: true });
+});
+
+it('a neon is said to take over unless it is laid small (common practice)', () => {
+  const neon = { ...rust, finish: 'neon' as const };
+  const neonPaints = paints.map((each) => (each.id === 'rust' ? neon : each));
+  const said = (plan: Plan) =>
+    check(input(plan, { paints: neonPaints })).filter(({ code }) => code === 'neon');
+  expect(said(bloom)).toMatchObject([{ level: 'look', facts: { name: 'rust', equalShare: 0.5 } }]);
+  const small: Plan = {
+    ...bloom,
+    stacks: bloom.stacks.map((stack) => ({
+      ...stack,
+      layers: stack.layers.map((layer) => (layer.paintId === 'rust' ? { ...layer, massG: 3 } : layer)),
+    })),
+  };
+  expect(said(small)).toEqual([]);
 });
 
 describe('too much and too little', () => {

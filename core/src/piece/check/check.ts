@@ -1,6 +1,6 @@
 import { contrast } from '../../thickness/match/index.ts';
 import { airFindings } from './air.ts';
-import { cupFindings } from './cups.ts';
+import { cupFindings, neonFindings } from './cups.ts';
 import { tableFindings } from './atTheTable.ts';
 import { filmFindings } from './film.ts';
 import type { CheckCup, CheckInput, Finding } from './finding.ts';
@@ -25,6 +25,7 @@ export function check(input: CheckInput): Finding[] {
     ...pathMud(input),
     ...airFindings(input),
     ...filmFindings(input),
+    ...neonFindings(input),
     ...cupFindings(input),
     ...tableFindings(input),
   ];
@@ -69,7 +70,7 @@ function usedCups({ amounts, cups }: CheckInput): CheckCup[] {
 }
 
 function contrastFindings(input: CheckInput): Finding[] {
-  return contrast(input.technique, usedCups(input))
+  return contrast(input.technique, usedCups(input), input.aims)
     .filter((finding) => finding.level !== 'fine')
     .map((finding): Finding => ({
       id: `contrast ${finding.cupIds.join(' ')} ${finding.level}`,

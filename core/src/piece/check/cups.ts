@@ -1,4 +1,36 @@
+import { LIMITS } from '../../paint/stage/index.ts';
 import type { CheckInput, Finding } from './finding.ts';
+
+/**
+ * Whether a cup does not hold what a plan takes of it, beyond what a scale and the reserve even out.
+ *
+ * @example isShort(97, 100) // true
+ */
+export const isShort = (leftG: number, wantedG: number): boolean =>
+  leftG < wantedG * (1 - LIMITS.shortShare) - 0.05;
+
+/** A neon bleeds into its neighbors and takes over: it is laid small (common practice, no published source). */
+export function neonFindings({ amounts, paints }: CheckInput): Finding[] {
+  const colors = amounts.paints.flatMap(({ paintId, massG }) => {
+    const paint = paints.find((each) => each.id === paintId)!;
+    return paint.role === 'color' && massG > 0 ? [{ paint, massG }] : [];
+  });
+  const total = colors.reduce((sum, { massG }) => sum + massG, 0);
+  const equalShare = 1 / colors.length;
+  return colors.flatMap(({ paint, massG }): Finding[] => {
+    const share = massG / total;
+    if (paint.finish !== 'neon' || colors.length < 2 || share <= LIMITS.littleOfColor * equalShare) return [];
+    return [
+      {
+        id: `neon ${paint.id}`,
+        level: 'look',
+        code: 'neon',
+        facts: { name: paint.name, share, equalShare },
+        fix: null,
+      },
+    ];
+  });
+}
 
 /** Cups that are short, not mixed, weak, fresh, or not tested today. */
 export function cupFindings(input: CheckInput): Finding[] {
@@ -7,7 +39,7 @@ export function cupFindings(input: CheckInput): Finding[] {
     const cup = input.cups.find((each) => each.id === amount.paintId);
     const found: Finding[] = [];
     const leftG = cup?.leftG ?? 0;
-    if (leftG < amount.massG - 0.05) {
+    if (isShort(leftG, amount.massG)) {
       found.push({
         id: `short ${paint.id}`,
         level: 'wrong',

@@ -1,12 +1,17 @@
-import { baseAreas, pieceFilm, secondsToSpin, type PieceFilm } from '../amount/index.ts';
-import type { Technique } from '../../paint/stage/index.ts';
+import {
+  baseAreas,
+  usualBaseMm,
+  type BaseArea,
+  pieceFilm,
+  secondsToSpin,
+  type PieceFilm,
+} from '../amount/index.ts';
+import { LIMITS, type Technique } from '../../paint/stage/index.ts';
 import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';
 
-/** All paint on the piece over face and sides, mm: more sags and cracks at the rim, less leaves bands. */
-export const USUAL_FILM_MM = { thin: 0.45, thick: 2.6 } as const;
-/** Slow turns: fast ones warp the cells (common practice). */
-export const USUAL_RPM = 60;
+const USUAL_FILM_MM = LIMITS.filmMm;
+const USUAL_RPM = LIMITS.spinRpm.most;
 
 /** Too much paint left on, too little, and a base that lies too thick or too thin. */
 export function filmFindings(input: CheckInput): Finding[] {
@@ -26,7 +31,8 @@ export function filmFindings(input: CheckInput): Finding[] {
   }
   if (plan.base) {
     const films = baseAreas(support, plan.base, paints);
-    const [thin] = films.filter((area) => area.filmMm < USUAL_FILM_MM.thin);
+    const usualMm = ({ paint }: BaseArea) => usualBaseMm(support, paint);
+    const [thin] = films.filter((area) => area.filmMm < LIMITS.baseOfFilm.least * usualMm(area));
     const [thick] = films.filter((area) => area.filmMm > USUAL_FILM_MM.thick);
     const odd = thin ?? thick;
     if (odd) {
@@ -34,8 +40,8 @@ export function filmFindings(input: CheckInput): Finding[] {
         id: `film ${odd.paint.id}`,
         level: 'look',
         code: thin ? 'base-thin' : 'base-thick',
-        facts: { name: odd.paint.name, filmMm: odd.filmMm },
-        fix: { kind: 'film', mm: 1 },
+        facts: { name: odd.paint.name, filmMm: odd.filmMm, usualMm: usualMm(odd) },
+        fix: { kind: 'film', mm: Number(usualMm(odd).toFixed(2)) },
       });
     }
   } else if (allMm < USUAL_FILM_MM.thin && input.technique !== 'bloom') {

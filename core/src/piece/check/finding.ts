@@ -4,7 +4,7 @@ import type { ThickCup } from '../../paint/mix/index.ts';
 import type { ContrastFinding } from '../../thickness/match/index.ts';
 import type { Plan, PlanPaint } from '../plan/index.ts';
 import type { SupportSize } from '../support/index.ts';
-import type { Technique } from '../../paint/stage/index.ts';
+import type { Aims, Technique } from '../../paint/stage/index.ts';
 import type { Fix } from './fix.ts';
 
 /** What is known of a cup that the plan pours. */
@@ -44,12 +44,15 @@ export interface FindingFacts {
     readonly wantedG: number;
     readonly leftG: number;
   };
+  /** A neon among other colors; its share of them by mass, and an equal share. */
+  readonly neon: { readonly name: string; readonly share: number; readonly equalShare: number };
   readonly 'weak-film': { readonly name: string; readonly isAboveWaterLimit: boolean };
   readonly fresh: { readonly name: string; readonly restHours: number };
   readonly untested: { readonly name: string };
   readonly 'too-much': { readonly filmMm: number };
-  readonly 'base-thin': { readonly name: string; readonly filmMm: number };
-  readonly 'base-thick': { readonly name: string; readonly filmMm: number };
+  /** `usualMm` stays of a base as thick after a usual run-off. */
+  readonly 'base-thin': { readonly name: string; readonly filmMm: number; readonly usualMm: number };
+  readonly 'base-thick': { readonly name: string; readonly filmMm: number; readonly usualMm: number };
   readonly 'no-base': { readonly filmMm: number };
   /** Share of their color that the mixture of two neighbors keeps. */
   readonly mud: { readonly lower: string; readonly upper: string; readonly keptShare: number };
@@ -58,21 +61,19 @@ export interface FindingFacts {
     readonly lower: string;
     readonly upperGPerMl: number;
     readonly lowerGPerMl: number;
-    readonly seconds: number;
-  };
-  readonly 'never-opens': {
-    readonly name: string;
-    readonly gPerMl: number;
-    readonly belowGPerMl: number;
+    readonly fromSeconds: number;
+    readonly toSeconds: number;
   };
   readonly 'opens-early': {
     readonly name: string;
-    readonly opensSeconds: number;
+    readonly fromSeconds: number;
+    readonly toSeconds: number;
     readonly blowSeconds: number;
   };
   readonly 'opens-late': {
     readonly name: string;
-    readonly opensSeconds: number;
+    readonly fromSeconds: number;
+    readonly toSeconds: number;
     readonly waitSeconds: number;
   };
   readonly 'dose-little': { readonly name: string; readonly sheetMm: number };
@@ -99,6 +100,8 @@ export type Finding<Code extends FindingCode = FindingCode> = {
 
 export interface CheckInput {
   readonly technique: Technique;
+  /** What the artist wants of it; left out, nothing in particular. */
+  readonly aims?: Aims | undefined;
   readonly support: SupportSize;
   readonly plan: Plan;
   readonly paints: readonly PlanPaint[];

@@ -1,4 +1,4 @@
-import { blownOut, type Plan, type PlanPass, type PlanSettings } from '../plan/index.ts';
+import { blownOut, USUAL_FILM, type Plan, type PlanPass, type PlanSettings } from '../plan/index.ts';
 
 /** What a finding offers to do; "go" leads to another station, the others change the plan. */
 export type Fix =
@@ -64,7 +64,7 @@ export function applyFix(
               pattern: 'one',
               areas: [{ paintId: options.baseId, share: 1 }],
               seam: null,
-              film: { kind: 'run-off', tiltDeg: 30, seconds: 30 },
+              film: USUAL_FILM,
             },
           }
         : plan;

@@ -1,5 +1,5 @@
 export { check } from './check.ts';
-export { USUAL_FILM_MM, USUAL_RPM } from './film.ts';
+export { isShort } from './cups.ts';
 export type { CheckCup, CheckInput, Finding, FindingCode, FindingFacts } from './finding.ts';
 export { applyFix, isPlanFix, type Fix, type PlanFix } from './fix.ts';
 export { groundUnder, depthAndDensity } from './ground.ts';

@@ -1,10 +1,8 @@
 import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
 import type { PlanPaint } from '../plan/index.ts';
+import { LIMITS } from '../../paint/stage/index.ts';
 import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';
-
-/** Neighbors that lose this share of their chroma go to mud (common practice, no published source). */
-export const MUDDY = 0.45;
 
 export const mudFinding = (
   id: string,
@@ -36,7 +34,7 @@ export function pathMud(input: CheckInput): Finding[] {
         better && better.mended.length > 0 ? { kind: 'order', stackId: path.id, order: better.order } : null;
       return colors.slice(1).flatMap((upper, index): Finding[] => {
         const share = mudOf(colors[index]!.colorHex, upper.colorHex);
-        if (share < MUDDY) return [];
+        if (share < LIMITS.neighborsLose.most) return [];
         return [mudFinding(`mud ${path.id} ${index}`, colors[index]!, upper, share, fix)];
       });
     });

@@ -1,11 +1,11 @@
-import { USUAL_SHEET_MM } from '../../paint/activator/index.ts';
+import { LIMITS } from '../../paint/stage/index.ts';
 import { stackLayers } from '../amount/index.ts';
 import { mudOf, suggestOrder, type OrderLayer } from '../order/index.ts';
-import { distanceMm, type PlanStack } from '../plan/index.ts';
-import { coreSample, evenlyMm, type CoreSample, type SampleLayer } from '../stack/index.ts';
+import { distanceMm, type PlanPaint, type PlanStack } from '../plan/index.ts';
+import { coreSample, evenlyMm } from '../stack/index.ts';
 import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';
-import { MUDDY, mudFinding } from './mud.ts';
+import { mudFinding } from './mud.ts';
 
 /** What is to be said of every stack; alike ones are spoken of once. */
 export function stackFindings(input: CheckInput): Finding[] {
@@ -39,19 +39,19 @@ function sinking(input: CheckInput, stack: PlanStack): Finding[] {
       const upper = sample.layers[lower + 1]!;
       return verdict === 'sinks' && upper.paint.role !== 'activator';
     })
-    .map(({ lower, cells }): Finding => {
+    .map(({ lower, opens }): Finding => {
       const [below, above] = [sample.layers[lower]!.paint, sample.layers[lower + 1]!.paint];
-      const seconds = cells.stable ? 0 : cells.openingSeconds;
+      const { fromSeconds, toSeconds } = opens!;
       return {
         id: `sinks ${stack.id} ${above.id} ${below.id}`,
-        level: seconds < input.plan.settings.waitSeconds ? 'wrong' : 'look',
+        level: fromSeconds < input.plan.settings.waitSeconds && isFarDenser(above, below) ? 'wrong' : 'look',
         code: 'sinks',
         facts: {
           upper: above.name,
           lower: below.name,
           upperGPerMl: above.densityGPerMl,
           lowerGPerMl: below.densityGPerMl,
-          seconds,
+          ...{ fromSeconds, toSeconds },
         },
         fix: better,
       };
@@ -59,11 +59,19 @@ function sinking(input: CheckInput, stack: PlanStack): Finding[] {
   const mud = layers.slice(1).flatMap((upper, index): Finding[] => {
     const lower = layers[index]!;
     const share = mudOf(lower.paint.colorHex, upper.paint.colorHex);
-    if (share < MUDDY || upper.paint.role === 'activator' || lower.paint.role === 'pillow') return [];
+    if (
+      share < LIMITS.neighborsLose.most ||
+      upper.paint.role === 'activator' ||
+      lower.paint.role === 'pillow'
+    )
+      return [];
     return [mudFinding(`mud ${stack.id} ${upper.id}`, lower.paint, upper.paint, share, better)];
   });
   return [...sinks, ...mud];
 }
+
+const isFarDenser = (above: PlanPaint, below: PlanPaint): boolean =>
+  above.densityGPerMl > (1 + LIMITS.sinks) * below.densityGPerMl;
 
 /** A better order of a stack, if there is one. */
 function reordered(input: CheckInput, stack: PlanStack, layers: readonly OrderLayer[]): Fix | null {
@@ -85,58 +93,32 @@ function opening(input: CheckInput, stack: PlanStack): Finding[] {
     .filter((pass) => distanceMm(pass.at, stack.at) <= stack.footprintMm / 2)
     .reduce((sum, pass) => sum + pass.seconds, 0);
   const name = activator.paint.name;
-  if (forecast.cells.stable) {
-    return [
-      {
-        id: `stable ${stack.id}`,
-        level: 'look',
-        code: 'never-opens',
-        facts: {
-          name,
-          gPerMl: activator.paint.densityGPerMl,
-          belowGPerMl: sample.layers[top - 1]!.paint.densityGPerMl,
-        },
-        fix: lighterUnder(stack, sample, activator),
-      },
-    ];
-  }
-  const opens = forecast.cells.openingSeconds;
-  if (opens < blowSeconds) {
+  // Where weight does not open it, the sheet itself does; when, only one's own pours tell.
+  if (!forecast.opens || forecast.verdict === 'opens-otherwise') return [];
+  const { fromSeconds, toSeconds } = forecast.opens;
+  if (toSeconds < blowSeconds) {
     return [
       {
         id: `early ${stack.id}`,
         level: 'look',
         code: 'opens-early',
-        facts: { name, opensSeconds: opens, blowSeconds },
+        facts: { name, fromSeconds, toSeconds, blowSeconds },
         fix: { kind: 'go', to: 'thickness' },
       },
     ];
   }
-  if (opens > settings.waitSeconds) {
+  if (fromSeconds > settings.waitSeconds) {
     return [
       {
         id: `late ${stack.id}`,
         level: 'look',
         code: 'opens-late',
-        facts: { name, opensSeconds: opens, waitSeconds: settings.waitSeconds },
-        fix: { kind: 'settings', changes: { waitSeconds: Math.ceil(opens / 30) * 30 } },
+        facts: { name, fromSeconds, toSeconds, waitSeconds: settings.waitSeconds },
+        fix: { kind: 'settings', changes: { waitSeconds: Math.ceil(toSeconds / 30) * 30 } },
       },
     ];
   }
   return [];
-}
-
-/** The lightest color brought right under the activator, if it is light enough to come up. */
-function lighterUnder(stack: PlanStack, sample: CoreSample, activator: SampleLayer): Fix | null {
-  const colors = sample.layers.filter(({ paint }) => paint.role === 'color' || paint.role === 'swipe');
-  const [lightest] = [...colors].sort((a, b) => a.paint.densityGPerMl - b.paint.densityGPerMl);
-  if (!lightest || lightest.paint.densityGPerMl >= activator.paint.densityGPerMl) return null;
-  const rest = stack.layers.map(({ id }) => id).filter((id) => id !== lightest.layerId);
-  return {
-    kind: 'order',
-    stackId: stack.id,
-    order: [...rest.slice(0, -1), lightest.layerId!, ...rest.slice(-1)],
-  };
 }
 
 function dose(input: CheckInput, stack: PlanStack): Finding[] {
@@ -144,7 +126,7 @@ function dose(input: CheckInput, stack: PlanStack): Finding[] {
     .filter(({ paint, layer }) => paint.role === 'activator' && layer.massG !== null)
     .flatMap(({ paint, volumeMl, layer }): Finding[] => {
       const sheet = evenlyMm(volumeMl, stack.footprintMm);
-      const { thin, thick } = USUAL_SHEET_MM;
+      const { thin, thick } = LIMITS.sheetMm;
       if (sheet >= thin && sheet <= thick) return [];
       return [
         {

@@ -57,7 +57,7 @@ export function planOfPour(
     passes: dataOf(events, 'pass').map((pass): PlanPass => ({
       id: newId(),
       tool: pass.tool,
-      blowerId: null,
+      blowerId: pass.blower?.id ?? null,
       setting: pass.setting,
       at: { x: (pass.from?.x ?? 0.5) * support.widthMm, y: (pass.from?.y ?? 0.5) * support.heightMm },
       directionDeg: pass.directionDeg,
@@ -105,13 +105,24 @@ function sharedOut(before: Plan, piled: readonly Laid[], newId: () => string): P
   const weight = (layer: PlanLayer) => layer.massG ?? 1;
   const plannedOf = (paintId: string) =>
     layers.filter((layer) => layer.paintId === paintId).reduce((sum, layer) => sum + weight(layer), 0);
+  // Cups that were poured together since, or never planned, go onto all piles alike.
+  const unplanned = [...new Set(piled.map(({ mixId }) => mixId))].filter((id) => plannedOf(id) === 0);
   return before.stacks.map((stack) => ({
     ...stack,
     id: newId(),
-    layers: stack.layers.map((layer) => ({
-      ...layer,
-      id: newId(),
-      massG: (laidOf(layer.paintId) * weight(layer)) / plannedOf(layer.paintId),
-    })),
+    layers: [
+      ...stack.layers
+        .filter((layer) => laidOf(layer.paintId) > 0)
+        .map((layer) => ({
+          ...layer,
+          id: newId(),
+          massG: (laidOf(layer.paintId) * weight(layer)) / plannedOf(layer.paintId),
+        })),
+      ...unplanned.map((paintId) => ({
+        id: newId(),
+        paintId,
+        massG: laidOf(paintId) / before.stacks.length,
+      })),
+    ],
   }));
 }

@@ -26,6 +26,13 @@ export interface PassData extends OfStep {
   readonly slantDeg: number;
   readonly directionDeg: number;
   readonly seconds: number;
+  /** The very blower, as it was then; null when it was not said. */
+  readonly blower?: {
+    readonly id: string;
+    readonly name: string;
+    readonly exitDiameterMm: number;
+    readonly exitSpeedMS: number;
+  } | null;
   /** Where it began; null when not drawn. */
   readonly from: FacePlace | null;
 }
@@ -39,7 +46,12 @@ export interface EventData {
     readonly moment?: 'lay' | 'add' | undefined;
   };
   readonly pass: PassData;
-  readonly room: { readonly temperatureC: number; readonly humidityPercent: number | null };
+  readonly room: {
+    readonly temperatureC: number;
+    readonly humidityPercent: number | null;
+    /** Told by a stand-in for a device that is not there: it is no evidence. */
+    readonly standIn?: boolean | undefined;
+  };
   readonly torch: Placed & { readonly seconds: number | null };
   readonly wait: OfStep & { readonly seconds: number; readonly forWhat: string };
   readonly spin: OfStep & {

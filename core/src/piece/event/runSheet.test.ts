@@ -118,4 +118,26 @@ describe('pouring it again', () => {
   it('makes of the base the film its grams are: 40 ml over 200 cm² are 2 mm', () => {
     expect(again.base).toMatchObject({ areas: [{ paintId: 'white', share: 1 }], film: { mm: 2 } });
   });
+
+  it('of several piles keeps what was really laid: cups that were poured together since go onto all of them', () => {
+    const pile = (id: string, colors: readonly string[]) => ({
+      ...{ id, at: { x: 50, y: 50 }, footprintMm: 60 },
+      layers: colors.map((paintId) => ({ id: `${id} ${paintId}`, paintId, massG: 5 })),
+    });
+    const before = { ...EMPTY_PLAN, stacks: [pile('a', ['rust', 'gone']), pile('b', ['rust', 'gone'])] };
+    const planned: LoggedEvent[] = [{ id: '0', kind: 'plan', data: before }, ...log];
+    const { stacks } = planOfPour(planned, paints, support, newId);
+    for (const { layers } of stacks) {
+      expect(layers.map(({ paintId, massG }) => [paintId, massG])).toEqual([
+        ['rust', 4.5],
+        ['rain', 2],
+      ]);
+    }
+  });
+
+  it('a pass remembers the very blower', () => {
+    const blower = { id: 'mine', name: 'My dryer', exitDiameterMm: 40, exitSpeedMS: 12 };
+    const blown: LoggedEvent[] = [{ id: '1', kind: 'pass', data: { ...pass, blower, from: null } }];
+    expect(planOfPour(blown, paints, support, newId).passes[0]!.blowerId).toBe('mine');
+  });
 });

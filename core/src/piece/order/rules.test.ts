@@ -119,6 +119,8 @@ describe('how strongly a rule speaks', () => {
     expect(at(layer({ colorHex: WHITE }), 0, 3)).toBeCloseTo(0.8, 2);
     expect(at(layer({ colorHex: WHITE }), 1, 3)).toBe(0);
     expect(at(layer({ colorHex: BLACK }), 0, 3)).toBe(0);
+    // A deep blue is not pale, however little chroma it has.
+    expect(at(layer({ colorHex: '#27415f' }), 0, 3)).toBe(0);
   });
 
   it('shadow: nearly black, the worse the higher it lies', () => {

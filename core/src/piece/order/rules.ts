@@ -41,6 +41,8 @@ export interface OrderRule {
 const ALL: readonly Technique[] = ['dutch', 'bloom', 'swipe'];
 const OPACITY_RANK = { transparent: 0, 'semi-transparent': 1, 'semi-opaque': 2, opaque: 3 } as const;
 const share = (value: number) => Math.min(1, Math.max(0, value));
+/** Lightness from which a color is called pale. */
+const PALE_FROM = 0.45;
 const isMetallic = ({ paint }: OrderLayer) => paint.finish === 'metallic' || paint.finish === 'pearl';
 
 /**
@@ -120,8 +122,10 @@ export const ORDER_RULES: readonly OrderRule[] = [
     name: 'outline',
     weight: 0.8,
     techniques: ['dutch'],
-    at: (layer, place) =>
-      place === 0 ? share(lightnessOf(layer.paint.colorHex) - chromaOf(layer.paint.colorHex) - 0.2) : 0,
+    at: ({ paint: { colorHex } }, place) =>
+      place === 0 && lightnessOf(colorHex) >= PALE_FROM
+        ? share(lightnessOf(colorHex) - chromaOf(colorHex) - 0.2)
+        : 0,
   },
   {
     name: 'shadow low',

@@ -37,6 +37,7 @@ export interface OrderAdvice {
 
 /** More layers than this are not searched through. */
 const MOST_LAYERS = 14;
+/** A reason that would read "0.0" is none. */
 const WORTH_SAYING = 0.05;
 
 /**
@@ -193,7 +194,7 @@ function matrices(technique: Technique, layers: readonly OrderLayer[]) {
 function reasonsOf(rule: OrderRule, layers: readonly OrderLayer[]): OrderReason[] {
   const found: OrderReason[] = [];
   const note = (strength: number, lower: string, upper: string | null = null) => {
-    if (strength < WORTH_SAYING) return;
+    if (Math.min(1, rule.weight) * strength < WORTH_SAYING) return;
     found.push({ rule: rule.name, weight: rule.weight, strength, lower, upper });
   };
   layers.forEach((upper, place) => {

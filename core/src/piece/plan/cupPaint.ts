@@ -1,4 +1,10 @@
-import { isPaint, type Finish, type MaterialKind, type Opacity } from '../../paint/material/index.ts';
+import {
+  isPaint,
+  materialKind,
+  type Finish,
+  type MaterialKind,
+  type Opacity,
+} from '../../paint/material/index.ts';
 import type { CupRole } from '../../paint/stage/index.ts';
 import type { PlanPaint } from './plan.ts';
 
@@ -8,6 +14,7 @@ export function cupPaint(
     readonly id: string;
     readonly name: string;
     readonly role: CupRole;
+    readonly recipe?: { readonly doseFactor?: number | null };
     readonly ingredients: readonly {
       readonly targetMg: number;
       readonly material: {
@@ -21,7 +28,7 @@ export function cupPaint(
   colorHex: string,
 ): PlanPaint {
   const strongest = [...cup.ingredients]
-    .filter(({ material }) => isPaint(material.kind) || material.kind === 'mica-powder')
+    .filter(({ material }) => isPaint(material.kind) || materialKind(material.kind).group === 'powder')
     .sort((a, b) => b.targetMg - a.targetMg)[0];
   return {
     id: cup.id,
@@ -32,5 +39,6 @@ export function cupPaint(
     densityGPerMl: state.densityGPerMl,
     opacity: strongest?.material.opacity ?? 'transparent',
     finish: strongest?.material.finish ?? 'plain',
+    ...(cup.recipe?.doseFactor ? { doseFactor: cup.recipe.doseFactor } : {}),
   };
 }

@@ -4,6 +4,7 @@ export {
   BASE_PATTERNS,
   EMPTY_PLAN,
   PATH_KINDS,
+  USUAL_FILM,
   USUAL_SETTINGS,
   type BaseFilm,
   type BasePattern,
@@ -38,4 +39,6 @@ export {
 } from './edit.ts';
 export { LAYOUTS, layOut, rowPlaces, stackAt, type LayoutName, type LayoutParts } from './layouts.ts';
 export { scalePlan, type ScaledPlan } from './scale.ts';
+export { PILLOW_PLACES, pillowPlace, withPillow, type PillowPlace } from './pillow.ts';
+export { flowerDm2 } from './airTime.ts';
 export { pyramid, USUAL_STEP } from './pyramid.ts';

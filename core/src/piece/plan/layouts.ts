@@ -1,11 +1,13 @@
 import type { AirTool } from '../../flow/air/index.ts';
 import type { SupportSize } from '../support/index.ts';
-import { pyramid } from './pyramid.ts';
-import type { Technique } from '../../paint/stage/index.ts';
+import { LIMITS, type Aims, type Technique } from '../../paint/stage/index.ts';
+import { faceSeconds, flowerSeconds } from './airTime.ts';
+import { pillowOnFace, type PillowPlace } from './pillow.ts';
 import { bentThrough, curveAt } from './curve.ts';
 import { breathOut, PETALS, usualPass } from './passes.ts';
 import {
   EMPTY_PLAN,
+  USUAL_FILM,
   USUAL_SETTINGS,
   type Place,
   type Plan,
@@ -40,13 +42,15 @@ export interface LayoutParts {
   readonly paints: readonly PlanPaint[];
   /** Flowers of a row. */
   readonly count?: number;
+  /** What the artist wants of it. */
+  readonly aims?: Aims;
+  /** Where the pillow of a bloom lies; left out: under the flower. */
+  readonly pillow?: PillowPlace;
   /** What blows; left out: a breath for flowers, a hair dryer for a whole face of Dutch. */
   readonly tool?: AirTool;
   readonly newId: () => string;
 }
 
-/** Grams of color per cm2 of a flower (common practice, no published source). */
-const COLOR_G_PER_CM2 = 0.11;
 /** Grams of color per cm of a ribbon (common practice, no published source). */
 const COLOR_G_PER_CM = 1.6;
 
@@ -59,8 +63,13 @@ export function layOut(name: LayoutName, parts: LayoutParts): Plan {
   const { support } = parts;
   const { widthMm, heightMm } = support;
   const center = { x: widthMm / 2, y: heightMm / 2 };
-  const span = Math.min(widthMm, heightMm);
-  const plan: Plan = { ...EMPTY_PLAN, settings: USUAL_SETTINGS, base: usualBase(parts) };
+  const span = reachOf(parts.aims) * Math.min(widthMm, heightMm);
+  const sheetMm = sheetFor(parts.aims);
+  const plan: Plan = {
+    ...EMPTY_PLAN,
+    settings: { ...USUAL_SETTINGS, sheetMm },
+    base: usualBase(parts),
+  };
   const withStacks = (stacks: readonly PlanStack[], turns: readonly number[]): Plan => ({
     ...plan,
     stacks,
@@ -113,6 +122,18 @@ export function layOut(name: LayoutName, parts: LayoutParts): Plan {
   }
 }
 
+/** How far the flower shall reach, to a usual one that stops before the edge (common practice). */
+function reachOf(aims: Aims | undefined): number {
+  if (aims?.reach === 'full') return 1.4;
+  return aims?.negativeSpace === 'wanted' ? 0.8 : 1;
+}
+
+/** A thinner sheet opens into a finer net (common practice). */
+function sheetFor(aims: Aims | undefined): number {
+  const factor = { fine: 0.8, broad: 1.4 }[aims?.lacing as 'fine' | 'broad'] ?? 1;
+  return Number((factor * LIMITS.sheetMm.aim).toFixed(2));
+}
+
 const FOUR_AND_DIAGONALS = [0, 90, 180, 270, 45, 135, 225, 315];
 
 const colorsOf = ({ paints }: LayoutParts) =>
@@ -122,13 +143,15 @@ const firstOf = ({ paints }: LayoutParts, role: PlanPaint['role']) =>
 
 /** A Dutch face is covered with the first base; a bloom stands on its pillow alone. */
 function usualBase(parts: LayoutParts): PlanBase | null {
+  const pillow = parts.pillow === 'face' && firstOf(parts, 'pillow');
+  if (pillow) return pillowOnFace(pillow.id);
   const paint = firstOf(parts, 'base');
   if (!paint) return null;
   return {
     pattern: 'one',
     areas: [{ paintId: paint.id, share: 1 }],
     seam: null,
-    film: { kind: 'run-off', tiltDeg: 30, seconds: 30 },
+    film: USUAL_FILM,
   };
 }
 
@@ -143,18 +166,18 @@ function splitBase(parts: LayoutParts, seam: PlanBase['seam']): PlanBase | null 
       { paintId: two.id, share: 0.5 },
     ],
     seam,
-    film: { kind: 'run-off', tiltDeg: 30, seconds: 30 },
+    film: USUAL_FILM,
   };
 }
 
-/** A pyramid of all colors on its pillow, the activator on top: as many layers as there are cups. */
+/** A pile of all colors on its pillow, the activators on top: as many layers as there are cups. */
 export function stackAt(parts: LayoutParts, at: Place, footprintMm: number): PlanStack {
-  const colors = colorsOf(parts);
-  const totalG = Math.max(1, COLOR_G_PER_CM2 * (Math.PI / 4) * (footprintMm / 10) ** 2);
-  const grams = colors.length > 0 ? pyramid(totalG, colors.length) : [];
+  const colors = opaqueHigh(colorsOf(parts));
+  const totalG = Math.max(1, LIMITS.colorGPerCm2.aim * (Math.PI / 4) * (footprintMm / 10) ** 2);
+  const grams = evenWithSmallTop(totalG, colors.length);
   const layer = (paintId: string, massG: number | null): PlanLayer => ({ id: parts.newId(), paintId, massG });
-  const pillow = firstOf(parts, 'pillow');
-  const activator = firstOf(parts, 'activator');
+  const pillow = (parts.pillow ?? 'flower') === 'flower' ? firstOf(parts, 'pillow') : undefined;
+  const activators = parts.paints.filter((paint) => paint.role === 'activator');
   return {
     id: parts.newId(),
     at,
@@ -162,15 +185,30 @@ export function stackAt(parts: LayoutParts, at: Place, footprintMm: number): Pla
     layers: [
       ...(pillow ? [layer(pillow.id, null)] : []),
       ...colors.map((paint, index) => layer(paint.id, roundG(grams[index]!))),
-      ...(activator ? [layer(activator.id, null)] : []),
+      ...activators.map((activator) => layer(activator.id, null)),
     ],
   };
+}
+
+/** Opaque paint sinks: it lies high in the pile (common practice). */
+const opaqueHigh = (colors: readonly PlanPaint[]): PlanPaint[] =>
+  [...colors].sort((a, b) => Number(a.opacity === 'opaque') - Number(b.opacity === 'opaque'));
+
+/** The color right under the activator is the smallest, or it takes over; the others are alike (common practice). */
+const TOP_SHARE = 0.7;
+function evenWithSmallTop(totalG: number, count: number): number[] {
+  if (count < 2) return Array.from({ length: count }, () => totalG);
+  const each = totalG / (count - 1 + TOP_SHARE);
+  return Array.from({ length: count }, (_, index) => (index === count - 1 ? TOP_SHARE * each : each));
 }
 
 const roundG = (grams: number): number => Math.max(0.1, Math.round(grams * 10) / 10);
 
 function breaths(parts: LayoutParts, stack: PlanStack, turns: readonly number[]): PlanPass[] {
-  return turns.map((directionDeg) => breathOut(parts.newId(), parts.tool ?? 'mouth', stack, directionDeg, 3));
+  const seconds = flowerSeconds(stack.footprintMm, turns.length);
+  return turns.map((directionDeg) =>
+    breathOut(parts.newId(), parts.tool ?? 'mouth', stack, directionDeg, seconds),
+  );
 }
 
 function pathOf(
@@ -212,13 +250,14 @@ function sweep(parts: LayoutParts, path: PlanPath, turns: readonly number[]): Pi
         },
       ]
     : [];
-  const tool = parts.tool ?? 'hair-dryer';
+  const tool = parts.tool ?? (parts.aims?.lacing === 'broad' ? 'fan-blower' : 'hair-dryer');
+  const seconds = faceSeconds(parts.support, turns.length);
   const places = turns.map((_, index) =>
     curveAt(path, turns.length === 1 ? 0.5 : 0.25 + (0.5 * index) / (turns.length - 1)),
   );
   return {
     paths: [...flood, path],
-    passes: turns.map((turn, index) => usualPass(parts.newId(), tool, places[index]!, turn, 5)),
+    passes: turns.map((turn, index) => usualPass(parts.newId(), tool, places[index]!, turn, seconds)),
   };
 }
 
@@ -233,10 +272,11 @@ function ring(parts: LayoutParts, center: Place, radius: number): Pick<Plan, 'pa
     return pathOf(parts, 'ribbon', ends.start, ends.end, bentThrough(ends, on(deg + 45)));
   });
   const tool = parts.tool ?? 'mini-blower';
+  const seconds = faceSeconds(parts.support, 8);
   return {
     paths,
     passes: Array.from({ length: 8 }, (_, index) =>
-      usualPass(parts.newId(), tool, on(index * 45), index * 45, 3),
+      usualPass(parts.newId(), tool, on(index * 45), index * 45, seconds),
     ),
   };
 }

@@ -1,4 +1,5 @@
 import { airTool, normalizeDeg, type AirTool } from '../../flow/air/index.ts';
+import { flowerSeconds } from './airTime.ts';
 import { curveMiddle } from './curve.ts';
 import type { Place, Plan, PlanPass, PlanStack } from './plan.ts';
 
@@ -48,7 +49,11 @@ export function breathOut(
 /** A breath a petal round every stack, the dryer to both sides of every path. */
 export function blownOut(plan: Plan, newId: () => string): PlanPass[] {
   return [
-    ...plan.stacks.flatMap((stack) => PETALS.map((turn) => breathOut(newId(), 'mouth', stack, turn, 3))),
+    ...plan.stacks.flatMap((stack) =>
+      PETALS.map((turn) =>
+        breathOut(newId(), 'mouth', stack, turn, flowerSeconds(stack.footprintMm, PETALS.length)),
+      ),
+    ),
     ...plan.paths
       .filter((path) => path.kind !== 'flood')
       .flatMap((path) => {

@@ -1,6 +1,7 @@
 import type { AirTool } from '../../flow/air/index.ts';
 import type { Finish, Opacity } from '../../paint/material/index.ts';
 import type { NamedCup } from '../../paint/mix/index.ts';
+import { LIMITS } from '../../paint/stage/index.ts';
 
 /** A place on the face, in mm from its top left corner. */
 export interface Place {
@@ -15,6 +16,8 @@ export interface PlanPaint extends NamedCup {
   readonly densityGPerMl: number;
   readonly opacity: Opacity;
   readonly finish: Finish;
+  /** Of an activator: times the usual dose, where its recipe asks for it. */
+  readonly doseFactor?: number | undefined;
 }
 
 /** One color of a stack or a path; `massG` null is "as much as it takes" (pillow and activator only). */
@@ -120,7 +123,7 @@ export interface Plan {
 /** Common practice, no published source. */
 export const USUAL_SETTINGS: PlanSettings = {
   marginMm: 1,
-  sheetMm: 0.3,
+  sheetMm: LIMITS.sheetMm.aim,
   reserveShare: 0.1,
   dripShare: 0.15,
   cupLossG: 3,
@@ -130,6 +133,9 @@ export const USUAL_SETTINGS: PlanSettings = {
   spinRpm: 0,
   spinSeconds: 0,
 };
+
+/** A base runs off at the usual tilt. */
+export const USUAL_FILM: BaseFilm = { kind: 'run-off', ...LIMITS.runOff };
 
 export const EMPTY_PLAN: Plan = {
   base: null,

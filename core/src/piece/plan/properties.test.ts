@@ -138,7 +138,8 @@ it('more margin, more pieces and more reserve never take less paint', () => {
         const grams = (settings: Partial<Plan['settings']>) =>
           amounts(support, { ...plan, settings: { ...plan.settings, ...settings } }, paints).total.massG;
         const less = grams({ marginMm: margin });
-        expect(grams({ marginMm: margin + 1 })).toBeGreaterThan(less);
+        expect(grams({ marginMm: margin + 1 })).toBeGreaterThanOrEqual(less);
+        expect(grams({ marginMm: margin + 9 })).toBeGreaterThan(less);
         expect(grams({ marginMm: margin, copies: copies + 1 })).toBeGreaterThan(
           grams({ marginMm: margin, copies }),
         );

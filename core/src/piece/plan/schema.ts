@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LIMITS } from '../../paint/stage/index.ts';
 import { AIR_TOOL_NAMES } from '../../flow/air/tools.ts';
 import { BASE_PATTERNS, PATH_KINDS } from './plan.ts';
 
@@ -85,7 +86,7 @@ const share = z.number('Give a share between 0 and 1.').min(0, 'At least 0.').ma
 
 const planSettingsSchema = z.strictObject({
   marginMm: z.number().min(0).max(20).default(1),
-  sheetMm: z.number().positive().max(5).default(0.3),
+  sheetMm: z.number().positive().max(5).default(LIMITS.sheetMm.aim),
   reserveShare: share.default(0.1),
   dripShare: share.default(0.15),
   cupLossG: z.number().min(0).max(200).default(3),

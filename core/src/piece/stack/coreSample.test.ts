@@ -1,4 +1,4 @@
-import { cellForecast } from '../../flow/cell/index.ts';
+import { stackCells } from '../../flow/cell/index.ts';
 import { spreadRadiusMm } from '../../flow/film/index.ts';
 import { EMPTY_PLAN, type PlanStack } from '../plan/index.ts';
 import { paint } from '../../../testing/index.ts';
@@ -85,22 +85,10 @@ describe('the core sample', () => {
     const sample = coreSample(plan, whole, paints, { moment: 'blown' });
     expect(sample.layers[2]!.thicknessMm).toBe(evenlyMm(6 / 1.18, 200));
     expect(sample.interfaces).toHaveLength(2);
-    expect(sample.interfaces[1]!.cells).toEqual(
-      cellForecast({
-        lower: {
-          thicknessMm: sample.layers[1]!.thicknessMm,
-          viscosityPaS: 2.5,
-          densityKgM3: 1000 * rust.densityGPerMl,
-        },
-        upper: {
-          thicknessMm: sample.layers[2]!.thicknessMm,
-          viscosityPaS: 0.5,
-          densityKgM3: 1000 * net.densityGPerMl,
-        },
-        interfacialTensionNM: 0,
-        surfaceTensionNM: 0.03,
-      }),
-    );
+    const layers = sample.layers.map(({ paint: of, thicknessMm }) => ({
+      ...{ thicknessMm, viscosityPaS: of.viscosityPaS, densityKgM3: 1000 * of.densityGPerMl },
+    }));
+    expect(sample.interfaces.map(({ cells }) => cells)).toEqual(stackCells(layers));
   });
 
   it('shows the wetted support under it', () => {

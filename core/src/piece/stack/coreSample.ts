@@ -1,7 +1,7 @@
 import { stackLayers, type BlowerExit } from '../amount/index.ts';
-import type { Layer } from '../../flow/cell/index.ts';
 import type { Plan, PlanPaint, PlanStack } from '../plan/index.ts';
-import { stackForecast, type InterfaceForecast } from './forecast.ts';
+import { takesMetallicParts } from '../../paint/material/index.ts';
+import { stackForecast, type InterfaceForecast, type StackLayer } from './forecast.ts';
 import { evenlyMm, puddle } from './puddle.ts';
 
 /** As laid, standing in its puddles; or spread over its footprint by the air. */
@@ -54,10 +54,7 @@ export function coreSample(
   return {
     layers,
     heightMm: layers.reduce((sum, layer) => sum + layer.thicknessMm, 0),
-    interfaces:
-      layers.length > 1
-        ? stackForecast(layers.map(({ paint, thicknessMm }) => asLayer(paint, thicknessMm)))
-        : [],
+    interfaces: stackForecast(stackOf(layers)),
   };
 }
 
@@ -87,4 +84,11 @@ const physics = (paint: PlanPaint) => ({
   densityKgM3: 1000 * paint.densityGPerMl,
 });
 
-const asLayer = (paint: PlanPaint, thicknessMm: number): Layer => ({ ...physics(paint), thicknessMm });
+/** The layers of a sample as the laws of cells see them. */
+export const stackOf = (layers: readonly SampleLayer[]): StackLayer[] =>
+  layers.map(({ paint, thicknessMm }) => ({
+    ...physics(paint),
+    thicknessMm,
+    isSheet: paint.role === 'activator' || paint.role === 'swipe',
+    isMetallic: takesMetallicParts(paint.finish),
+  }));

@@ -1,4 +1,5 @@
 import { InputError } from '../../base/error/index.ts';
+import { normalBelow, normalDensity } from '../../base/statistics/index.ts';
 
 /** What is known of some numbers at once: a joint Gaussian. */
 export interface Belief {
@@ -61,6 +62,30 @@ export function observe(belief: Belief, weights: Weights, value: number, sd: num
       row.map((each, other) => each - ((gain[at] ?? 0) * (gain[other] ?? 0)) / total),
     ),
   };
+}
+
+/**
+ * The belief after an observation that a weighted sum of the unknowns lies below a value.
+ *
+ * Law: mean and variance of the normal distribution cut off at the value, less and less sharply with its spread
+ * (moment matching, standard statistics).
+ *
+ * @throws InputError naming "sd" or the unknown that the belief does not speak of
+ */
+export function observeBelow(belief: Belief, weights: Weights, value: number, sd: number): Belief {
+  if (!(sd > 0)) throw new InputError('sd', 'The spread of a reading must be above 0.');
+  const { mean, variance } = predict(belief, weights);
+  const spread = Math.sqrt(variance + sd ** 2);
+  const reach = (value - mean) / spread;
+  // Far beyond all doubt the share that is left is too small to divide by: the limit of a sharp edge stands in.
+  const pull = reach < -6 ? -reach - 1 / reach : normalDensity(reach) / normalBelow(reach, 0, 1);
+  const shrink = pull * (pull + reach);
+  if (shrink < 1e-9) return belief;
+  // The same change as by one reading of this spread: observing it keeps all that hangs together.
+  const asRead = spread ** 2 / shrink - variance;
+  if (!(asRead > 0)) return belief;
+  const moved = mean - (pull / shrink) * spread;
+  return observe(belief, weights, moved, Math.sqrt(asRead));
 }
 
 /** What the belief expects of a weighted sum. */

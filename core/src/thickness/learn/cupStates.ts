@@ -1,3 +1,4 @@
+import { trustOf } from '../../paint/material/index.ts';
 import { cupState, type CupIngredient, type CupRecord, type CupState } from '../../paint/mix/index.ts';
 import { counts, learn, thicknessOf, type ReadingRecord } from './learn.ts';
 import type { LearnedMaterial } from './composition.ts';
@@ -36,7 +37,7 @@ export function cupStates(
       ...state,
       properties: { ...state.properties, viscosityPaS },
       spreadLn,
-      trust: own.length > 0 ? 'measured' : state.trust,
+      trust: own.length > 0 ? trustOf(spreadLn) : state.trust,
       readings: own.length,
       lastReadAt: own.at(-1)?.at ?? null,
     };

@@ -1,16 +1,27 @@
-export { beliefOf, expected, observe, forget, withUnknown, type Belief, type Weights } from './belief.ts';
+export {
+  beliefOf,
+  expected,
+  observe,
+  observeBelow,
+  forget,
+  withUnknown,
+  type Belief,
+  type Weights,
+} from './belief.ts';
 export {
   bendName,
   composition,
+  priorsOf,
   thicknessName,
   WATER_BEND_SD,
   type LearnedIngredient,
   type LearnedMaterial,
 } from './composition.ts';
+export { disagreement, type Disagreement } from './disagreement.ts';
+export { evidenceOf, type Evidence } from './evidence.ts';
 export { cupStates, type TestedCup, type TestedState } from './cupStates.ts';
 export {
   contentsOf,
-  evidenceOf,
   learn,
   thicknessOf,
   type LearnCup,

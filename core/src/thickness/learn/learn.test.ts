@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { gaussian, seededRandom } from '../../base/random/index.ts';
 import { combine } from '../reading/index.ts';
 import {
   beliefOf,
@@ -7,7 +8,9 @@ import {
   expected,
   learn,
   learnedMaterials,
+  disagreement,
   observe,
+  observeBelow,
   responseCurve,
   thicknessOf,
   withUnknown,
@@ -141,6 +144,94 @@ describe('a belief', () => {
   });
 });
 
+describe('a bound', () => {
+  const prior = beliefOf([{ name: 'x', mean: 1, sd: 0.5 }]);
+
+  it('leaves mean and spread of the normal distribution that is cut off there', () => {
+    for (const bound of [0.2, 1, 1.6]) {
+      const seen = observeBelow(prior, { x: 1 }, bound, 1e-4);
+      // Summed over a fine grid.
+      let [mass, first, second] = [0, 0, 0];
+      for (let x = -3; x < bound; x += 1e-4) {
+        const density = Math.exp(-((x - 1) ** 2) / 0.5);
+        mass += density;
+        first += density * x;
+        second += density * x * x;
+      }
+      const mean = first / mass;
+      expect(seen.mean[0]).toBeCloseTo(mean, 3);
+      expect(expected(seen, { x: 1 }).sd).toBeCloseTo(Math.sqrt(second / mass - mean ** 2), 3);
+    }
+  });
+
+  it('that is far off changes nothing when it holds, and pulls to it when it does not', () => {
+    expect(observeBelow(prior, { x: 1 }, 9, 0.1)).toBe(prior);
+    expect(observeBelow(prior, { x: 1 }, -5, 0.1).mean[0]).toBeCloseTo(-5, 0);
+    expect(() => observeBelow(prior, { x: 1 }, 0, 0)).toThrow(expect.objectContaining({ field: 'sd' }));
+  });
+});
+
+describe('what one person’s readings share', () => {
+  const a = cup('a', 'rust');
+  const words = (of = a) => reading(of, { kind: 'words', stage: 'trace' });
+
+  it('many words do not make a cup known: their common bias stays', () => {
+    const many = Array.from({ length: 40 }, () => words());
+    expect(now([a], many).spreadLn).toBeGreaterThan(0.25);
+    expect(now([a], many).spreadLn).toBeLessThan(now([a], [words()]).spreadLn);
+  });
+
+  it('a drain cup beside them teaches the bias, and with it what words say of the next cup', () => {
+    const b = cup('b', 'rain');
+    const told = [words(), words(), words(), words(), words(b), words(b), words(b)];
+    const before = now([a, b], told, 1);
+    const after = now([a, b], [...told, direct(a, 2.4)], 1);
+    expect(after.spreadLn).toBeLessThan(before.spreadLn);
+    expect(after.viscosityPaS).toBeGreaterThan(before.viscosityPaS);
+  });
+
+  it('a quick mound bounds a cup from above only', () => {
+    const quick = reading(a, { kind: 'mound', seconds: 0.2, constant: { ln: 0, sdLn: 0.1 } });
+    const plain = now([a], []);
+    const seen = now([a], [quick]);
+    expect(seen.viscosityPaS).toBeLessThan(plain.viscosityPaS);
+    expect(now([a], [direct(a, 0.2), quick]).viscosityPaS).toBeCloseTo(0.2, 2);
+    expect(evidenceOf('a', [a], [quick])[0]!.says).toMatchObject({ viscosityPaS: 0.5, atMost: true });
+  });
+});
+
+describe('readings that disagree', () => {
+  const [a, b] = [cup('a', 'rust'), cup('b', 'rain')];
+
+  it('are named: which stands out, and what the cup is without it', () => {
+    const odd = direct(a, 4);
+    const all = [direct(a, 0.8), odd, direct(a, 0.82), direct(b, 1)];
+    const found = disagreement(a, [a, b], all, CONTENTS)!;
+    expect(found.reading).toBe(odd);
+    expect(found.without.viscosityPaS).toBeCloseTo(0.81, 1);
+    const struck = all.map((each) => (each === odd ? { ...each, struck: true } : each));
+    expect(disagreement(a, [a, b], struck, CONTENTS)).toBeUndefined();
+  });
+
+  it('words that are a stage off, and a single reading, contradict nothing', () => {
+    expect(disagreement(a, [a, b], [direct(a, 0.8)], CONTENTS)).toBeUndefined();
+    const near = [direct(a, 0.8), reading(a, { kind: 'words', stage: 'trace' })];
+    expect(disagreement(a, [a, b], near, CONTENTS)).toBeUndefined();
+  });
+
+  it('good readings are called in contradiction about once in a hundred cups', () => {
+    const random = seededRandom(5);
+    const noise = () => 0.081 * gaussian(random);
+    let called = 0;
+    for (let index = 0; index < 600; index += 1) {
+      const all = [0, 1, 2, 3].map(() => direct(a, 0.8 * Math.exp(noise())));
+      if (disagreement(a, [a], all, CONTENTS)) called += 1;
+    }
+    expect(called / 600).toBeLessThan(0.03);
+    expect(called).toBeGreaterThan(0);
+  });
+});
+
 describe('what readings teach', () => {
   it('without any, a cup is what the mixing law says', () => {
     const found = now([cup('a', 'rust')], []);
@@ -210,6 +301,15 @@ describe('a race', () => {
     expect(now([a], [tied]).spreadLn).toBeLessThan(0.13);
   });
 
+  it('leaves no unknown of its own, in whatever order its lanes come', () => {
+    const cups = [a, b];
+    const lanes = [lane(a, 9, 'one'), lane(b, 6, 'one'), lane(a, 4, 'two'), lane(b, 3, 'two')];
+    const learned = learn(cups, lanes);
+    expect(learned.names.every((name) => !name.startsWith('race'))).toBe(true);
+    const mingled = learn(cups, [lanes[2]!, lanes[0]!, lanes[3]!, lanes[1]!]);
+    learned.mean.forEach((each, at) => expect(mingled.mean[at]).toBeCloseTo(each, 9));
+  });
+
   it('two races are two cards: their clocks are not compared', () => {
     const cups = [a, b];
     const apart = [lane(a, 9, 'one'), lane(b, 6, 'two')];
@@ -237,7 +337,7 @@ describe('evidence', () => {
     );
     expect(said).toHaveLength(2);
     expect(said[0]!.says!.viscosityPaS).toBeCloseTo(1.4, 9);
-    expect(said[1]!.says!.spreadLn).toBe(0.5);
+    expect(said[1]!.says!.spreadLn).toBeCloseTo(Math.hypot(0.5, 0.35), 12);
   });
 
   it('a lane is tied to Pa.s by what is known of the other lanes', () => {
@@ -265,7 +365,7 @@ describe('learned materials and the response', () => {
     expect(learned.get('rust')!.readings).toBe(2);
     expect(learned.get('rust')!.viscosityPaS).toBeGreaterThan(45);
     expect(learned.get('rust')!.waterBend).not.toBeNull();
-    expect(learned.get('medium')!.waterBend).toBeNull();
+    expect(learned.get('medium')!.waterBend!.sd).toBeLessThan(3.5);
     expect(learned.has('water')).toBe(false);
     expect(learnedMaterials([a], []).size).toBe(0);
   });
@@ -297,5 +397,8 @@ describe('learned materials and the response', () => {
     const { states } = cupStates([a], [direct(a, 1.4)], () => 0);
     expect(states[0]).toMatchObject({ readings: 1, lastReadAt: AT, trust: 'measured', phase: 'planned' });
     expect(states[0]!.properties.viscosityPaS).toBeCloseTo(1.4, 1);
+    const said = cupStates([a], [reading(a, { kind: 'words', stage: 'fading' })], () => 0).states[0]!;
+    expect(said.trust).toBe('read');
+    expect(cupStates([a], [], () => 0).states[0]!.trust).toBe('typical');
   });
 });

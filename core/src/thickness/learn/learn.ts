@@ -1,5 +1,14 @@
-import { measured, interpret, unreadable, type Calibrated, type Measure } from '../reading/index.ts';
-import { beliefOf, expected, observe, withUnknown, forget, type Belief, type Weights } from './belief.ts';
+import { interpret, unreadable, type Calibrated, type Measure } from '../reading/index.ts';
+import {
+  beliefOf,
+  expected,
+  forget,
+  observe,
+  observeBelow,
+  withUnknown,
+  type Belief,
+  type Weights,
+} from './belief.ts';
 import { composition, priorsOf, type LearnedIngredient } from './composition.ts';
 
 /** A cup as learning sees it. */
@@ -25,47 +34,93 @@ export interface ReadingRecord {
 export const counts = ({ struck, measure }: Pick<ReadingRecord, 'struck' | 'measure'>): boolean =>
   !struck && unreadable(measure) === undefined;
 
-const MOUND = 'mound';
-const raceName = (raceId: string | null) => `race ${raceId}`;
+/** What readings share: a race its card and tilt, mounds the hand and the stick, words the eye. */
+const sharedName = (of: 'mound' | 'race' | 'words', raceId: string | null): string =>
+  of === 'race' ? `race ${raceId}` : of;
 /** Nothing is known of how far a card is tilted or how large the dots are: only ratios count. */
 const UNKNOWN_RACE: Calibrated = { ln: 0, sdLn: 30 };
 
 /**
  * What all readings of some cups say of their materials at once. A race teaches the ratios of its cups; a
  * reference liquid or a calibrated card among its lanes ties them to Pa.s. Media that several cups share
- * are learned from all of them.
+ * are learned from all of them. What one person's mounds or words have in common is an unknown of its own,
+ * which more of them do not average away, and which races and drain cups teach.
  *
  * @param cups those that were read; readings of other cups are passed over
  */
 export function learn(cups: readonly LearnCup[], readings: readonly ReadingRecord[]): Belief {
-  const prior = beliefOf(priorsOf(cups.flatMap((cup) => cup.ingredients)));
-  const belief = readings.filter(counts).reduce((so, reading) => take(so, reading, cups), prior);
-  const constants = belief.names.filter((name) => name === MOUND || name.startsWith('race '));
-  return constants.reduce(forget, belief);
+  return ['mound', 'words'].reduce(forget, learnKeeping(cups, readings));
 }
 
-function take(belief: Belief, reading: ReadingRecord, cups: readonly LearnCup[]): Belief {
-  const { ln, sdLn, constant } = interpret(reading.measure);
+/**
+ * The same with what the readings share still in it; a race's own unknown leaves after its last lane, which says the
+ * same of the cups and keeps many races cheap, except for races that are asked about.
+ */
+export function learnKeeping(
+  cups: readonly LearnCup[],
+  readings: readonly ReadingRecord[],
+  keptRaces: ReadonlySet<string | null> = new Set(),
+): Belief {
+  const byId = new Map(cups.map((cup) => [cup.id, cup]));
+  const counting = readings.filter(counts);
+  const lastOfRace = new Map(
+    counting.flatMap(({ id, raceId, measure }) => (measure.kind === 'race' ? [[raceId, id] as const] : [])),
+  );
+  const prior = beliefOf(priorsOf(cups.flatMap((cup) => cup.ingredients)));
+  return counting.reduce((so, reading) => {
+    const after = take(so, reading, byId);
+    const { id, raceId, measure } = reading;
+    const isOver = measure.kind === 'race' && lastOfRace.get(raceId) === id && !keptRaces.has(raceId);
+    return isOver ? forget(after, sharedName('race', raceId)) : after;
+  }, prior);
+}
+
+/** A reading as an observation of the unknowns: `value` = the weighted sum ± `sd`; undefined when its cup is not there. */
+export interface Observation {
+  readonly weights: Weights;
+  readonly value: number;
+  readonly sd: number;
+  readonly atMost: boolean;
+  /** What it shares with others, and what is known of that before. */
+  readonly shared: { readonly name: string; readonly prior: Calibrated } | null;
+}
+
+export function observationOf(
+  reading: ReadingRecord,
+  cups: ReadonlyMap<string, LearnCup>,
+): Observation | undefined {
+  const { ln, sdLn, constant, atMost = false } = interpret(reading.measure);
   const liquid = reading.measure.kind === 'race' ? reading.measure.liquid : null;
   const held = liquid ? { weights: {}, offset: Math.log(liquid.viscosityPaS) } : heldThen(reading, cups);
-  if (!held) return belief;
-  const weights: Record<string, number> = { ...held.weights };
-  let known = belief;
-  if (constant) {
-    const name = constant.of === 'mound' ? MOUND : raceName(reading.raceId);
-    const { ln: mean, sdLn: sd } = constant.prior ?? UNKNOWN_RACE;
-    known = withUnknown(belief, name, mean, sd);
-    weights[name] = -1;
-  }
-  return observe(known, weights, ln - held.offset, Math.hypot(sdLn, liquid?.sdLn ?? 0));
+  if (!held) return undefined;
+  const shared = constant && {
+    name: sharedName(constant.of, reading.raceId),
+    prior: constant.prior ?? UNKNOWN_RACE,
+  };
+  return {
+    weights: shared ? { ...held.weights, [shared.name]: -1 } : held.weights,
+    value: ln - held.offset,
+    sd: Math.hypot(sdLn, liquid?.sdLn ?? 0),
+    atMost,
+    shared: shared ?? null,
+  };
+}
+
+/** The belief after one more reading; unchanged when its cup is not there. */
+export function take(belief: Belief, reading: ReadingRecord, cups: ReadonlyMap<string, LearnCup>): Belief {
+  const seen = observationOf(reading, cups);
+  if (!seen) return belief;
+  const { weights, value, sd, atMost, shared } = seen;
+  const known = shared ? withUnknown(belief, shared.name, shared.prior.ln, shared.prior.sdLn) : belief;
+  return (atMost ? observeBelow : observe)(known, weights, value, sd);
 }
 
 /** The cup's composition when it was read; `undefined` when it is not among the cups or was empty. */
 function heldThen(
   reading: ReadingRecord,
-  cups: readonly LearnCup[],
+  cups: ReadonlyMap<string, LearnCup>,
 ): { weights: Weights; offset: number } | undefined {
-  const cup = cups.find((each) => each.id === reading.mixId);
+  const cup = reading.mixId === null ? undefined : cups.get(reading.mixId);
   if (!cup) return undefined;
   const mg = contentsOf(cup, reading);
   return mg.some((each) => each > 0) ? composition(cup.ingredients, mg) : undefined;
@@ -93,57 +148,4 @@ export function thicknessOf(
   const { weights, offset } = composition(ingredients, contentsMg);
   const { mean, sd } = expected(belief, weights);
   return { viscosityPaS: Math.exp(mean + offset), spreadLn: sd };
-}
-
-/**
- * What each reading of a cup says by itself; one that nothing can be read off says why. A race lane is tied to Pa.s by the rest of its race: what all
- * the other readings say of the other lanes.
- */
-export function evidenceOf(
-  mixId: string,
-  cups: readonly LearnCup[],
-  readings: readonly ReadingRecord[],
-): {
-  readonly reading: ReadingRecord;
-  readonly says: Thickness | undefined;
-  readonly because?: string | undefined;
-}[] {
-  return readings
-    .filter((reading) => reading.mixId === mixId)
-    .map((reading) => {
-      const because = unreadable(reading.measure);
-      if (because !== undefined) return { reading, says: undefined, because };
-      if (reading.measure.kind !== 'race' || reading.measure.card) {
-        const alone = measured(reading.measure);
-        return {
-          reading,
-          says: alone && { viscosityPaS: alone.viscosityPaS, spreadLn: alone.sdLn },
-        };
-      }
-      const cup = cups.find((each) => each.id === mixId);
-      const others = cups.filter((each) => each.id !== mixId);
-      if (!cup) return { reading, says: undefined };
-      return { reading, says: laneSays(reading, others, readings) };
-    });
-}
-
-function laneSays(
-  lane: ReadingRecord,
-  others: readonly LearnCup[],
-  readings: readonly ReadingRecord[],
-): Thickness | undefined {
-  const name = raceName(lane.raceId);
-  const prior = withUnknown(
-    beliefOf(priorsOf(others.flatMap((cup) => cup.ingredients))),
-    name,
-    UNKNOWN_RACE.ln,
-    UNKNOWN_RACE.sdLn,
-  );
-  const belief = readings
-    .filter((reading) => counts(reading) && reading.id !== lane.id)
-    .reduce((so, reading) => take(so, reading, others), prior);
-  const constant = expected(belief, { [name]: 1 });
-  if (constant.sd > UNKNOWN_RACE.sdLn / 2) return undefined;
-  const { ln, sdLn } = interpret(lane.measure);
-  return { viscosityPaS: Math.exp(ln + constant.mean), spreadLn: Math.hypot(sdLn, constant.sd) };
 }

@@ -1,4 +1,3 @@
-import { isPaint } from '../../paint/material/index.ts';
 import { expected } from './belief.ts';
 import { bendName, thicknessName } from './composition.ts';
 import { counts as isCounted, learn, type LearnCup, type ReadingRecord } from './learn.ts';
@@ -36,7 +35,9 @@ export function learnedMaterials(
     learned.set(materialId, {
       viscosityPaS: Math.exp(thickness.mean),
       sdLn: thickness.sd,
-      waterBend: isPaint(material.kind) ? expected(belief, { [bendName(materialId)]: 1 }) : null,
+      waterBend: belief.names.includes(bendName(materialId))
+        ? expected(belief, { [bendName(materialId)]: 1 })
+        : null,
       readings: count,
     });
   }

@@ -1,6 +1,14 @@
 import { normalBelow } from '../../base/statistics/index.ts';
 import type { ThickCup } from '../../paint/mix/index.ts';
-import { windowFor, type CupRole, type Technique, type ThicknessWindow } from '../../paint/stage/index.ts';
+import {
+  LIMITS,
+  NO_AIMS,
+  windowFor,
+  type Aims,
+  type CupRole,
+  type Technique,
+  type ThicknessWindow,
+} from '../../paint/stage/index.ts';
 
 /** What comes of a cup that is poured outside its window. */
 export type Consequence =
@@ -58,10 +66,6 @@ export type ContrastFinding<Code extends ContrastCode = ContrastCode> = {
   };
 }[Code];
 
-/** The activator is clearly thinner when it has at most this share of a color's viscosity. */
-export const CLEARLY_THINNER = 0.5;
-/** Cups of one thickness lie within this ratio: what a careful race leaves. */
-export const ALIKE_RATIO = 1.35;
 const LIKELY = 0.8;
 const POSSIBLE = 0.25;
 
@@ -74,10 +78,15 @@ const SWARMS_BELOW_PAS = 0.42;
  *
  * Source: the trade's contrast rules (common practice, no published source); chances from each cup's spread.
  */
-export function contrast(technique: Technique, cups: readonly ThickCup[]): ContrastFinding[] {
+export function contrast(
+  technique: Technique,
+  cups: readonly ThickCup[],
+  aims: Aims = NO_AIMS,
+): ContrastFinding[] {
   const findings = [
-    ...outsideFindings(technique, cups),
-    ...(technique === 'bloom' ? bloomFindings(cups) : sideBySide(cups)),
+    ...outsideFindings(technique, cups, aims),
+    ...(technique === 'dutch' ? [] : aboveFindings(cups)),
+    ...(technique === 'bloom' ? [] : sideBySide(cups)),
   ];
   const order = { wrong: 0, look: 1, fine: 2 };
   return findings.sort((a, b) => order[a.level] - order[b.level]);
@@ -93,8 +102,8 @@ interface Outside {
   readonly chance: number;
 }
 
-function outsideOf(technique: Technique, cup: ThickCup): Outside | undefined {
-  const window = windowFor(technique, cup.role);
+function outsideOf(technique: Technique, cup: ThickCup, aims: Aims): Outside | undefined {
+  const window = windowFor(technique, cup.role, aims);
   if (!window) return undefined;
   const mean = Math.log(cup.viscosityPaS);
   const thin = normalBelow(Math.log(window.thinPaS), mean, cup.spreadLn);
@@ -108,10 +117,10 @@ function outsideOf(technique: Technique, cup: ThickCup): Outside | undefined {
 }
 
 /** One finding for all cups that lie out on the same side with the same consequence. */
-function outsideFindings(technique: Technique, cups: readonly ThickCup[]): ContrastFinding[] {
+function outsideFindings(technique: Technique, cups: readonly ThickCup[], aims: Aims): ContrastFinding[] {
   const groups = new Map<string, [Outside, ...Outside[]]>();
   for (const cup of cups) {
-    const outside = outsideOf(technique, cup);
+    const outside = outsideOf(technique, cup, aims);
     if (!outside) continue;
     const group = groups.get(`${outside.level} ${outside.consequence}`);
     if (group) group.push(outside);
@@ -160,11 +169,11 @@ const CONSEQUENCES: Readonly<
   },
 };
 
-/** The activators' thickness against every color's. */
-function bloomFindings(cups: readonly ThickCup[]): ContrastFinding[] {
+/** The thickness of activators and swiped colors against every color's. */
+function aboveFindings(cups: readonly ThickCup[]): ContrastFinding[] {
   const colors = cups.filter((cup) => cup.role === 'color');
   return cups
-    .filter((cup) => cup.role === 'activator')
+    .filter((cup) => cup.role === 'activator' || cup.role === 'swipe')
     .flatMap((activator) => activatorFindings(activator, colors));
 }
 
@@ -177,7 +186,7 @@ function activatorFindings(activator: ThickCup, colors: readonly ThickCup[]): Co
       ratio: activator.viscosityPaS / color.viscosityPaS,
     },
   }));
-  const close = pairs.filter(({ facts }) => facts.ratio > CLEARLY_THINNER);
+  const close = pairs.filter(({ facts }) => facts.ratio > LIMITS.activatorToColors.most);
   if (close.length > 0) {
     return close.map(({ color, facts }): ContrastFinding => {
       const cupIds = [activator.id, color.id];
@@ -200,7 +209,7 @@ function sideBySide(cups: readonly ThickCup[]): ContrastFinding[] {
   const middle = Math.exp(alike.reduce((sum, cup) => sum + Math.log(cup.viscosityPaS), 0) / alike.length);
   const [thinnest, thickest] = [sorted[0]!, sorted[sorted.length - 1]!];
   const ratio = thickest.viscosityPaS / thinnest.viscosityPaS;
-  if (ratio <= ALIKE_RATIO) {
+  if (ratio <= LIMITS.alikeRatio) {
     const cupIds = alike.map((cup) => cup.id);
     return [{ level: 'fine', cupIds, code: 'alike', facts: { makes: togetherMakes(middle), ratio } }];
   }
@@ -208,7 +217,7 @@ function sideBySide(cups: readonly ThickCup[]): ContrastFinding[] {
   const odd = isThinOne ? thinnest : thickest;
   return [
     {
-      level: ratio > ALIKE_RATIO ** 2 ? 'wrong' : 'look',
+      level: ratio > LIMITS.alikeRatio ** 2 ? 'wrong' : 'look',
       cupIds: [odd.id],
       code: isThinOne ? 'one-thinner' : 'one-thicker',
       facts: { name: odd.name, ratio },

@@ -1,7 +1,21 @@
 import { thicknessOf, type Belief } from '../learn/index.ts';
 import type { NamedCup } from '../../paint/mix/index.ts';
-import { windowFor, type Technique, type ThicknessWindow } from '../../paint/stage/index.ts';
-import { nextAddition, type MatchCup, type NextAddition } from './nextAddition.ts';
+import {
+  chanceInside,
+  LIMITS,
+  NO_AIMS,
+  windowFor,
+  type Aims,
+  type Technique,
+  type ThicknessWindow,
+} from '../../paint/stage/index.ts';
+import {
+  nextAddition,
+  SURE_SHARE,
+  type AdditionOptions,
+  type MatchCup,
+  type NextAddition,
+} from './nextAddition.ts';
 
 export interface SetCup extends MatchCup, NamedCup {}
 
@@ -31,6 +45,8 @@ export interface MatchPlan {
 const STEPS = 80;
 /** A cup that lies outside its window is brought this far inside, in ln(viscosity). */
 const INSIDE_LN = 0.15;
+/** Cups that are laid side by side come this near to their one target: two of them are alike then. */
+const SIDE_BY_SIDE_LN = Math.log(LIMITS.alikeRatio) / 2;
 /** One cup that cannot get there costs more than any amount of paint. */
 const STUCK_MG = 1e9;
 
@@ -38,14 +54,21 @@ const STUCK_MG = 1e9;
  * Brings all cups of a piece to where the technique wants them, by additions only, with the least added.
  *
  * Rules (common practice, no published source): a group that is laid side by side (base and colors of a
- * Dutch pour or a swipe) gets one thickness, wherever in its window that costs the least paint and keeps
- * every water limit and cup; pillow, colors and activator of a bloom each come into their own window.
+ * Dutch pour or a swipe) stays as it is when it is alike inside its window; else it gets one thickness, wherever in the
+ * band that is aimed at that costs the least paint and keeps every water limit and cup, or in the whole window where the
+ * band cannot be reached. Pillow, colors and activator of a bloom each come into their own; an activator or a swiped
+ * color clearly thinner than the colors under it.
  */
-export function matchSet(belief: Belief, technique: Technique, cups: readonly SetCup[]): MatchPlan {
+export function matchSet(
+  belief: Belief,
+  technique: Technique,
+  cups: readonly SetCup[],
+  aims: Aims = NO_AIMS,
+): MatchPlan {
   const groups = new Map<string, { window: ThicknessWindow; cups: SetCup[] }>();
   const others: MatchedCup[] = [];
   for (const cup of cups) {
-    const window = windowFor(technique, cup.role);
+    const window = windowOf(technique, cup, cups, belief, aims);
     if (!window) {
       const now = thicknessOf(belief, cup.ingredients, cup.contentsMg);
       others.push({
@@ -74,53 +97,132 @@ export function matchSet(belief: Belief, technique: Technique, cups: readonly Se
   };
 }
 
-const isFeasible = (addition: NextAddition): boolean =>
-  addition.kind === 'there' || (addition.kind !== 'stuck' && addition.limit === null);
+/** A cup's window; what lies on top of the colors has to be clearly thinner than the thinnest of them. */
+function windowOf(
+  technique: Technique,
+  cup: SetCup,
+  cups: readonly SetCup[],
+  belief: Belief,
+  aims: Aims,
+): ThicknessWindow | undefined {
+  const window = windowFor(technique, cup.role, aims);
+  if (!window || (cup.role !== 'activator' && cup.role !== 'swipe')) return window;
+  // A color that is too thin is on its way into its own window.
+  const colors = windowFor(technique, 'color', aims);
+  const under = cups
+    .filter(({ role }) => role === 'color')
+    .map((each) => thicknessOf(belief, each.ingredients, each.contentsMg).viscosityPaS)
+    .map((paS) => (colors && paS < colors.thinPaS ? colors.aim.thinPaS : paS));
+  const { aim, most } = LIMITS.activatorToColors;
+  const thinnest = Math.min(...under);
+  if (thinnest === Infinity) return window;
+  // Over colors that are thin themselves nothing can be clearly thinner without denting them.
+  const thickPaS = Math.max(ROOM * window.thinPaS, Math.min(window.thickPaS, most * thinnest));
+  const aimPaS = Math.max(ROOM * window.aim.thinPaS, Math.min(window.aim.thickPaS, aim * thinnest));
+  return { ...window, thickPaS, aim: { thinPaS: window.aim.thinPaS, thickPaS: Math.min(aimPaS, thickPaS) } };
+}
 
-function toTarget(belief: Belief, cup: SetCup, targetPaS: number): MatchedCup {
-  const addition = nextAddition(belief, cup, targetPaS);
-  const addMg =
-    addition.kind === 'thin' || addition.kind === 'thicken'
-      ? addition.need.reduce((sum, each) => sum + each.mg, 0)
-      : 0;
+/** A window is at least so wide, thick to thin. */
+const ROOM = 1.4;
+
+const isFeasible = (addition: NextAddition): boolean =>
+  addition.kind === 'there' ||
+  addition.kind === 'read' ||
+  (addition.kind !== 'stuck' && addition.limit === null);
+
+function toTarget(belief: Belief, cup: SetCup, targetPaS: number, options?: AdditionOptions): MatchedCup {
+  const addition = nextAddition(belief, cup, targetPaS, options);
+  const addMg = 'need' in addition ? addition.need.reduce((sum, each) => sum + each.mg, 0) : 0;
   return { id: cup.id, name: cup.name, targetPaS, addition, addMg };
 }
 
-/** The thickness in the window to which all of them come with the least added. */
+/** The thickness to which all of them come with the least added. */
 function oneThickness(belief: Belief, window: ThicknessWindow, cups: readonly SetCup[]) {
+  const asTheyAre = alikeAlready(belief, window, cups);
+  if (asTheyAre) return asTheyAre;
+  const inAim = cheapest(belief, window.aim, cups);
+  const best =
+    inAim.cost < STUCK_MG
+      ? inAim
+      : [inAim, cheapest(belief, window, cups)].sort((a, b) => a.cost - b.cost)[0]!;
+  return besidePace(belief, window, cups, groupOf(window, best.targetPaS, best.cups));
+}
+
+/** Cups that are alike inside their window need nothing. */
+function alikeAlready(belief: Belief, window: ThicknessWindow, cups: readonly SetCup[]) {
+  const logs = cups.map((cup) => Math.log(thicknessOf(belief, cup.ingredients, cup.contentsMg).viscosityPaS));
+  const targetPaS = Math.exp((Math.min(...logs) + Math.max(...logs)) / 2);
+  if (targetPaS < window.thinPaS || targetPaS > window.thickPaS) return undefined;
+  if (Math.max(...logs) - Math.min(...logs) > Math.log(LIMITS.alikeRatio)) return undefined;
+  const members = cups.map((cup) => toTarget(belief, cup, targetPaS, { window, nearLn: SIDE_BY_SIDE_LN }));
+  return besidePace(belief, window, cups, groupOf(window, targetPaS, members));
+}
+
+/**
+ * Where the cup that sets the pace stays as it is, the others have to be level with it, whatever its own thickness is in
+ * Pa.s: a race tells that better than anything, and without a reference.
+ */
+function besidePace(
+  belief: Belief,
+  window: ThicknessWindow,
+  cups: readonly SetCup[],
+  matched: ReturnType<typeof groupOf>,
+): ReturnType<typeof groupOf> {
+  const pace = cups.find(({ id }) => id === matched.group.paceId);
+  const own = matched.cups.find(({ id }) => id === pace?.id);
+  if (!pace || !own || own.addMg > 0 || !isFeasible(own.addition)) return matched;
+  const { now } = own.addition;
+  const stays: MatchedCup = {
+    ...own,
+    addition:
+      chanceInside(now, window) >= SURE_SHARE ? { kind: 'there', now } : { kind: 'read', now, need: [] },
+  };
+  const options = { nearLn: SIDE_BY_SIDE_LN, against: pace };
+  const { targetPaS } = matched.group;
+  const members = cups.map((cup) => (cup.id === pace.id ? stays : toTarget(belief, cup, targetPaS, options)));
+  return { group: matched.group, cups: members };
+}
+
+function cheapest(
+  belief: Belief,
+  { thinPaS, thickPaS }: { readonly thinPaS: number; readonly thickPaS: number },
+  cups: readonly SetCup[],
+) {
   const own = cups
     .map((cup) => thicknessOf(belief, cup.ingredients, cup.contentsMg).viscosityPaS)
-    .filter((paS) => paS >= window.thinPaS && paS <= window.thickPaS);
-  const span = Math.log(window.thickPaS / window.thinPaS);
-  const grid = Array.from(
-    { length: STEPS + 1 },
-    (_, step) => window.thinPaS * Math.exp((span * step) / STEPS),
-  );
+    .filter((paS) => paS >= thinPaS && paS <= thickPaS);
+  const span = Math.log(thickPaS / thinPaS);
+  const grid = Array.from({ length: STEPS + 1 }, (_, step) => thinPaS * Math.exp((span * step) / STEPS));
   let best: { cost: number; targetPaS: number; cups: MatchedCup[] } | undefined;
   for (const targetPaS of [...own, ...grid]) {
-    const members = cups.map((cup) => toTarget(belief, cup, targetPaS));
+    const members = cups.map((cup) => toTarget(belief, cup, targetPaS, { nearLn: SIDE_BY_SIDE_LN }));
     const cost = members.reduce((sum, cup) => sum + cup.addMg + (isFeasible(cup.addition) ? 0 : STUCK_MG), 0);
     if (!best || cost < best.cost) best = { cost, targetPaS, cups: members };
   }
-  const { targetPaS, cups: members } = best!;
+  return best!;
+}
+
+function groupOf({ label }: ThicknessWindow, targetPaS: number, members: MatchedCup[]) {
   const off = (cup: MatchedCup) => Math.abs(Math.log(cup.addition.now.viscosityPaS / targetPaS));
   const pace =
     members.find((cup) => !isFeasible(cup.addition)) ??
     [...members].sort((a, b) => a.addMg - b.addMg || off(a) - off(b))[0];
-  return { group: { label: window.label, targetPaS, paceId: pace?.id ?? null }, cups: members };
+  return { group: { label, targetPaS, paceId: pace?.id ?? null }, cups: members };
 }
 
 /** Each one into the window by itself, from the nearer end. */
 function ownWindows(belief: Belief, window: ThicknessWindow, cups: readonly SetCup[]) {
   const members = cups.map((cup): MatchedCup => {
     const now = thicknessOf(belief, cup.ingredients, cup.contentsMg);
-    const thick = window.thickPaS * Math.exp(-INSIDE_LN);
-    const thin = window.thinPaS * Math.exp(INSIDE_LN);
-    if (now.viscosityPaS <= window.thickPaS && now.viscosityPaS >= window.thinPaS) {
+    const { aim } = window;
+    const isOut = now.viscosityPaS > window.thickPaS || now.viscosityPaS < window.thinPaS;
+    const thick = (isOut ? aim : window).thickPaS * Math.exp(-INSIDE_LN);
+    const thin = (isOut ? aim : window).thinPaS * Math.exp(INSIDE_LN);
+    if (chanceInside(now, window) >= SURE_SHARE) {
       const addition = { kind: 'there', now } as const;
       return { id: cup.id, name: cup.name, targetPaS: now.viscosityPaS, addition, addMg: 0 };
     }
-    return toTarget(belief, cup, now.viscosityPaS > window.thickPaS ? thick : thin);
+    return toTarget(belief, cup, Math.min(thick, Math.max(thin, now.viscosityPaS)), { window });
   });
   return { group: { label: window.label, targetPaS: null, paceId: null }, cups: members };
 }

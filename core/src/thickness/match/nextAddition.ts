@@ -1,9 +1,16 @@
 import { InputError } from '../../base/error/index.ts';
-import { thicknessOf, type Belief, type LearnedIngredient, type Thickness } from '../learn/index.ts';
+import {
+  composition,
+  expected,
+  thicknessOf,
+  type Belief,
+  type LearnedIngredient,
+  type Thickness,
+} from '../learn/index.ts';
 import type { IngredientRole } from '../../paint/material/index.ts';
-import { THINNING_STEP } from '../../paint/mix/index.ts';
-import { normalBelow } from '../../base/statistics/index.ts';
-import { toG, toMg } from '../../base/unit/mass.ts';
+import { chanceInside, LIMITS } from '../../paint/stage/index.ts';
+import { toG } from '../../base/unit/mass.ts';
+import { safeStep } from './safeStep.ts';
 
 /** An ingredient of a cup that can be added to. */
 export interface MatchIngredient extends LearnedIngredient {
@@ -28,8 +35,12 @@ export interface MatchCup {
   readonly waterLimit: number;
 }
 
-/** Within this of the target, in ln(viscosity), a cup counts as there: what a race can tell apart. */
-export const THERE_LN = 0.12;
+/** Within this of the target, in ln(viscosity), nothing need be added. */
+export const THERE_LN = 0.2;
+/** A cup is there when so much of what is believed of it lies in its window. */
+export const SURE_SHARE = 0.8;
+/** A step that covers less than this of the way is not worth stirring in: reading it again tells more. */
+const LEAST_OF_THE_WAY = 0.1;
 /** A cup is filled at most to this share, so that it can be stirred. */
 const STIRRABLE_SHARE = 0.97;
 /** Less than this is not worth a step. */
@@ -48,13 +59,20 @@ export type NextAddition =
       readonly now: Thickness;
       /** What reaches the target, by the best guess. */
       readonly need: readonly AddedIngredient[];
-      /** What to stir in before looking again: 80 % of it. */
+      /** What to stir in before looking again: as much of it as is safe. */
       readonly step: readonly AddedIngredient[];
       readonly after: Thickness;
-      /** Chance that the step alone goes past the target by more than a race can tell. */
+      /** Chance that the step alone goes past the target by more than 15 %. */
       readonly overshoot: number;
       /** Why the target cannot be reached like this, if it cannot. */
       readonly limit: AdditionLimit | null;
+    }
+  /** Too little is known of the cup: it is to be read before anything is stirred in, or before it counts as there. */
+  | {
+      readonly kind: 'read';
+      readonly now: Thickness;
+      /** What reaches the target by the best guess; empty when it lies there. */
+      readonly need: readonly AddedIngredient[];
     }
   | { readonly kind: 'stuck'; readonly now: Thickness; readonly because: Stuck };
 
@@ -67,56 +85,102 @@ export type AdditionLimit =
   | { readonly code: 'water'; readonly water: number; readonly most: number }
   | { readonly code: 'capacity'; readonly wantedMl: number; readonly capacityMl: number };
 
+export interface AdditionOptions {
+  /** The ingredient to thin with; left out: water, else the cup's own thinner. */
+  readonly thinnerId?: string | undefined;
+  /** Where the cup counts as there; left out: as near to the target as cups of one thickness are. */
+  readonly window?: { readonly thinPaS: number; readonly thickPaS: number } | undefined;
+  /** Within this of the target, in ln(viscosity), nothing need be added. */
+  readonly nearLn?: number;
+  /** A cup that stays as it is: only the difference to it has to be known, as a race tells it. */
+  readonly against?: MatchCup | undefined;
+}
+
 /**
- * The next thing to stir into a cup on its way to a thickness.
+ * The next thing to stir into a cup on its way to a thickness: the largest step that is safe, or that it has to
+ * be read first.
  *
- * Law: the log-additive mixing with what was learned of the cup's materials, solved for the added mass;
- * the step is 80 % of it, since nothing can be taken out again (common practice). A cup that is too thin
- * gets its own medium and paint in the recipe's proportion.
+ * Law: the log-additive mixing with what was learned of the cup's materials, solved for the added mass, and
+ * `safeStep` on it. A cup that is too thin gets its own medium and paint in the recipe's proportion. It is
+ * there when 80 % of what is believed of it lies in the window (common practice).
  *
- * @param options.thinnerId the ingredient to thin with; left out: water, else the cup's own thinner
  * @throws InputError naming "targetPaS"
  */
 export function nextAddition(
   belief: Belief,
   cup: MatchCup,
   targetPaS: number,
-  options: { readonly thinnerId?: string | undefined } = {},
+  options: AdditionOptions = {},
 ): NextAddition {
   if (!(targetPaS > 0)) throw new InputError('targetPaS', 'The target viscosity must be above 0.');
-  const now = thicknessOf(belief, cup.ingredients, cup.contentsMg);
+  const look = lookOf(belief, cup, options.against);
+  const now = look(cup.contentsMg);
   const off = Math.log(now.viscosityPaS / targetPaS);
-  if (Math.abs(off) <= THERE_LN) return { kind: 'there', now };
+  const isSure = chanceInside(now, options.window ?? alikeTo(targetPaS)) >= SURE_SHARE;
+  if (Math.abs(off) <= (options.nearLn ?? THERE_LN))
+    return isSure ? { kind: 'there', now } : { kind: 'read', now, need: [] };
   const kind = off > 0 ? 'thin' : 'thicken';
   const shares = kind === 'thin' ? thinnerShares(cup, options.thinnerId) : stockShares(cup);
   if (!shares) {
     return { kind: 'stuck', now, because: kind === 'thin' ? 'no-thinner' : 'no-stock' };
   }
-  const needMg = solve(belief, cup, shares, targetPaS);
+  const needMg = solve(look, cup, shares, targetPaS);
   if (needMg === undefined) {
     return { kind: 'stuck', now, because: kind === 'thin' ? 'thinner-too-thick' : 'stock-too-thin' };
   }
-  const stepMg = toMg(THINNING_STEP * toG(needMg));
-  const after = thicknessOf(belief, cup.ingredients, plus(cup.contentsMg, shares, stepMg));
-  const past = Math.log(targetPaS) + (kind === 'thin' ? -THERE_LN : THERE_LN);
-  const below = normalBelow(past, Math.log(after.viscosityPaS), after.spreadLn);
+  const need = added(cup, shares, needMg);
+  const limit = limitOf(cup, shares, needMg);
+  const outlook = (mg: number) => lnOf(look(plus(cup.contentsMg, shares, mg)));
+  const safe = safeStep(outlook, Math.log(targetPaS), needMg);
+  const stepMg = Math.floor(safe?.mg ?? 0);
+  const covered = Math.abs(outlook(0).mean - outlook(stepMg).mean) / Math.abs(off);
+  if (!safe || stepMg < LEAST_MG || covered < LEAST_OF_THE_WAY) {
+    return isSure ? { kind: 'there', now } : { kind: 'read', now, need };
+  }
   return {
-    kind: needMg < LEAST_MG ? 'there' : kind,
+    kind,
     now,
-    need: added(cup, shares, needMg),
+    need,
     step: added(cup, shares, stepMg),
-    after,
-    overshoot: kind === 'thin' ? below : 1 - below,
-    limit: limitOf(cup, shares, needMg),
+    after: look(plus(cup.contentsMg, shares, stepMg)),
+    overshoot: safe.overshoot,
+    limit,
   };
 }
 
-/** Only what it is thinned with. */
+/** How thick a cup is, or would be, that holds this. */
+type Look = (contentsMg: readonly number[]) => Thickness;
+
+/** By itself; or, beside a cup that stays as it is, as surely as its difference to that cup is known. */
+function lookOf(belief: Belief, cup: MatchCup, against: MatchCup | undefined): Look {
+  const alone: Look = (contentsMg) => thicknessOf(belief, cup.ingredients, contentsMg);
+  if (!against) return alone;
+  const other = composition(against.ingredients, against.contentsMg).weights;
+  return (contentsMg) => {
+    const own = composition(cup.ingredients, contentsMg).weights;
+    const names = new Set([...Object.keys(own), ...Object.keys(other)]);
+    const difference = Object.fromEntries(
+      [...names].map((name) => [name, (own[name] ?? 0) - (other[name] ?? 0)]),
+    );
+    return { ...alone(contentsMg), spreadLn: expected(belief, difference).sd };
+  };
+}
+
+const lnOf = ({ viscosityPaS, spreadLn }: Thickness) => ({ mean: Math.log(viscosityPaS), sd: spreadLn });
+
+const alikeTo = (targetPaS: number) => ({
+  thinPaS: targetPaS / LIMITS.alikeRatio,
+  thickPaS: targetPaS * LIMITS.alikeRatio,
+});
+
+/** Only what it is thinned with: water goes first, but varnish where the paint is fluid (common practice). */
 function thinnerShares(cup: MatchCup, thinnerId: string | undefined): number[] | undefined {
+  const isFluid = cup.ingredients.some(({ material }) => material.kind === 'fluid');
+  const usual = isFluid ? (['thinner', 'water'] as const) : (['water', 'thinner'] as const);
   const chosen =
     cup.ingredients.find((each) => each.id === thinnerId) ??
-    cup.ingredients.find((each) => each.role === 'water') ??
-    cup.ingredients.find((each) => each.role === 'thinner');
+    cup.ingredients.find((each) => each.role === usual[0]) ??
+    cup.ingredients.find((each) => each.role === usual[1]);
   return chosen && cup.ingredients.map((each) => (each === chosen ? 1 : 0));
 }
 
@@ -133,15 +197,9 @@ const plus = (contents: readonly number[], shares: readonly number[], mg: number
   contents.map((each, at) => each + (shares[at] ?? 0) * mg);
 
 /** Milligrams to add, by bisection on the best guess; `undefined` when no amount gets there. */
-function solve(
-  belief: Belief,
-  cup: MatchCup,
-  shares: readonly number[],
-  targetPaS: number,
-): number | undefined {
+function solve(look: Look, cup: MatchCup, shares: readonly number[], targetPaS: number): number | undefined {
   const total = cup.contentsMg.reduce((sum, mg) => sum + mg, 0);
-  const off = (mg: number) =>
-    Math.log(thicknessOf(belief, cup.ingredients, plus(cup.contentsMg, shares, mg)).viscosityPaS / targetPaS);
+  const off = (mg: number) => Math.log(look(plus(cup.contentsMg, shares, mg)).viscosityPaS / targetPaS);
   const start = Math.sign(off(0));
   let high = total / 64;
   while (Math.sign(off(high)) === start) {

@@ -1,7 +1,13 @@
 import { composition, expected, type Belief } from '../learn/index.ts';
 import { RACE_SD_LN } from '../reading/index.ts';
-import { normalBelow } from '../../base/statistics/index.ts';
-import { windowFor, type CupRole, type Technique } from '../../paint/stage/index.ts';
+import {
+  chanceInside,
+  NO_AIMS,
+  windowFor,
+  type Aims,
+  type CupRole,
+  type Technique,
+} from '../../paint/stage/index.ts';
 import type { MatchCup } from './nextAddition.ts';
 
 export interface RaceProposal {
@@ -30,6 +36,7 @@ export function nextRace(
   belief: Belief,
   technique: Technique,
   cups: readonly (MatchCup & { readonly role: CupRole })[],
+  aims: Aims = NO_AIMS,
 ): RaceProposal | undefined {
   const known = cups.map((cup) => ({ cup, ...composition(cup.ingredients, cup.contentsMg) }));
   let widest: { a: string; b: string; sd: number } | undefined;
@@ -44,12 +51,10 @@ export function nextRace(
     }
   }
   const unsure = known.filter(({ cup, weights, offset }) => {
-    const window = windowFor(technique, cup.role);
+    const window = windowFor(technique, cup.role, aims);
     if (!window) return false;
     const { mean, sd } = expected(belief, weights);
-    const inside =
-      normalBelow(Math.log(window.thickPaS), mean + offset, sd) -
-      normalBelow(Math.log(window.thinPaS), mean + offset, sd);
+    const inside = chanceInside({ viscosityPaS: Math.exp(mean + offset), spreadLn: sd }, window);
     return inside > UNSURE.from && inside < UNSURE.to && sd > KNOWN_LN;
   });
   if (!widest || (widest.sd < KNOWN_LN && unsure.length === 0)) return undefined;

@@ -1,20 +1,38 @@
 import { seededRandom } from '../../base/random/index.ts';
-import { thinCup, thinMany } from '../../../testing/simulatedArtist.ts';
+import { thinCup, thinMany, type ReadBy } from '../../../testing/simulatedArtist.ts';
 
-const ARTISTS = 300;
+/** Real paint answers to water 30 % more or less than the law has it, and readings scatter. */
+const ARTISTS = 1000;
 
-it('artists who follow the advice need fewer additions than fixed 5 % steps, and go too far less often', () => {
-  const advised = thinMany('advised', ARTISTS, seededRandom(11));
-  const fixed = thinMany('fixed 5 %', ARTISTS, seededRandom(11));
+it.each(['race', 'drain cup'] as const)(
+  'read by %s, at most 2 of 100 artists go too far, and 90 are there within four additions',
+  (readBy) => {
+    const advised = thinMany('advised', ARTISTS, seededRandom(11), readBy);
+    expect(advised.overshotShare).toBeLessThanOrEqual(0.02);
+    expect(advised.doneInFourShare).toBeGreaterThanOrEqual(0.9);
+    expect(advised.trulyThereShare).toBeGreaterThanOrEqual(0.95);
+  },
+);
+
+it('words alone never say that a cup is there: it is to be read by a race first', () => {
+  const { overshotShare, doneShare } = thinMany('advised', ARTISTS, seededRandom(12), 'words');
+  expect(doneShare).toBe(0);
+  expect(overshotShare).toBeLessThanOrEqual(0.02);
+});
+
+it('the advice needs fewer additions than fixed 5 % steps, and goes too far less often', () => {
+  const advised = thinMany('advised', 300, seededRandom(11));
+  const fixed = thinMany('fixed 5 %', 300, seededRandom(11));
   expect(advised.meanAdditions).toBeLessThan(fixed.meanAdditions);
   expect(advised.overshotShare).toBeLessThan(fixed.overshotShare);
-  expect(advised.rmsOffLn).toBeLessThan(fixed.rmsOffLn);
 });
 
 it('an artist always stops, at the same place from the same seed', () => {
-  for (let seed = 1; seed <= 40; seed += 1) {
-    const once = thinCup('advised', seededRandom(seed));
-    expect(thinCup('advised', seededRandom(seed))).toEqual(once);
-    if (once) expect(once.additions).toBeLessThan(12);
+  for (const readBy of ['race', 'words'] satisfies ReadBy[]) {
+    for (let seed = 1; seed <= 20; seed += 1) {
+      const once = thinCup('advised', seededRandom(seed), readBy);
+      expect(thinCup('advised', seededRandom(seed), readBy)).toEqual(once);
+      if (once) expect(once.additions).toBeLessThan(12);
+    }
   }
 });

@@ -1,7 +1,13 @@
 import { InputError } from '../../base/error/index.ts';
 import { stageCenter, type StageName } from '../../paint/stage/index.ts';
 import { DRAIN_CUPS, drained, type DrainCupName } from './drainCup.ts';
-import { moundViscosity, MOUND_CONSTANT_SD_LN, MOUND_TIMING_SD_LN, USUAL_MOUND_CONSTANT } from './mound.ts';
+import {
+  LEAST_MOUND_S,
+  MOUND_CONSTANT_SD_LN,
+  moundSdLn,
+  moundViscosity,
+  USUAL_MOUND_CONSTANT,
+} from './mound.ts';
 import { laneLn, RACE_SD_LN } from './tiltRace.ts';
 
 /** A number that was calibrated: its logarithm's mean and spread. */
@@ -42,33 +48,49 @@ export type Measure =
       readonly card: Calibrated | null;
     };
 
+/** Spread of a single look, and of what one person's looks have in common, in ln(viscosity) (common practice). */
 const WORDS_SD_LN = 0.5;
+export const WORDS_BIAS_SD_LN = 0.35;
 const DRAIN_CUP_SD_LN = 0.08;
+
+/** What a measure says of ln(viscosity), and what it shares with other readings. */
+export interface Interpreted {
+  readonly ln: number;
+  readonly sdLn: number;
+  /** It is at most this thick; how much thinner cannot be told. */
+  readonly atMost?: true;
+  /** What is still to be added to `ln`, and taken off the cup's: known by its prior, sharpened by other readings. */
+  readonly constant?: { readonly of: 'mound' | 'race' | 'words'; readonly prior: Calibrated | null };
+}
 
 /**
  * What one measure says of ln(viscosity) by itself.
  *
- * @returns the reading's ln and its spread; for a mound and a race the constant that belongs to it, which
+ * @returns the reading's ln and its spread; for words, a mound and a race the constant that belongs to it, which
  * other readings may sharpen, is named and left out
  * @throws InputError naming the field
  */
-export function interpret(measure: Measure): {
-  readonly ln: number;
-  readonly sdLn: number;
-  readonly constant?: { readonly of: 'mound' | 'race'; readonly prior: Calibrated | null };
-} {
+export function interpret(measure: Measure): Interpreted {
   switch (measure.kind) {
     case 'words':
-      return { ln: Math.log(stageCenter(measure.stage)), sdLn: WORDS_SD_LN };
-    case 'mound':
       return {
-        ln: Math.log(moundViscosity(measure.seconds, 1)),
-        sdLn: MOUND_TIMING_SD_LN,
+        ln: Math.log(stageCenter(measure.stage)),
+        sdLn: WORDS_SD_LN,
+        constant: { of: 'words', prior: { ln: 0, sdLn: WORDS_BIAS_SD_LN } },
+      };
+    case 'mound': {
+      const ln = Math.log(moundViscosity(measure.seconds, 1));
+      const shortest = Math.log(moundViscosity(LEAST_MOUND_S, 1));
+      return {
+        ln: Math.max(ln, shortest),
+        sdLn: moundSdLn(Math.max(measure.seconds, LEAST_MOUND_S)),
+        ...(ln < shortest ? { atMost: true as const } : {}),
         constant: {
           of: 'mound',
           prior: measure.constant ?? { ln: Math.log(USUAL_MOUND_CONSTANT), sdLn: MOUND_CONSTANT_SD_LN },
         },
       };
+    }
     case 'drain-cup': {
       const cup = measure.own
         ? { ...measure.own, fromS: 0, toS: Infinity, label: measure.own.name }
@@ -98,12 +120,16 @@ export function unreadable(measure: Measure): string | undefined {
 }
 
 /** One measure as a viscosity with its spread; `undefined` for a race lane on a card that is not calibrated. */
-export function measured(measure: Measure): { viscosityPaS: number; sdLn: number } | undefined {
-  const { ln, sdLn, constant } = interpret(measure);
-  if (!constant) return { viscosityPaS: Math.exp(ln), sdLn };
+export function measured(
+  measure: Measure,
+): { viscosityPaS: number; sdLn: number; atMost?: true } | undefined {
+  const { ln, sdLn, constant, atMost } = interpret(measure);
+  const said = atMost ? { atMost } : {};
+  if (!constant) return { viscosityPaS: Math.exp(ln), sdLn, ...said };
   if (!constant.prior) return undefined;
   return {
     viscosityPaS: Math.exp(ln + constant.prior.ln),
     sdLn: Math.hypot(sdLn, constant.prior.sdLn),
+    ...said,
   };
 }

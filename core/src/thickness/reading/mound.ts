@@ -14,11 +14,23 @@ export const USUAL_MOUND_CONSTANT =
   levelingRate({ ...MOUND, thicknessMm: MOUND.depthMm, viscosityPaS: 1 }) / Math.log(1 / MOUND.goneShare);
 
 /**
- * Spread of ln(viscosity) from mound seconds: how well a mound is timed, and how well the constant is
- * known before it is calibrated; both together are the usual 0.4 (common practice).
+ * Spread of ln(viscosity) from mound seconds: of a single reading once the constant is calibrated (paint thins when
+ * it is stirred, no two mounds are alike), and of the constant before; both together are 0.8 then (common practice).
  */
-export const MOUND_TIMING_SD_LN = 0.2;
-export const MOUND_CONSTANT_SD_LN = Math.sqrt(0.4 ** 2 - MOUND_TIMING_SD_LN ** 2);
+const MOUND_SD_LN = 0.38;
+export const MOUND_CONSTANT_SD_LN = Math.sqrt(0.8 ** 2 - MOUND_SD_LN ** 2);
+
+/** A hand times no better than this, s. */
+const HAND_S = 0.15;
+/** A mound that is gone sooner was too quick to be timed: the cup is thinner than this tells, s. */
+export const LEAST_MOUND_S = 0.5;
+
+/**
+ * Spread of a mound's ln(viscosity) by itself, with the hand that timed it.
+ *
+ * @example moundSdLn(2) // 0.3874
+ */
+export const moundSdLn = (seconds: number): number => Math.hypot(MOUND_SD_LN, HAND_S / seconds);
 
 /**
  * Viscosity from the seconds until a mound is gone; in proportion to them.

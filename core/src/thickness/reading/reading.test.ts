@@ -200,20 +200,28 @@ describe('readings together', () => {
 
 describe('what one measure says', () => {
   it.each(['stacking', 'standing', 'trace', 'fading', 'gone', 'denting'] as const)(
-    'the word %s means the middle of its stage, to half a unit of ln',
+    'the word %s means the middle of its stage: half a unit of ln, and what the eye is used to',
     (stage) => {
       const { viscosityPaS, sdLn } = measured({ kind: 'words', stage })!;
       expect(stageOf(viscosityPaS).name).toBe(stage);
-      expect(sdLn).toBe(0.5);
+      expect(sdLn).toBeCloseTo(Math.hypot(0.5, 0.35), 12);
     },
   );
 
-  it('mound seconds are good to 0.4 before the constant is calibrated, better after', () => {
-    const mound: Measure = { kind: 'mound', seconds: 1, constant: null };
-    expect(measured(mound)!.sdLn).toBeCloseTo(0.4, 9);
+  it('mound seconds are good to 0.8 before the constant is calibrated, to 0.4 after', () => {
+    const mound: Measure = { kind: 'mound', seconds: 3, constant: null };
+    expect(measured(mound)!.sdLn).toBeCloseTo(0.8, 2);
     const calibrated = measured({ ...mound, constant: { ln: Math.log(2), sdLn: 0.1 } })!;
-    expect(calibrated.viscosityPaS).toBeCloseTo(2, 9);
-    expect(calibrated.sdLn).toBeLessThan(0.25);
+    expect(calibrated.viscosityPaS).toBeCloseTo(6, 9);
+    expect(calibrated.sdLn).toBeCloseTo(0.4, 2);
+  });
+
+  it('a mound that is gone within half a second only bounds the thickness', () => {
+    const quick = (seconds: number) => measured({ kind: 'mound', seconds, constant: { ln: 0, sdLn: 0.1 } })!;
+    expect(quick(0.2)).toMatchObject({ viscosityPaS: 0.5, atMost: true });
+    expect(quick(0.49).viscosityPaS).toBeCloseTo(0.5, 9);
+    expect(quick(0.5)).not.toHaveProperty('atMost');
+    expect(() => quick(0)).toThrow(expect.objectContaining({ field: 'seconds' }));
   });
 
   it('a drain cup is good to 0.08, one of one’s own to its own spread too', () => {

@@ -14,6 +14,6 @@ export function cameraRoutes(router: Router, db: Db, files: PhotoFiles, tasks: T
     await requirePiece(db, pieceId);
     const { state, megapixels, id = randomUUID() } = body;
     const photo = await tasks.run('photograph', { pieceId, state, megapixels });
-    return storePhoto(db, files, { id, pieceId, state, photo });
+    return storePhoto(db, files, { id, pieceId, state, photo, standIn: true });
   });
 }

@@ -13,7 +13,6 @@ import { useUnits } from '../../store/units.ts';
 import { ageWords, ROLE_LABELS } from '../../words/general.ts';
 import WeighAgain from './parts/WeighAgain.vue';
 
-const RECENT = 200;
 const TRIFLE_MG = 500;
 
 const pieces = usePieces();
@@ -26,7 +25,7 @@ const name = ref('Left-overs');
 
 async function load(): Promise<void> {
   await attempt(async () => {
-    recent.value = await pieces.newest(RECENT);
+    recent.value = await pieces.allHaving('paint');
     loaded.value = true;
   });
 }

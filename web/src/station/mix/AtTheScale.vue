@@ -33,6 +33,7 @@ const {
   cup,
   current,
   following,
+  toRead,
   batch,
   over,
   currentIngredient,
@@ -47,6 +48,9 @@ const {
   guarded,
   ...weighing
 } = useWeighing(() => props.mixId);
+
+const READ_FIRST =
+  'Stir it smooth, then read it at Thickness, best by a race: too little is known of it to stir more in.';
 
 /** The usual caution for what is in hand at this step. */
 const cautions = computed(() => {
@@ -134,7 +138,7 @@ useShortcuts('At the scale', [
       />
     </section>
     <section class="step">
-      <p class="now">{{ current ? sentence : 'This cup is done.' }}</p>
+      <p class="now">{{ current ? sentence : toRead ? READ_FIRST : 'This cup is done.' }}</p>
       <SpoonHint
         v-if="current && currentIngredient?.role === 'powder'"
         class="hint"
@@ -147,7 +151,10 @@ useShortcuts('At the scale', [
       <Button class="done" type="primary" size="large" :loading="keeping" @click="doneNext">
         {{ current ? 'Done, next' : nextCup ? `Next cup: ${nextCup.mix.name}` : 'Back to the cups' }}
       </Button>
-      <p class="soft">
+      <p v-if="!current && toRead" class="soft">
+        <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, mixId } }">Read this cup</RouterLink>
+      </p>
+      <p v-else class="soft">
         {{
           current
             ? nextSentence || 'Then the cup is mixed.'
@@ -169,8 +176,8 @@ useShortcuts('At the scale', [
       @done="doneNext"
       @disturb="(kind) => guarded(() => scale.disturb(kind))"
     >
-      <Button v-if="current" type="text" @click="weighing.skip">
-        {{ current.portion === 'thin' ? 'It is right' : 'Skip' }}
+      <Button v-if="current || toRead" type="text" @click="weighing.skip">
+        {{ !current || current.portion === 'thin' ? 'It is right' : 'Skip' }}
       </Button>
       <Button type="text" :disabled="cup.mix.additions.length === 0" @click="weighing.takeBack"
         >Take back</Button

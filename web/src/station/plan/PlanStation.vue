@@ -7,6 +7,7 @@ import { useRouter } from 'vue-router';
 import { attempt, useTask } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
+import { useOwnCells } from '../../store/ownCells.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import AmountStrip from './parts/AmountStrip.vue';
 import CoreSample from './parts/CoreSample.vue';
@@ -33,6 +34,7 @@ const layout = ref<LayoutName>('center-bloom');
 const flowers = ref<number | null>(3);
 const placing = ref<Placing | null>(null);
 const panel = ref<PlanPanel>('check');
+const ownCells = useOwnCells();
 const asking = ref(false);
 const scaling = ref(false);
 const canvas = ref<InstanceType<typeof SupportCanvas> | null>(null);
@@ -44,6 +46,7 @@ onMounted(() =>
     opened.value = true;
   }),
 );
+onMounted(() => attempt(ownCells.load));
 onBeforeUnmount(() => void plan.flush());
 /** A closed tab keeps what it can. */
 useEventListener(window, 'pagehide', () => void plan.flush());

@@ -6,6 +6,7 @@ import { computed, onMounted, ref } from 'vue';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
+import { useEquipment } from '../../store/equipment.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import BlowStep from './parts/BlowStep.vue';
@@ -21,7 +22,7 @@ import WaitForm from './parts/WaitForm.vue';
 import type { FreeEvent } from '../../words/event.ts';
 import { useLaid } from './parts/useLaid.ts';
 import { useRunSheet } from './parts/useRunSheet.ts';
-import { newPass, withTool, type PassDraft } from './parts/passDraft.ts';
+import { blowerNow, newPass, withTool, type PassDraft } from './parts/passDraft.ts';
 
 defineProps<{ pieceId: string }>();
 
@@ -31,6 +32,7 @@ const { steps, open, next, hasSheet } = useRunSheet();
 const { baseHex, puddles, nothingToLay } = useLaid();
 type Mode = 'sheet' | 'lay' | 'blow' | 'change' | Exclude<FreeEvent, 'pass'>;
 const mode = ref<Mode>(store.passes.length > 0 || nothingToLay.value ? 'blow' : 'lay');
+const equipment = useEquipment();
 const draft = ref<PassDraft>(newPass(store.passes.at(-1)?.data));
 /** A step that is being done otherwise; what is logged next carries it out. */
 const instead = ref<RunStep | null>(null);
@@ -85,10 +87,12 @@ function otherwise(step: RunStep): void {
     return;
   }
   const { pass } = step;
+  const own = equipment.blowers.find(({ id }) => id === pass.blowerId);
   draft.value = {
     ...withTool(pass.tool),
     ...pass,
     setting: pass.setting || withTool(pass.tool).setting,
+    blower: own ? blowerNow(own) : null,
     from: null,
   };
   mode.value = 'blow';

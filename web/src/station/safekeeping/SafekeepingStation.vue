@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { Backup } from '@icy-ribbon/contract';
-import { Button, Popconfirm } from 'ant-design-vue';
+import { Button, Popconfirm, Switch } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { computed, onMounted, ref } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
+import { useDevices } from '../../store/devices.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useSafekeeping } from '../../store/safekeeping.ts';
 import { ageWords } from '../../words/general.ts';
@@ -11,6 +12,8 @@ import { bytesWords, REASON_WORDS } from '../../words/backup.ts';
 import SecondFolder from './parts/SecondFolder.vue';
 
 const keeping = useSafekeeping();
+const devices = useDevices();
+onMounted(devices.ensure);
 const piece = usePiece();
 const busy = ref<string | null>(null);
 
@@ -71,6 +74,19 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
         <dd class="numeral" :class="{ alarm: isNarrow }">{{ bytesWords(shown.freeBytes) }}</dd>
       </dl>
       <p v-if="shown.trouble" class="alarm" role="alert">{{ shown.trouble }}</p>
+      <section aria-labelledby="devices">
+        <h2 id="devices">Devices</h2>
+        <p>
+          <Switch
+            :checked="devices.standIns"
+            aria-label="Stand-ins for scale, camera and room sensor"
+            @update:checked="devices.connect(Boolean($event))"
+          />
+          Stand-ins for a scale, a camera over the table and a room sensor. They make weights, pictures and
+          numbers up, for trying things out: the record says what is theirs, it can be filtered out, and
+          nothing is learned from it.
+        </p>
+      </section>
       <section aria-labelledby="backups">
         <div class="head">
           <h2 id="backups">Backups</h2>

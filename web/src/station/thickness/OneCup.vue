@@ -19,7 +19,7 @@ import MoundWatch from './parts/MoundWatch.vue';
 import ResponseCurve from './parts/ResponseCurve.vue';
 import StirIn from './parts/StirIn.vue';
 import ThicknessTabs from './parts/ThicknessTabs.vue';
-import { matchCupOf } from './parts/matchCup.ts';
+import { matchCupOf } from '../../drawing/matchCup.ts';
 import { paS, spreadWords } from '../../words/thickness.ts';
 import { useRoom } from './parts/useRoom.ts';
 
@@ -35,10 +35,17 @@ onMounted(() => calibrations.ensure().catch(sayProblem));
 const cup = computed(() => store.paints.find((each) => each.mix.id === props.mixId));
 const stage = computed(() => cup.value && stageOf(cup.value.state.properties.viscosityPaS).name);
 
+/** Whether the artist said how thick it looks since anything was stirred in: before, a hint would sway the answer. */
+const isAnswered = computed(() => {
+  const { lastReadAt } = cup.value!.state;
+  const changedAt = cup.value!.mix.additions.at(-1)?.at ?? '';
+  return lastReadAt !== null && lastReadAt >= changedAt;
+});
+
 /** Where the set wants this cup. */
 const targetPaS = computed(() => {
   if (!cup.value || !store.piece) return stageCenter('fading');
-  const plan = matchSet(store.belief, store.piece.technique, store.paints.map(matchCupOf));
+  const plan = matchSet(store.belief, store.piece.technique, store.paints.map(matchCupOf), store.piece.aims);
   const found = plan.cups.find((each) => each.id === props.mixId);
   return found?.targetPaS ?? cup.value.state.properties.viscosityPaS;
 });
@@ -86,7 +93,7 @@ useShortcuts('Thickness of a cup', [
     <section class="reading" aria-label="Read its thickness">
       <MoundCard
         :color-hex="cup.colorHex"
-        :expected="stage!"
+        :expected="isAnswered ? stage! : null"
         @choose="(chosen) => keep({ kind: 'words', stage: chosen })"
       />
       <div class="watches">

@@ -3,6 +3,7 @@ import { Button } from 'ant-design-vue';
 import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
 import ColorDot from '../../drawing/ColorDot.vue';
+import PieceAims from '../../field/PieceAims.vue';
 import ComputedFrom from '../../field/ComputedFrom.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { attempt, useTask } from '../../notice/useTask.ts';
@@ -77,13 +78,14 @@ useShortcuts('Thickness', [
       <Button type="primary" @click="goPlan">Plan it</Button>
     </header>
     <section class="match" aria-label="Match the set">
+      <PieceAims v-if="store.piece?.technique === 'dutch'" class="aims" :only="['thickness']" />
       <table v-if="rows.length > 0" class="rows">
         <thead>
           <tr>
             <th>Cup</th>
             <th class="number">Thickness</th>
             <th>Tested</th>
-            <th>Next <ComputedFrom calculation="thin" /></th>
+            <th>Next <ComputedFrom calculation="next-addition" /></th>
             <th></th>
           </tr>
         </thead>
@@ -132,6 +134,7 @@ useShortcuts('Thickness', [
       <p v-else class="soft">
         No cups yet. <RouterLink :to="{ name: 'mix', params: { pieceId } }">Mix them first.</RouterLink>
       </p>
+      <p v-if="rows.length > 0" class="soft small">Every range holds nine times in ten.</p>
       <p v-if="race" class="race">
         {{ raceWords(race, store.paints) }} <Button size="small" @click="goRace">Race them</Button>
       </p>
@@ -173,6 +176,10 @@ useShortcuts('Thickness', [
   gap: 8px 28px;
   height: 100%;
   padding: 12px 24px;
+}
+
+.aims {
+  max-width: 260px;
 }
 
 header {

@@ -9,6 +9,7 @@ import LastResults from './parts/LastResults.vue';
 import PiecesInHand from './parts/PiecesInHand.vue';
 import StartPiece from './parts/StartPiece.vue';
 
+/** Judged pieces are looked through this far for what is due and for the last results. */
 const RECENT = 100;
 
 const pieces = usePieces();
@@ -19,7 +20,9 @@ const loaded = ref(false);
 onMounted(async () => {
   try {
     await shelf.ensure();
-    recent.value = await pieces.newest(RECENT);
+    const [unjudged, newest] = await Promise.all([pieces.allHaving('open'), pieces.newest(RECENT)]);
+    const listed = new Set(unjudged.map(({ id }) => id));
+    recent.value = [...unjudged, ...newest.filter(({ id }) => !listed.has(id))];
     loaded.value = true;
   } catch (error) {
     sayProblem(error);

@@ -72,7 +72,7 @@ export function cupWrites(hand: InHand) {
     mixId: string,
     ingredientId: string,
     mg: number,
-    source: 'typed' | 'scale',
+    source: 'typed' | 'scale' | 'stand-in',
   ): Promise<void> {
     const body = { id: crypto.randomUUID(), ingredientId, mg, source };
     await writeCup(mixId, () => call(api.mixes.add, { params: { id: mixId }, body }));

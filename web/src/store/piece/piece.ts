@@ -2,6 +2,7 @@ import { api, type DamagedRecord, type JudgementPut, type Piece, type PiecePlan 
 import { cupColor } from '@icy-ribbon/core/paint/color';
 import { laidMgOf } from '@icy-ribbon/core/piece/event';
 import { pieceProgress } from '@icy-ribbon/core/piece/progress';
+import type { Aims } from '@icy-ribbon/core/paint/stage';
 import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
@@ -83,10 +84,13 @@ export const usePiece = defineStore('piece', () => {
     piece.value = await call(api.pieces.setAside, { params: { id: hand.current().id }, body: { what, id } });
   }
 
-  async function rename(name: string): Promise<void> {
+  const rename = (name: string) => update({ name });
+  const aim = (aims: Aims) => update({ aims });
+
+  async function update(changes: { readonly name?: string; readonly aims?: Aims }): Promise<void> {
     const { id, version } = hand.current();
-    await sendVersioned(version, { name }, (now) =>
-      call(api.pieces.update, { params: { id }, body: { version: now, name } }),
+    await sendVersioned(version, changes, (now) =>
+      call(api.pieces.update, { params: { id }, body: { version: now, ...changes } }),
     );
     await hand.reload();
   }
@@ -119,6 +123,7 @@ export const usePiece = defineStore('piece', () => {
     setPlan,
     judge,
     rename,
+    aim,
     setAside,
   };
 });

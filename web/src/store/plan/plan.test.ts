@@ -251,3 +251,24 @@ it('a plan that cannot be worked out says why and keeps what was entered', async
   plan.undo();
   expect(plan.reckoning.wrong).toBeNull();
 });
+
+it('a mixed cup that is short grows by the parts that are really in it; one that nearly holds enough is not short', async () => {
+  const { plan } = await opened();
+  const asked: unknown[] = [];
+  const store = (leftMg: number) => ({
+    cups: [
+      {
+        mix: { id: 'cup', ingredients: [{ targetMg: 20_000 }, { targetMg: 10_000 }, { targetMg: 0 }] },
+        // A third of what was stirred in thinned it: the recipe itself has none.
+        state: { phase: 'mixed', leftMg, actualMg: 36_000, actualIngredientMg: [20_000, 10_000, 6_000] },
+      },
+    ],
+    retarget: async (_: unknown, targets: unknown) => void asked.push(targets),
+  });
+  const wants = (massG: number) =>
+    ({ planned: [], reckoning: { amounts: { paints: [{ paintId: 'cup', massG }] } } }) as never;
+  expect(plan.planned).toEqual([]);
+  expect(await mixMissing(wants(54), store(36_000) as never, null)).toBe(1);
+  expect(asked).toEqual([[30_000, 15_000, 9_000]]);
+  expect(await mixMissing(wants(36.5), store(36_000) as never, null)).toBe(0);
+});

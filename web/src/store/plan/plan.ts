@@ -193,6 +193,7 @@ export const usePlan = defineStore('plan', () => {
     if (!store.piece || !reckoning.value.amounts) return [];
     return check({
       technique: store.piece.technique,
+      aims: store.piece.aims,
       support: store.piece.support,
       plan: body.value,
       paints: paints.value,

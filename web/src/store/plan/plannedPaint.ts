@@ -1,7 +1,7 @@
 import type { PlannedCup, ShelvedMaterial } from '@icy-ribbon/contract';
 import { cupColor } from '@icy-ribbon/core/paint/color';
 import { InputError } from '@icy-ribbon/core/base/error';
-import { materialKind } from '@icy-ribbon/core/paint/material';
+import { densityInMix, materialKind } from '@icy-ribbon/core/paint/material';
 import { mixProperties } from '@icy-ribbon/core/paint/mix';
 import { cupPaint, type PlanPaint } from '@icy-ribbon/core/piece/plan';
 import { expand, partsFor, type IngredientSource, type Recipe } from '@icy-ribbon/core/paint/recipe';
@@ -40,7 +40,7 @@ export function plannedPaint(
     const properties = mixProperties(
       filled.map(({ share, material }) => ({
         massG: share * WHOLE_G,
-        densityGPerMl: material!.densityGPerMl,
+        densityGPerMl: densityInMix(material as ShelvedMaterial),
         viscosityPaS: material!.viscosityPaS,
         waterFraction: material!.kind === 'water' ? 1 : 0,
       })),

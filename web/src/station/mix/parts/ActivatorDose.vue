@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { activatorDose, USUAL_SHEET_MM } from '@icy-ribbon/core/paint/activator';
+import { activatorDose } from '@icy-ribbon/core/paint/activator';
+import { LIMITS } from '@icy-ribbon/core/paint/stage';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { toMg } from '@icy-ribbon/core/base/unit';
 import { Button, Popover } from 'ant-design-vue';
@@ -58,7 +59,7 @@ function take(): void {
           v-model="sheetMm"
           quantity="depth"
           label="and lies this thick"
-          :hint="`Usual: ${measures.film(USUAL_SHEET_MM.thin)} to ${measures.film(USUAL_SHEET_MM.thick)}`"
+          :hint="`Usual: ${measures.film(LIMITS.sheetMm.thin)} to ${measures.film(LIMITS.sheetMm.thick)}`"
         />
         <NumberField v-model="blooms" label="Blooms" unit="" :digits="0" />
         <p v-if="typeof dose === 'string'" class="alarm" role="alert">{{ dose }}</p>

@@ -52,7 +52,7 @@ function off(targetMg: number, actualMg: number): string {
           <td class="number strong">{{ units.show('mass', ingredient.targetMg, true) }}</td>
           <td>
             <QuantityField
-              :model-value="state.actualIngredientMg[index] || null"
+              :model-value="Math.max(0, state.actualIngredientMg[index] ?? 0) || null"
               :label="`${mix.name}, ${ingredient.material.name}: scale showed`"
               quantity="mass"
               bare

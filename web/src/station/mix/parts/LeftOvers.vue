@@ -15,7 +15,6 @@ import { ageWords } from '../../../words/general.ts';
 /** Cups that other pieces left over and that would do here: used first. */
 const props = defineProps<{ technique: Technique; role: CupRole }>();
 
-const RECENT = 50;
 const WORTH_MG = 5_000;
 const USABLE_DAYS = 30;
 const SHOWN = 4;
@@ -27,7 +26,7 @@ const units = useUnits();
 const recent = ref<PieceSummary[]>([]);
 
 const load = async () => {
-  recent.value = await pieces.newest(RECENT);
+  recent.value = await pieces.allHaving('paint');
 };
 onMounted(() => load().catch(sayProblem));
 

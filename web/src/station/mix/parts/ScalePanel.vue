@@ -21,14 +21,14 @@ const units = useUnits();
 
 <template>
   <section class="panel" aria-label="Scale">
-    <div class="device">
+    <div v-if="info" class="device">
       <p class="display numeral" :class="{ moving: reading && !reading.settled }">
         <template v-if="reading?.overload">overload</template>
         <template v-else-if="reading">{{ units.show('mass', reading.mg, true) }}</template>
         <template v-else>no reading</template>
       </p>
       <p class="soft small">
-        {{ info?.name ?? 'Scale' }},
+        {{ info.name }},
         {{ reading ? (reading.pouring ? 'pouring' : reading.settled ? 'settled' : 'moving') : 'away' }}
       </p>
     </div>
@@ -37,7 +37,7 @@ const units = useUnits();
       <Button v-else @click="emit('pour')">Pour to target</Button>
       <Button @click="emit('drops')">A few drops</Button>
     </template>
-    <Button @click="emit('tare')">Zero</Button>
+    <Button v-if="info" @click="emit('tare')">Zero</Button>
     <Popover v-if="info?.standIn" trigger="click" title="Try on the stand-in">
       <template #content>
         <div class="tries">
@@ -52,7 +52,7 @@ const units = useUnits();
       v-if="active"
       v-model="typed"
       class="typed"
-      label="Or type what your scale shows"
+      :label="info ? 'Or type what your scale shows' : 'What your scale shows'"
       quantity="mass"
       @keydown.enter.stop.prevent="emit('done')"
     />

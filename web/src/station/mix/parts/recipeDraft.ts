@@ -15,6 +15,7 @@ export const emptyRecipe = (): RecipeInput => ({
   thinning: null,
   restHours: null,
   waterLimit: null,
+  doseFactor: null,
   never: null,
 });
 
@@ -29,6 +30,7 @@ export const copyOf = (recipe: Recipe): RecipeInput => ({
   thinning: recipe.thinning ?? null,
   restHours: recipe.restHours ?? null,
   waterLimit: recipe.waterLimit ?? null,
+  doseFactor: recipe.doseFactor ?? null,
   never: recipe.never ? { kinds: [...recipe.never.kinds], because: recipe.never.because } : null,
 });
 

@@ -1,5 +1,7 @@
-import { thinningStep, type WeighingStep } from '@icy-ribbon/core/paint/mix';
+import type { WeighingStep } from '@icy-ribbon/core/paint/mix';
+import { thinToStage } from '@icy-ribbon/core/thickness/match';
 import { computed, ref, watch, type Ref } from 'vue';
+import { matchCupOf } from '../../../drawing/matchCup.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { batchedMedium, stepsWithBatch } from './batchSteps.ts';
@@ -36,22 +38,27 @@ export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
       .filter((step) => !step.done && step.mg > 0 && !skipped.value.has(step.key));
   });
 
-  const thinning = computed<ScaleStep | undefined>(() => {
+  const addition = computed(() => {
     const wanted = cup.value?.mix.recipe.thinning;
     if (!cup.value || !wanted || isRight.value || cup.value.state.phase !== 'mixed') return undefined;
-    const step = thinningStep(cup.value.mix, cup.value.state, wanted);
-    if (!step || step.mg < 50) return undefined;
-    return { ...step, portion: 'thin', key: 'thin' };
+    return thinToStage(store.belief, matchCupOf(cup.value), wanted);
   });
+  const thinning = computed<ScaleStep | undefined>(() => {
+    if (addition.value?.kind !== 'thin') return undefined;
+    const [part] = addition.value.step;
+    return part && { ...part, portion: 'thin', key: 'thin' };
+  });
+  /** It wants thinning, and nothing is stirred in blindly: the cup is to be read first. */
+  const toRead = computed(() => addition.value?.kind === 'read' && addition.value.need.length > 0);
 
   const current = computed(() => open.value[0] ?? thinning.value);
   const following = computed(() => open.value[1]);
 
   /** Leaves the step for later; when thinning, says that the cup is right as it is. */
   function skip(): void {
-    if (current.value?.portion === 'thin') isRight.value = true;
+    if (current.value?.portion === 'thin' || (!current.value && toRead.value)) isRight.value = true;
     else if (current.value) skipped.value = new Set([...skipped.value, current.value.key]);
   }
 
-  return { current, following, skip, batch };
+  return { current, following, toRead, skip, batch };
 }

@@ -21,9 +21,9 @@ export function stepWords(
       return `Look at the mound. Wanted: ${stage?.name} (${stage?.mound}). If it is thicker, stir in ${amount} ${name} and look again.`;
     }
     case 'half':
-      return `Pour ${amount} ${name}: half of it first, so that paint does not stick to the cup.`;
+      return `Pour ${amount} ${name} first, half of its ${show(ingredient?.targetMg ?? 2 * step.mg)}, so that paint does not stick to the cup.`;
     case 'rest':
-      return `Pour the other ${amount} ${name} and stir.`;
+      return `Pour the other half of the ${name}, ${amount}, and stir.`;
     case 'step':
       return `Stir in ${amount} ${name}, a little at a time, until smooth.`;
     case 'all':

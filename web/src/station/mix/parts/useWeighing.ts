@@ -22,7 +22,7 @@ export function useWeighing(mixId: () => string) {
   const typedMg = ref<number | null>(null);
 
   const cup = computed(() => store.cups.find((each) => each.mix.id === mixId()));
-  const { current, following, skip, batch } = useScaleSteps(cup);
+  const { current, following, toRead, skip, batch } = useScaleSteps(cup);
   /** Too much of something: what can be done about it. */
   const over = computed(() => cup.value && overPour(cup.value.mix, cup.value.state));
   const currentIngredient = computed(() =>
@@ -59,7 +59,7 @@ export function useWeighing(mixId: () => string) {
     return last;
   }
 
-  async function keep(mg: number, source: 'typed' | 'scale'): Promise<void> {
+  async function keep(mg: number, source: 'typed' | 'scale' | 'stand-in'): Promise<void> {
     const step = current.value;
     if (!step || !cup.value) return;
     const { mix } = cup.value;
@@ -93,9 +93,15 @@ export function useWeighing(mixId: () => string) {
       throw new ApiProblem(refusal('The scale is still moving: wait until it has settled.'));
     }
     if (readingMg.value <= 0) {
-      throw new ApiProblem(refusal('Nothing is on the scale: pour, or type what your scale shows.'));
+      throw new ApiProblem(
+        refusal(
+          scale.info.value
+            ? 'Nothing is on the scale: pour, or type what your scale shows.'
+            : 'Type what your scale shows, then go on.',
+        ),
+      );
     }
-    await keep(readingMg.value, 'scale');
+    await keep(readingMg.value, scale.info.value?.standIn ? 'stand-in' : 'scale');
   }
 
   function bringUp(): void {
@@ -143,6 +149,7 @@ export function useWeighing(mixId: () => string) {
     cup,
     current,
     following,
+    toRead,
     batch,
     over,
     currentIngredient,

@@ -182,10 +182,14 @@ onBeforeUnmount(() => plot?.close());
         <tr v-for="row in rows" :key="row.id">
           <th scope="row">{{ row.name }}</th>
           <td class="number">
-            {{ row.nearestDistanceMm === 0 ? 'any' : units.show('length', Math.ceil(row.nearestDistanceMm)) }}
+            {{
+              row.nearestDistanceMm === 0
+                ? 'any'
+                : measures.distance(Math.ceil(row.nearestDistanceMm / 10) * 10)
+            }}
           </td>
           <td class="number">{{ Math.floor(row.steepestSlantDeg) }}°</td>
-          <td class="number">{{ row.reachMm === null ? '' : units.show('length', row.reachMm) }}</td>
+          <td class="number">{{ row.reachMm === null ? '' : measures.distance(row.reachMm) }}</td>
         </tr>
       </tbody>
     </table>

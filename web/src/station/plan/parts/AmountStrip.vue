@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isShort } from '@icy-ribbon/core/piece/check';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
@@ -26,13 +27,15 @@ const rows = computed(() =>
       paint,
       wants: units.show('mass', amount.massG * 1000),
       volume: units.show('volume', amount.volumeMl),
-      short: overMg < -50,
+      short: isShort(leftMg / 1000, amount.massG),
       after:
         cup === undefined || cup.state.phase !== 'mixed'
           ? 'not mixed yet'
-          : overMg < -50
+          : isShort(leftMg / 1000, amount.massG)
             ? `${units.show('mass', -overMg)} short`
-            : `${units.show('mass', overMg)} left over`,
+            : overMg < 0
+              ? 'enough'
+              : `${units.show('mass', overMg)} left over`,
       parts: [
         `laid ${units.show('mass', amount.laidG * 1000)}`,
         `runs off ${units.show('mass', amount.dripG * 1000)}`,

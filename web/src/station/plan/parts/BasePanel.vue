@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { baseAreas } from '@icy-ribbon/core/piece/amount';
 import { InputError } from '@icy-ribbon/core/base/error';
-import type { BaseFilm, BasePattern, PlanBase } from '@icy-ribbon/core/piece/plan';
+import {
+  pillowPlace,
+  USUAL_FILM,
+  withPillow,
+  type BaseFilm,
+  type BasePattern,
+  type PillowPlace,
+  type PlanBase,
+} from '@icy-ribbon/core/piece/plan';
 import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
@@ -9,9 +17,9 @@ import ComputedFrom from '../../../field/ComputedFrom.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { newId, usePlan } from '../../../store/plan/plan.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
-import { baseIn, USUAL_RUN_OFF, USUAL_THICKNESS, withThird } from './basePattern.ts';
+import { baseIn, USUAL_THICKNESS, withThird } from './basePattern.ts';
 
 /** The base under everything: how it lies, of which paints, and what stays of it. */
 const plan = usePlan();
@@ -35,6 +43,11 @@ const films = computed(() => {
 });
 
 const setBase = (next: PlanBase | null) => plan.edit((now) => ({ ...now, base: next }));
+
+const hasPillow = computed(() => plan.paints.some(({ role }) => role === 'pillow'));
+const pillow = computed(() => pillowPlace(plan.body, plan.paints));
+const setPillow = (place: PillowPlace) =>
+  plan.edit((now) => ({ ...now, ...withPillow(now, place, plan.paints, newId) }));
 
 const NONE = 'none';
 function setPattern(pattern: BasePattern | typeof NONE): void {
@@ -66,6 +79,20 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
       <RadioButton value="split">Split</RadioButton>
       <RadioButton value="marbled">Marbled</RadioButton>
     </RadioGroup>
+    <div v-if="hasPillow" class="pillow">
+      <span class="label">Pillow&ensp;</span>
+      <RadioGroup
+        :value="pillow"
+        name="pillow-place"
+        size="small"
+        aria-label="Where the pillow lies"
+        @update:value="setPillow($event)"
+      >
+        <RadioButton value="flower">Under it</RadioButton>
+        <RadioButton value="face">Whole face</RadioButton>
+        <RadioButton value="none">None</RadioButton>
+      </RadioGroup>
+    </div>
     <template v-if="base">
       <div v-for="(area, index) in base.areas" :key="index" class="area">
         <BareSelect
@@ -104,7 +131,7 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
         name="base-film"
         size="small"
         aria-label="What stays of it"
-        @update:value="setFilm($event === 'thickness' ? USUAL_THICKNESS : USUAL_RUN_OFF)"
+        @update:value="setFilm($event === 'thickness' ? USUAL_THICKNESS : USUAL_FILM)"
       >
         <RadioButton value="run-off">Run off</RadioButton>
         <RadioButton value="thickness">A thickness</RadioButton>

@@ -4,7 +4,7 @@ import { useElementSize } from '@vueuse/core';
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { drawSample } from '../../../drawing/coreSample.ts';
-import { forecastWords } from '../../../words/forecast.ts';
+import { forecastErrorWords, forecastWords, ownCellsWords } from '../../../words/forecast.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePlan } from '../../../store/plan/plan.ts';
@@ -16,7 +16,7 @@ const props = defineProps<{ stack: PlanStack | undefined }>();
 
 const plan = usePlan();
 const units = useUnits();
-const { sample, moment, dentMm } = useSample(() => props.stack);
+const { sample, moment, dentMm, cells, cellsError } = useSample(() => props.stack);
 const frame = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(frame);
 
@@ -54,6 +54,10 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
         <RadioButton value="blown">Blown out</RadioButton>
       </RadioGroup>
     </div>
+    <p v-if="cells" class="cells" :title="cellsError ? forecastErrorWords(cellsError) : undefined">
+      {{ ownCellsWords(cells, measures) }}
+      <ComputedFrom calculation="own-cells" />
+    </p>
     <div ref="frame" class="drawing">
       <p v-if="!sample || sample.layers.length === 0" class="soft">
         {{
@@ -139,7 +143,7 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
 <style scoped>
 .sample {
   display: grid;
-  grid-template-rows: auto minmax(150px, 1fr);
+  grid-template-rows: auto auto minmax(150px, 1fr);
   min-height: 0;
 }
 
@@ -153,7 +157,12 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
   margin-left: auto;
 }
 
+.cells {
+  margin: 2px 0 0;
+}
+
 .drawing {
+  grid-row: 3;
   position: relative;
   min-height: 0;
   overflow: hidden;

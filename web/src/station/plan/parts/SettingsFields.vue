@@ -3,6 +3,7 @@ import { toG, toMg } from '@icy-ribbon/core/base/unit';
 import type { PlanSettings } from '@icy-ribbon/core/piece/plan';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
+import PieceAims from '../../../field/PieceAims.vue';
 import { usePlan } from '../../../store/plan/plan.ts';
 
 /** What the amounts, the dent and the spin of a plan reckon with. */
@@ -36,6 +37,7 @@ function setField(
 </script>
 
 <template>
+  <PieceAims class="aims" />
   <div class="grid">
     <template v-for="[key, label, unit, factor, low, high] in FIELDS" :key="key">
       <QuantityField
@@ -64,6 +66,10 @@ function setField(
 </template>
 
 <style scoped>
+.aims {
+  margin-bottom: 12px;
+}
+
 .grid {
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));

@@ -1,7 +1,12 @@
-import type { BaseFilm, BasePattern, PlanBase, PlanPaint } from '@icy-ribbon/core/piece/plan';
+import {
+  USUAL_FILM,
+  type BaseFilm,
+  type BasePattern,
+  type PlanBase,
+  type PlanPaint,
+} from '@icy-ribbon/core/piece/plan';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 
-export const USUAL_RUN_OFF: BaseFilm = { kind: 'run-off', tiltDeg: 30, seconds: 30 };
 export const USUAL_THICKNESS: BaseFilm = { kind: 'thickness', mm: 1 };
 
 /** A base in another pattern; its paints, seam and film stay where they fit. `null` without any paint. */
@@ -25,7 +30,7 @@ export function baseIn(
     pattern,
     areas: pattern === 'one' ? alike([first]) : alike([first, second]),
     seam: pattern === 'split' ? (before?.seam ?? straight) : null,
-    film: before?.film ?? USUAL_RUN_OFF,
+    film: before?.film ?? USUAL_FILM,
   };
 }
 

@@ -1,5 +1,6 @@
+import { USUAL_FILM } from '@icy-ribbon/core/piece/plan';
 import { EMPTY_PLAN, moveInOrder, replaceItem, usualPass, type PlanBase } from '@icy-ribbon/core/piece/plan';
-import { baseIn, USUAL_RUN_OFF, withThird } from './basePattern.ts';
+import { baseIn, withThird } from './basePattern.ts';
 import { itemHandles, seamHandles } from './handles.ts';
 import { planKeys, type PlanDoings } from './planKeys.ts';
 import { isAsShown, typedWithin } from './typed.ts';
@@ -29,7 +30,7 @@ describe('a base', () => {
       pattern: 'one',
       areas: [{ paintId: 'white', share: 1 }],
       seam: null,
-      film: USUAL_RUN_OFF,
+      film: USUAL_FILM,
     });
     expect(baseIn('one', null, [], SUPPORT)).toBeNull();
   });
@@ -59,7 +60,7 @@ describe('a base', () => {
         { paintId: 'b', share: 0.3 },
       ],
       seam: null,
-      film: USUAL_RUN_OFF,
+      film: USUAL_FILM,
     };
     const three = withThird(base, true);
     expect(three.areas.map(({ paintId }) => paintId)).toEqual(['a', 'b', 'a']);
@@ -108,7 +109,7 @@ describe('what can be pulled', () => {
 
   it('the seam of a split base, whose ends stay on the support', () => {
     const seam = { start: { x: 150, y: 0 }, control: { x: 150, y: 200 }, end: { x: 150, y: 400 } };
-    const base = { pattern: 'split', areas: [], seam, film: USUAL_RUN_OFF } as PlanBase;
+    const base = { pattern: 'split', areas: [], seam, film: USUAL_FILM } as PlanBase;
     let pulled = seam;
     const handles = seamHandles(base, null, SUPPORT, (bent) => (pulled = bent));
     handles[2]!.drag({ x: 900, y: 900 });

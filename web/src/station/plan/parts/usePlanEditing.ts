@@ -6,6 +6,7 @@ import {
   layOut,
   mirror,
   moveItems,
+  pillowPlace,
   removeItems,
   type LayoutName,
   type Place,
@@ -28,6 +29,8 @@ export function usePlanEditing() {
   const parts = computed(() => ({
     support: support.value,
     technique: store.piece!.technique,
+    aims: store.piece!.aims,
+    ...(pillowPlace(plan.body, plan.paints) === 'face' ? { pillow: 'face' as const } : {}),
     paints: plan.paints,
     newId,
   }));
@@ -59,7 +62,12 @@ export function usePlanEditing() {
     if (plan.paints.length === 0) return false;
     const count = Math.min(9, Math.max(1, Math.round(flowers ?? 3)));
     const next = layOut(name, { ...parts.value, count });
-    plan.change({ ...plan.body, ...next, settings: plan.body.settings, ticked: [] });
+    plan.change({
+      ...plan.body,
+      ...next,
+      settings: { ...plan.body.settings, sheetMm: next.settings.sheetMm },
+      ticked: [],
+    });
     plan.select([]);
     return true;
   }

@@ -2,9 +2,17 @@ import { InputError } from '@icy-ribbon/core/base/error';
 import { baseAreas, deepestDentMm } from '@icy-ribbon/core/piece/amount';
 import { depthAndDensity } from '@icy-ribbon/core/piece/check';
 import type { PlanStack } from '@icy-ribbon/core/piece/plan';
-import { coreSample, type CoreSample, type SampleMoment } from '@icy-ribbon/core/piece/stack';
+import {
+  activatorKey,
+  activatorOf,
+  expectedCells,
+  opensByItself,
+  type OwnCells,
+} from '@icy-ribbon/core/judgement/cells';
+import { coreSample, stackOf, type CoreSample, type SampleMoment } from '@icy-ribbon/core/piece/stack';
 import { computed, ref } from 'vue';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { useOwnCells } from '../../../store/ownCells.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 
 const TWENTIETH_INCH_MM = 1.27;
@@ -27,23 +35,34 @@ export function rulerTicks(
 export function useSample(stack: () => PlanStack | undefined) {
   const plan = usePlan();
   const store = usePiece();
+  const own = useOwnCells();
   const moment = ref<SampleMoment>('poured');
 
-  const sample = computed<CoreSample | null>(() => {
+  const sampleAt = (at: SampleMoment): CoreSample | null => {
     const cut = stack();
     if (!cut || !store.piece) return null;
     try {
       const { base } = plan.body;
       const under = base ? baseAreas(store.piece.support, base, plan.paints)[0] : undefined;
-      return coreSample(plan.body, cut, plan.paints, {
-        base: under,
-        blowers: plan.blowers,
-        moment: moment.value,
-      });
+      return coreSample(plan.body, cut, plan.paints, { base: under, blowers: plan.blowers, moment: at });
     } catch (error) {
       if (error instanceof InputError) return null;
       throw error;
     }
+  };
+  const sample = computed(() => sampleAt(moment.value));
+
+  /** How large its cells will be once it is blown out; null where none open. */
+  const cells = computed<OwnCells | null>(() => {
+    const blown = sampleAt('blown');
+    const expected = blown && expectedCells(stackOf(blown.layers));
+    if (!expected || !store.piece) return null;
+    const lies = new Set(blown.layers.map(({ paint }) => paint.id));
+    const cups = store.cups.map(({ mix }) => mix);
+    const mixed = activatorOf(cups, (id) => lies.has(id));
+    const waits = plan.planned.find(({ id, role }) => opensByItself(role) && lies.has(id));
+    const activator = mixed ?? (waits ? activatorKey(waits.recipeId, waits.paintId) : null);
+    return own.forecast(expected, { technique: store.piece.technique, activator });
   });
   const dentMm = computed(() => {
     const cut = stack();
@@ -52,5 +71,5 @@ export function useSample(stack: () => PlanStack | undefined) {
     return Number.isFinite(densityGPerMl) ? deepestDentMm(plan.body, cut, densityGPerMl, plan.blowers) : 0;
   });
 
-  return { sample, moment, dentMm };
+  return { sample, moment, dentMm, cells, cellsError: computed(() => own.error) };
 }

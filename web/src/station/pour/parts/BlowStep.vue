@@ -4,17 +4,19 @@ import { AIR_TOOLS, airTool, bearingName, type AirTool } from '@icy-ribbon/core/
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { airCaution } from '../../../words/air.ts';
 import { AutoComplete, Button, Select } from 'ant-design-vue';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
+import { useEquipment } from '../../../store/equipment.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
-import { withTool, type PassDraft } from './passDraft.ts';
+import { blowerNow, withTool, type PassDraft } from './passDraft.ts';
 
 /** A pass that is logged, as a step of the run sheet or freely; or one that is being corrected. */
 const props = defineProps<{ stepId?: string | undefined; changing?: PassEvent | undefined }>();
@@ -23,6 +25,8 @@ const draft = defineModel<PassDraft>({ required: true });
 
 const FIELDS = ['setting', 'distanceMm', 'slantDeg', 'directionDeg', 'seconds'];
 const store = usePiece();
+const equipment = useEquipment();
+onMounted(() => attempt(equipment.ensure));
 const problem = ref<unknown>(null);
 
 const change = (changes: Partial<PassDraft>) => {
@@ -30,6 +34,17 @@ const change = (changes: Partial<PassDraft>) => {
 };
 
 const toolOptions = AIR_TOOLS.map(({ tool, label }) => ({ value: tool, label }));
+/** The shelf's blowers of this kind. */
+const blowerOptions = computed(() => [
+  { value: '', label: 'usual one' },
+  ...equipment.blowers
+    .filter(({ tool }) => tool === draft.value.tool)
+    .map(({ id, name: label }) => ({ value: id, label })),
+]);
+function setBlower(id: unknown): void {
+  const chosen = equipment.blowers.find((each) => each.id === id);
+  change({ blower: chosen ? blowerNow(chosen) : null });
+}
 const settingOptions = computed(() => airTool(draft.value.tool).settings.map((value) => ({ value })));
 
 function log(): void {
@@ -66,7 +81,7 @@ useShortcuts('Blow', [
           id="pass-tool"
           :value="draft.tool"
           :options="toolOptions"
-          @update:value="change(withTool($event as AirTool))"
+          @update:value="change(withTool($event as AirTool, equipment.blowers))"
         />
       </FieldRow>
       <FieldRow label="Setting" for="pass-setting" :error="messageAt(problem, 'data.setting')">
@@ -75,6 +90,14 @@ useShortcuts('Blow', [
           :value="draft.setting"
           :options="settingOptions"
           @update:value="change({ setting: String($event ?? '') })"
+        />
+      </FieldRow>
+      <FieldRow v-if="blowerOptions.length > 1" label="Which blower" for="pass-blower">
+        <Select
+          id="pass-blower"
+          :value="draft.blower?.id ?? ''"
+          :options="blowerOptions"
+          @update:value="setBlower"
         />
       </FieldRow>
       <DirectionDial

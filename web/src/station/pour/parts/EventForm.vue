@@ -3,13 +3,14 @@ import type { PourEvent } from '@icy-ribbon/contract';
 import { bearingName } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { Button, Select, Textarea } from 'ant-design-vue';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import { useDevices } from '../../../store/devices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
@@ -34,6 +35,8 @@ const WAYS = [
 ];
 
 const store = usePiece();
+const devices = useDevices();
+onMounted(devices.ensure);
 const problem = ref<unknown>(null);
 const busy = ref(false);
 
@@ -84,10 +87,11 @@ async function keep(): Promise<void> {
   }
 }
 
-/** The camera over the table takes a photo, and the log says so. */
+/** A stand-in camera takes a picture where one is connected; else the log says that a photo was taken by hand. */
 async function photograph(): Promise<void> {
-  const photo = await store.takePhoto('wet');
-  store.record('photo', { photoId: photo.id, note: draft.value.words });
+  const photo = devices.standIns ? await store.takePhoto('wet') : null;
+  const note = photo ? `${draft.value.words} (by the stand-in camera)`.trim() : draft.value.words;
+  store.record('photo', { photoId: photo?.id ?? null, note });
   if (props.stepId !== undefined) {
     store.record('step', { stepId: props.stepId, outcome: 'done', note: '' });
   }
@@ -159,7 +163,11 @@ useShortcuts('Event', [
       <Textarea id="event-note" v-model:value="draft.words" :rows="2" />
     </FieldRow>
     <p v-if="kind === 'photo' && !changing" class="soft">
-      The camera over the table takes it. Photos of your own are attached at Results.
+      {{
+        devices.standIns
+          ? 'The camera over the table takes it: a stand-in, which paints one. Photos of your own are attached at Results.'
+          : 'Take it with your own camera, and attach it at Results.'
+      }}
     </p>
     <div class="row">
       <Button type="primary" size="large" html-type="submit" :loading="busy">

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { api } from '@icy-ribbon/contract';
 import { Button, Popover } from 'ant-design-vue';
-import { ref } from 'vue';
+import { onMounted, ref } from 'vue';
 import { call } from '../../../api/client.ts';
 import { messageAt } from '../../../api/problem.ts';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
+import { useDevices } from '../../../store/devices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 
@@ -19,6 +20,10 @@ const open = ref(false);
 const temperatureC = ref<number | null>(store.room?.data.temperatureC ?? USUAL_C);
 const humidityPercent = ref<number | null>(store.room?.data.humidityPercent ?? null);
 const problem = ref<unknown>(null);
+/** What the stand-in said, until it is changed by hand. */
+const told = ref<{ temperatureC: number; humidityPercent: number | null } | null>(null);
+const devices = useDevices();
+onMounted(devices.ensure);
 
 /** Asks the room's sensor; what it shows can still be changed. */
 async function readSensor(): Promise<void> {
@@ -26,8 +31,12 @@ async function readSensor(): Promise<void> {
     const climate = await call(api.climate.now);
     temperatureC.value = climate.temperatureC;
     humidityPercent.value = climate.humidityPercent;
+    told.value = climate;
   });
 }
+
+const isAsTold = () =>
+  told.value?.temperatureC === temperatureC.value && told.value?.humidityPercent === humidityPercent.value;
 
 function keep(): void {
   problem.value = null;
@@ -35,6 +44,7 @@ function keep(): void {
     store.logRoom({
       temperatureC: temperatureC.value as number,
       humidityPercent: humidityPercent.value,
+      ...(isAsTold() && { standIn: true }),
     });
     open.value = false;
   } catch (error) {
@@ -63,7 +73,7 @@ function keep(): void {
           :digits="0"
           :error="messageAt(problem, 'data.humidityPercent')"
         />
-        <Button @click="readSensor">Read the room sensor</Button>
+        <Button v-if="devices.standIns" @click="readSensor">Ask the stand-in sensor</Button>
         <Button type="primary" html-type="submit">Note it</Button>
       </form>
     </template>
@@ -72,7 +82,7 @@ function keep(): void {
         Room {{ units.show('temperature', store.room.data.temperatureC)
         }}<template v-if="store.room.data.humidityPercent !== null"
           >, {{ store.room.data.humidityPercent }} %</template
-        >
+        ><template v-if="store.room.data.standIn">, by a stand-in</template>
       </template>
       <template v-else>Note the room</template>
     </Button>

@@ -10,8 +10,10 @@ import QuantityField from '../../../field/QuantityField.vue';
 import { itemName } from '../../../drawing/plan.ts';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import { blowerNow } from './passDraft.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
+import { useEquipment } from '../../../store/equipment.ts';
 import { useUnits } from '../../../store/units.ts';
 import EventForm from './EventForm.vue';
 import WaitForm from './WaitForm.vue';
@@ -22,6 +24,7 @@ const emit = defineEmits<{ change: [step: RunStep] }>();
 
 const store = usePiece();
 const plan = usePlan();
+const equipment = useEquipment();
 const units = useUnits();
 const problem = ref<unknown>(null);
 const mg = ref<number | null>(null);
@@ -106,7 +109,9 @@ function done(): void {
         const share = (value: number) => Math.min(1, Math.max(0, value));
         const from = { x: share(at.x / widthMm), y: share(at.y / heightMm) };
         const named = setting || airTool(tool).settings[0];
-        store.logPass({ tool, setting: named, distanceMm, slantDeg, directionDeg, seconds, from, stepId });
+        const own = equipment.blowers.find(({ id }) => id === step.pass.blowerId);
+        const blown = { tool, setting: named, distanceMm, slantDeg, directionDeg, seconds };
+        store.logPass({ ...blown, blower: own ? blowerNow(own) : null, from, stepId });
         break;
       }
       case 'torch':
@@ -135,17 +140,16 @@ function skip(): void {
   }
 }
 
-const isForm = computed(() => props.step.kind === 'wait' || props.step.kind === 'photo');
-
+/** A wait has the first keys for its clock; every step can be left out. */
 useShortcuts(
   'Run sheet',
   [
     { keys: [' ', 'Enter', 'PageDown'], shown: 'Space, Enter', does: 'The step is done', run: done },
     { keys: ['m'], shown: 'M', does: 'Do it otherwise', run: () => emit('change', props.step) },
-    { keys: ['Delete'], shown: 'Delete', does: 'Leave the step out', run: skip },
   ],
-  computed(() => !isForm.value),
+  computed(() => props.step.kind !== 'wait'),
 );
+useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the step out', run: skip }]);
 </script>
 
 <template>
@@ -160,7 +164,10 @@ useShortcuts(
         :step-id="step.id"
       />
       <EventForm v-else :key="`photo ${step.id}`" kind="photo" :step-id="step.id" />
-      <div class="row"><Button @click="skip">Leave it out</Button></div>
+      <div class="row">
+        <Button v-if="step.kind === 'photo'" @click="done">Done, without a photo here</Button>
+        <Button @click="skip">Leave it out</Button>
+      </div>
     </template>
     <template v-else>
       <p class="step-title">{{ title(step) }}</p>

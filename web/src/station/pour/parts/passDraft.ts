@@ -1,4 +1,4 @@
-import type { PassData } from '@icy-ribbon/contract';
+import type { Blower, PassData } from '@icy-ribbon/contract';
 import { airTool, type AirTool } from '@icy-ribbon/core/flow/air';
 
 /** A pass while it is being entered. */
@@ -10,7 +10,14 @@ export interface PassDraft {
   directionDeg: number | null;
   seconds: number | null;
   from: PassData['from'];
+  /** The very blower of the shelf; null is the usual one of its kind. */
+  blower?: PassData['blower'];
 }
+
+/** A blower of the shelf as it is now, for the record of a pass. */
+export const blowerNow = ({ id, name, exitDiameterMm, exitSpeedMS }: Blower) => ({
+  ...{ id, name, exitDiameterMm, exitSpeedMS },
+});
 
 const USUAL_SLANT_DEG = 25;
 const USUAL_SECONDS = 4;
@@ -27,8 +34,12 @@ export function newPass(last?: PassData): PassDraft {
   };
 }
 
-/** What changes when another tool is taken in hand. */
-export function withTool(tool: AirTool): Pick<PassDraft, 'tool' | 'setting' | 'distanceMm'> {
+/** What changes when another tool is taken in hand: of one kind on the shelf, it is that one. */
+export function withTool(
+  tool: AirTool,
+  shelf: readonly Blower[] = [],
+): Pick<PassDraft, 'tool' | 'setting' | 'distanceMm' | 'blower'> {
   const { settings, distanceMm } = airTool(tool);
-  return { tool, setting: settings[0], distanceMm };
+  const own = shelf.filter((each) => each.tool === tool);
+  return { tool, setting: settings[0], distanceMm, blower: own.length === 1 ? blowerNow(own[0]!) : null };
 }

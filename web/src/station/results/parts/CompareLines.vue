@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { Piece } from '@icy-ribbon/contract';
-import { differing, type DifferingLine } from '@icy-ribbon/core/judgement/compare';
+import { alongScale, differing, type DifferingLine } from '@icy-ribbon/core/judgement/compare';
 import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
 import { computed } from 'vue';
 import { useUnits } from '../../../store/units.ts';
 import { quantityWords } from '../../../words/quantity.ts';
-import { along } from './along.ts';
+import { nearnessOf } from './nearness.ts';
 import PourMark from './PourMark.vue';
 
 /** Only what differs between some pours, in the order of the work. */
@@ -23,25 +23,32 @@ const lines = computed(() =>
   props.pieces.length > 1 ? differing(props.pieces.map((piece) => pourRecordOf(piece))) : [],
 );
 const groups = computed(() =>
-  GROUPS.map((group) => ({ ...group, lines: lines.value.filter((line) => line.group === group.key) })).filter(
-    (group) => group.lines.length > 0,
-  ),
+  GROUPS.map((group) => ({
+    ...group,
+    lines: lines.value
+      .filter((line) => line.group === group.key)
+      .map((line) => ({ ...line, nearness: nearnessOf(line) })),
+  })).filter((group) => group.lines.length > 0),
 );
 </script>
 
 <template>
+  <p v-if="groups.length > 0" class="soft">
+    Every scale is always the same for its quantity; the band is what counts as the same as the first pour.
+  </p>
   <section v-for="group in groups" :key="group.key" :aria-label="group.label">
     <h2>{{ group.label }}</h2>
     <div v-for="line in group.lines" :key="line.label" class="line">
       <span class="label">{{ line.label }}</span>
       <template v-if="line.values && line.quantity">
         <span class="track" aria-hidden="true">
+          <i v-if="line.nearness" class="same" :style="line.nearness.band"></i>
           <template v-for="(value, index) in line.values" :key="index">
             <PourMark
               v-if="value !== null"
               class="on"
               :index="index"
-              :style="{ left: `${100 * along(line, value)}%` }"
+              :style="{ left: `${100 * alongScale(line.quantity, value)}%` }"
             />
           </template>
         </span>
@@ -50,6 +57,7 @@ const groups = computed(() =>
             <PourMark :index="index" />
             {{ value === null ? 'not recorded' : quantityWords(line.quantity, value, units.chosen) }}
           </span>
+          <span v-if="line.nearness?.areAllSame" class="soft">as good as the same</span>
         </span>
       </template>
       <span v-else class="words">
@@ -87,6 +95,15 @@ h2 {
   height: 2px;
   margin: 0 8px;
   background: var(--ice-deep);
+}
+
+.same {
+  position: absolute;
+  top: -6px;
+  height: 14px;
+  min-width: 4px;
+  border-radius: 3px;
+  background: var(--ice);
 }
 
 .values {

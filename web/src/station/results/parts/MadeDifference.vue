@@ -10,10 +10,10 @@ import {
 } from '@icy-ribbon/core/judgement/compare';
 import { computed, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
+import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePieces } from '../../../store/pieces.ts';
 import { useUnits } from '../../../store/units.ts';
-import { silenceWords } from '../../../words/difference.ts';
-import { quantityWords } from '../../../words/quantity.ts';
+import { influenceWords, silenceWords, testWords } from '../../../words/difference.ts';
 import { useNumbers } from './useNumbers.ts';
 
 /** Which causes went with an effect, over all pours of one technique, in words; and what to try next. */
@@ -32,41 +32,42 @@ const answer = computed(() =>
   ),
 );
 
-const sentence = ({ cause, strength, low, high, isSure }: Influence): string => {
-  const more = strength > 0 ? effect.value.more : effect.value.less;
-  const size = Math.abs(strength).toFixed(2);
-  const range = `${low.toFixed(2)} to ${high.toFixed(2)}`;
-  return isSure
-    ? `${cause.label}: ${cause.more} went with ${more} ${effect.value.label.toLowerCase()} (${size} of its usual spread for one of the cause’s, ${range}).`
-    : `${cause.label}: not sure either way (${range}).`;
-};
-const sure = computed(() =>
-  answer.value.kind === 'found' ? answer.value.influences.filter((each) => each.isSure) : [],
-);
-const unsure = computed(() =>
-  answer.value.kind === 'found' ? answer.value.influences.filter((each) => !each.isSure) : [],
+const lines = computed(() =>
+  answer.value.kind === 'found'
+    ? answer.value.influences.map((each) => ({
+        key: each.cause.key,
+        words: influenceWords(each, effect.value, units.chosen),
+        bar: barOf(each),
+      }))
+    : [],
 );
 
 /** From the best rated pour, the newest of them. */
 const test = computed(() => {
-  if (answer.value.kind !== 'found') return null;
   const best = [...own.value].sort((a, b) => (b.numbers.rating ?? 0) - (a.numbers.rating ?? 0))[0];
-  const found = best && nextTest(answer.value.fit, best.numbers);
+  const found =
+    best &&
+    nextTest(
+      own.value.map(({ numbers }) => numbers),
+      effect.value,
+      answer.value,
+      best.numbers,
+    );
   if (!best || !found) return null;
-  const { cause, from, to } = found;
-  const change = `${Math.round(100 * Math.abs(to / from - 1))} % ${to > from ? cause.more : cause.less}`;
   const same = best.tool ? `, same ${airTool(best.tool).label.toLowerCase()}` : '';
   return {
     pieceId: best.pieceId,
-    name: best.name,
-    words: `Same as “${best.name}”${cause.key === 'distanceMm' ? '' : same}, ${cause.label.toLowerCase()} ${change}: from ${quantityWords(cause, from, units.chosen)} to ${quantityWords(cause, to, units.chosen)}.`,
+    words: `Same as “${best.name}”${found.cause.key === 'distanceMm' ? '' : same}, ${testWords(found, units.chosen)}`,
   };
 });
-const SCALE = 60;
-const bar = ({ low, high }: Influence) => ({
-  left: `${50 + SCALE * 0.5 * Math.max(-1.6, low)}%`,
-  width: `${SCALE * 0.5 * (Math.min(1.6, high) - Math.max(-1.6, low))}%`,
-});
+
+/** The range of a change along a scale whose middle is none, as wide as the effect itself varied. */
+function barOf({ low, high }: Influence) {
+  const values = own.value.flatMap(({ numbers }) => numbers[effect.value.key] ?? []);
+  const most = Math.max(...values) - Math.min(...values) || 1;
+  const at = (value: number) => 50 + 50 * Math.max(-1, Math.min(1, value / most));
+  return { left: `${at(low)}%`, width: `${at(high) - at(low)}%` };
+}
 </script>
 
 <template>
@@ -83,28 +84,23 @@ const bar = ({ low, high }: Influence) => ({
         <template v-if="answer.n < LEAST_POURS">There are {{ answer.n }} now.</template>
       </p>
       <template v-else>
-        <p class="soft">
-          {{ answer.n }} pours. A pour left out is predicted {{ Math.round(100 * answer.predictedShare) }} %
-          better than by the average. Intervals hold in nine of ten cases: of the causes looked at ({{
-            answer.influences.length
-          }}), one in ten looks sure by chance. What always changed together cannot be told apart.
-        </p>
-        <ul>
-          <li v-for="each in sure" :key="each.cause.key">
-            <span class="scale" aria-hidden="true"><i></i><b :style="bar(each)"></b></span>
-            {{ sentence(each) }}
-          </li>
-          <li v-for="each in unsure" :key="each.cause.key" class="soft">
-            <span class="scale" aria-hidden="true"><i></i><b :style="bar(each)"></b></span>
-            {{ sentence(each) }}
+        <ul role="status">
+          <li v-for="each in lines" :key="each.key">
+            <span class="scale" aria-hidden="true"><i></i><b :style="each.bar"></b></span>
+            {{ each.words }}
           </li>
         </ul>
-        <p v-if="sure.length === 0" role="status">No single cause stands out yet.</p>
-        <p v-if="test" class="next">
-          <strong>The most telling next test.</strong> {{ test.words }}
-          <RouterLink :to="`/results/${test.pieceId}`">Open it and pour it again</RouterLink>
+        <p class="soft">
+          {{ answer.n }} pours, {{ answer.looked }} causes looked at, what else made a difference held still.
+          These ranges hold together nine times in ten; where no cause is at work, one is named in one studio
+          of ten. It went together: that is no proof.
+          <ComputedFrom calculation="difference" />
         </p>
       </template>
+      <p v-if="test" class="next">
+        <strong>The most telling next test.</strong> {{ test.words }}
+        <RouterLink :to="`/results/${test.pieceId}`">Open it and pour it again</RouterLink>
+      </p>
     </template>
   </section>
 </template>
@@ -167,10 +163,6 @@ li {
   height: 8px;
   min-width: 3px;
   background: var(--water);
-}
-
-.soft .scale b {
-  background: var(--ice-deep);
 }
 
 .next {

@@ -26,7 +26,7 @@ const STEP_WORDS: Record<MeasureStep, string> = {
 };
 
 const store = usePiece();
-const { setup, step, share, busy, unsure, ready, ...measuring } = useMeasuring(props.photo);
+const { setup, step, share, busy, unsure, doubt, ready, ...measuring } = useMeasuring(props.photo);
 const chosen = ref(0);
 const picking = ref<number | 'card' | null>(null);
 const image = shallowRef<HTMLImageElement | null>(null);
@@ -40,8 +40,8 @@ onMounted(() => {
 });
 onBeforeUnmount(measuring.stop);
 
-async function measure(): Promise<void> {
-  if (await measuring.measure()) emit('done');
+async function measure(colorsConfirmed = false): Promise<void> {
+  if (await measuring.measure(colorsConfirmed)) emit('done');
 }
 
 function cancel(): void {
@@ -87,8 +87,12 @@ function pick(place: [number, number]): void {
         <Progress :percent="Math.round(100 * share)" :show-info="false" size="small" />
         <p class="soft">{{ step === 'load' || step === null ? 'reading the photo' : STEP_WORDS[step] }}</p>
       </div>
+      <div v-if="doubt && !busy" role="alert" class="look">
+        <p>Nothing was kept. {{ doubt }}</p>
+        <Button size="small" @click="measure(true)">The colors are right: keep it</Button>
+      </div>
       <div class="row">
-        <Button type="primary" size="large" :loading="busy" :disabled="!ready" @click="measure">
+        <Button type="primary" size="large" :loading="busy" :disabled="!ready" @click="measure()">
           Measure
         </Button>
         <Button size="large" @click="cancel">{{ busy ? 'Stop' : 'Not now' }}</Button>

@@ -2,8 +2,9 @@
 import { PHOTO_STATES, type Photo, type PhotoDetail } from '@icy-ribbon/contract';
 import { useDropZone, useEventListener } from '@vueuse/core';
 import { Button, Checkbox, RadioButton, RadioGroup } from 'ant-design-vue';
-import { ref, watch } from 'vue';
+import { onMounted, ref, watch } from 'vue';
 import type { DrawnCell } from '../../../drawing/photoOverlay.ts';
+import { useDevices } from '../../../store/devices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { dateWords, timeWords } from '../../../words/general.ts';
@@ -22,6 +23,8 @@ const emit = defineEmits<{
 }>();
 
 const store = usePiece();
+const devices = useDevices();
+onMounted(devices.ensure);
 const measures = useMeasures();
 const panel = ref<HTMLElement | null>(null);
 const chooser = ref<HTMLInputElement | null>(null);
@@ -104,7 +107,10 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
           </button>
         </li>
       </ul>
-      <p v-if="shown" class="soft">{{ shown.state }}, {{ dateWords(shown.createdAt) }}</p>
+      <p v-if="shown" class="soft">
+        {{ shown.state }}{{ shown.standIn ? ', made up by the stand-in camera' : '' }},
+        {{ dateWords(shown.createdAt) }}
+      </p>
       <div v-if="measured" class="layers" role="group" aria-label="Show over the photo">
         <Checkbox
           v-for="name in LAYER_NAMES"
@@ -126,6 +132,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       </Button>
       <Button v-if="shown" type="link" size="small" @click="remove">Delete photo</Button>
       <span class="spring"></span>
+      <span class="soft small" aria-hidden="true">The next photo is</span>
       <RadioGroup v-model:value="state" name="photo-state" size="small" aria-label="The next photo is">
         <RadioButton v-for="each in PHOTO_STATES" :key="each" :value="each">{{ each }}</RadioButton>
       </RadioGroup>
@@ -139,7 +146,9 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
         aria-label="Photo files"
         @change="chosen"
       />
-      <Button size="small" :loading="busy" @click="shutter">Camera over the table</Button>
+      <Button v-if="devices.standIns" size="small" :loading="busy" @click="shutter">
+        Camera over the table (stand-in)
+      </Button>
       <Button
         size="small"
         :type="photos.length === 0 ? 'primary' : 'default'"

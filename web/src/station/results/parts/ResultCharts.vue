@@ -1,7 +1,14 @@
 <script setup lang="ts">
 import type { PourNumbers } from '@icy-ribbon/contract';
 import { airTool } from '@icy-ribbon/core/flow/air';
-import { CAUSES, EFFECTS, findQuantity, trendOf, type Quantity } from '@icy-ribbon/core/judgement/compare';
+import {
+  CAUSES,
+  EFFECTS,
+  findQuantity,
+  madeTheDifference,
+  trendOf,
+  type Quantity,
+} from '@icy-ribbon/core/judgement/compare';
 import { useResizeObserver } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
@@ -10,14 +17,17 @@ import BareSelect from '../../../field/BareSelect.vue';
 import { useAppearance } from '../../../store/appearance.ts';
 import { usePieces } from '../../../store/pieces.ts';
 import { useUnits } from '../../../store/units.ts';
+import { beyondTheLine } from '../../../words/difference.ts';
 import { TECHNIQUE_LABELS } from '../../../words/general.ts';
 import { axisTitle, quantityWords, shownValue } from '../../../words/quantity.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import { useNumbers } from './useNumbers.ts';
 
 /** Any recorded cause against any measured effect, with a line and its band when the pours carry one. */
-const { pours, loaded } = useNumbers();
+const { pours, cellsFromMm, loaded } = useNumbers();
 const pieces = usePieces();
 const units = useUnits();
+const measures = useMeasures();
 const appearance = useAppearance();
 const causeKey = ref('activatorRatio');
 const effectKey = ref('cellMm');
@@ -65,6 +75,14 @@ const words = computed(() => {
   return isSure
     ? `${effect.value.label} goes ${slope > 0 ? 'up' : 'down'} with it: from ${digits(at(low).y)} to ${digits(at(high).y)} over what you tried (${n} pours; ${per}).`
     : `${n} pours do not tell whether it goes up or down (${per}).`;
+});
+
+/** Why all causes together say something else than this line; only within one technique. */
+const beyond = computed(() => {
+  const techniques = new Set(points.value.map(({ pour }) => pour.technique));
+  if (!trend.value || techniques.size !== 1) return undefined;
+  const numbers = points.value.map(({ pour }) => pour.numbers);
+  return beyondTheLine(trend.value, cause.value, madeTheDifference(numbers, effect.value));
 });
 
 const groupOf = (pour: PourNumbers) =>
@@ -188,7 +206,10 @@ function ready(key: (typeof READY)[number]): void {
       </figure>
       <p v-else class="soft hint">Point at a pour to see its picture.</p>
     </div>
-    <p role="status">{{ words }}</p>
+    <p role="status">{{ words }} {{ beyond }}</p>
+    <p v-if="cellsFromMm !== null && effectKey.startsWith('cell')" class="soft">
+      Cells from {{ measures.size(cellsFromMm) }} on, which every photo could show.
+    </p>
   </section>
 </template>
 

@@ -40,6 +40,7 @@ const RATINGS = [
   all('Any rating'),
   ...[1, 2, 3, 4, 5].map((value) => ({ value, label: `${value} and better` })),
 ];
+const STAND_INS = [all('All pictures'), { value: 'without', label: 'None by a stand-in' }];
 const colors = computed(() => [
   all('Any color'),
   ...shelf.materials.map(({ id, name: label }) => ({ value: id, label })),
@@ -55,6 +56,7 @@ const count = computed(
       store.filter.ratingFrom,
       store.filter.from,
       store.filter.to,
+      store.filter.standIns,
     ].filter((value) => value !== undefined).length,
 );
 const day = (value: string | undefined) => (value ? dayjs(value) : undefined);
@@ -131,6 +133,12 @@ async function remove(id: string): Promise<void> {
           placeholder="poured until"
           aria-label="Poured until"
           @update:value="set('to', $event ? dayjs($event as never).format('YYYY-MM-DD') : null)"
+        />
+        <BareSelect
+          :value="store.filter.standIns ?? ''"
+          :options="STAND_INS"
+          label="Pictures by a stand-in"
+          @update:value="set('standIns', $event)"
         />
         <Button @click="store.clear()">Show everything</Button>
         <form class="save" @submit.prevent="save">

@@ -44,6 +44,7 @@ export function recipeAsPoured(
     thinning: null,
     restHours: null,
     waterLimit: null,
+    doseFactor: null,
     never: null,
   };
 }

@@ -22,8 +22,10 @@ export interface Measuring {
   readonly unsure: Ref<boolean>;
   readonly ready: Ref<boolean>;
   findCorners(): Promise<void>;
+  /** Why the colors may be off: nothing is kept until they are clicked, or said to be right. */
+  readonly doubt: Ref<string | null>;
   /** @returns whether it was measured and kept */
-  measure(): Promise<boolean>;
+  measure(colorsConfirmed?: boolean): Promise<boolean>;
   /** Stops what runs. @returns whether anything did */
   stop(): boolean;
 }
@@ -36,6 +38,7 @@ export function useMeasuring(photo: Photo): Measuring {
   const busy = ref(false);
   const step = ref<Step | null>(null);
   const unsure = ref(false);
+  const doubt = ref<string | null>(null);
 
   async function findCorners(): Promise<void> {
     step.value = 'load';
@@ -51,7 +54,7 @@ export function useMeasuring(photo: Photo): Measuring {
     }
   }
 
-  async function measure(): Promise<boolean> {
+  async function measure(colorsConfirmed = false): Promise<boolean> {
     const wanted = setup.value;
     if (!store.piece || busy.value || !isReady(wanted)) return false;
     busy.value = true;
@@ -60,6 +63,12 @@ export function useMeasuring(photo: Photo): Measuring {
       const onStep = proxy((next: MeasureStep) => (step.value = next));
       const report = await photoWorker().measure(url, inputOf(wanted, store.piece.support), onStep);
       const { measurement, detail } = measuredWith(wanted, report, new Date().toISOString());
+      const off = measurement.warnings.find(({ code }) => code === 'colors-off');
+      if (off && !colorsConfirmed) {
+        doubt.value = off.message;
+        return false;
+      }
+      doubt.value = null;
       await store.keepMeasurement(photo, measurement, detail);
       // The numbers are drawn in one frame and the photo in another, so that neither holds the page up.
       await new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn)));
@@ -87,6 +96,7 @@ export function useMeasuring(photo: Photo): Measuring {
     step,
     busy,
     unsure,
+    doubt,
     ready: computed(() => isReady(setup.value)),
     share: computed(() =>
       step.value === null || step.value === 'load' ? 0.02 : Math.max(0.05, MEASURE_STEPS[step.value]),

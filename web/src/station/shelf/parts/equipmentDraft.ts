@@ -53,7 +53,7 @@ export const equipmentDraft = (item: Equipment): EquipmentDraft =>
         tool: item.tool,
         exitDiameterMm: item.exitDiameterMm,
         exitSpeedMS: item.exitSpeedMS,
-        exitTrust: item.exitTrust,
+        exitTrust: item.exitTrust === 'measured' ? 'measured' : 'typical',
         baffle: item.baffle,
         note: item.note,
       };

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { evidenceOf } from '@icy-ribbon/core/thickness/learn';
+import { disagreement, evidenceOf, type Disagreement } from '@icy-ribbon/core/thickness/learn';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import { attempt } from '../../../notice/useTask.ts';
@@ -20,12 +20,23 @@ const rows = computed(() =>
       reading,
       what: measureWords(reading as never),
       says: says
-        ? `${paS(says.viscosityPaS)} ${spreadWords(says.spreadLn)}`
+        ? `${says.atMost ? 'below ' : ''}${paS(says.viscosityPaS)} ${spreadWords(says.spreadLn)}`
         : (because ?? 'only against the other lanes'),
       room: temperatureOf(reading.id),
     }))
     .reverse(),
 );
+
+/** One of the readings contradicts the others. */
+const odd = computed(() => {
+  const mixes = store.piece?.mixes ?? [];
+  const found = disagreement(props.cup.mix, mixes, store.readings, props.cup.state.shownIngredientMg);
+  return found && { id: found.reading.id, words: oddWords(found) };
+});
+
+function oddWords({ reading, without }: Disagreement): string {
+  return `The readings contradict one another. "${measureWords(reading as never)}" stands out: without it the cup is at ${paS(without.viscosityPaS)} ${spreadWords(without.spreadLn)}.`;
+}
 
 function temperatureOf(id: string): string {
   const celsius = store.readings.find((each) => each.id === id)?.temperatureC ?? null;
@@ -45,7 +56,11 @@ async function strike(id: string, struck: boolean): Promise<void> {
     <p v-if="rows.length === 0" class="soft">
       No readings yet: the number rests on the mix alone. Choose a mound, time it, or race it.
     </p>
-    <ul v-else>
+    <p v-if="odd" class="look" role="status">
+      {{ odd.words }}
+      <Button type="link" size="small" @click="strike(odd.id, true)">Strike it</Button>
+    </p>
+    <ul v-if="rows.length > 0">
       <li v-for="row in rows" :key="row.reading.id" :class="{ struck: row.reading.struck }">
         <p>
           {{ row.what }}

@@ -6,7 +6,11 @@ import MoundFigure from '../../../drawing/MoundFigure.vue';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 
 /** The six stages as a stickful shows them, moving in real time; choosing one is a reading. */
-const props = defineProps<{ colorHex: string; expected: StageName }>();
+const props = defineProps<{
+  colorHex: string;
+  /** What the mix lets expect; shown only after an answer of one's own, which it would sway. */
+  expected: StageName | null;
+}>();
 const emit = defineEmits<{ choose: [stage: StageName] }>();
 
 const STILL_S = 1.4;

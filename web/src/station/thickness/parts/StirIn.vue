@@ -13,7 +13,7 @@ import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
-import { matchCupOf } from './matchCup.ts';
+import { matchCupOf } from '../../../drawing/matchCup.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { additionWords, limitWords, sureWords } from '../../../words/thickness.ts';
 
@@ -51,6 +51,15 @@ const next = computed<NextAddition | undefined>(() =>
   targetPaS.value !== null && targetPaS.value > 0
     ? nextAddition(store.belief, matchCupOf(props.cup), targetPaS.value, { thinnerId: thinnerId.value })
     : undefined,
+);
+/** Its paint is fluid, and water would be stirred in. */
+const isFluidWithWater = computed(
+  () =>
+    next.value?.kind === 'thin' &&
+    props.cup.mix.ingredients.some(({ material }) => material.kind === 'fluid') &&
+    next.value.step.some(
+      ({ ingredientId }) => props.cup.mix.ingredients.find(({ id }) => id === ingredientId)?.role === 'water',
+    ),
 );
 const step = computed(() =>
   next.value?.kind === 'thin' || next.value?.kind === 'thicken' ? next.value.step : [],
@@ -93,9 +102,10 @@ useShortcuts('Next addition', [
     <div class="saying">
       <p class="now">
         {{ next ? additionWords(next, show) : 'Give a target thickness.' }}
-        <ComputedFrom calculation="thin" />
+        <ComputedFrom calculation="next-addition" />
       </p>
       <p v-if="next" class="soft">{{ sureWords(next, show) }}</p>
+      <p v-if="isFluidWithWater" class="soft">Fluid paint: varnish thins it more gently than water.</p>
       <p v-if="next && 'limit' in next && next.limit" class="look">{{ limitWords(next.limit, measures) }}</p>
     </div>
     <div class="doing">

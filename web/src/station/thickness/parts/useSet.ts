@@ -17,7 +17,7 @@ import { ageWords, namesListed } from '../../../words/general.ts';
 import { additionWords, limitWords, paS, spreadWords, sureWords } from '../../../words/thickness.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { groupNotes } from './groupNotes.ts';
-import { matchCupOf } from './matchCup.ts';
+import { matchCupOf } from '../../../drawing/matchCup.ts';
 
 /** Something can be stirred in now. */
 export const isOpen = (addition: NextAddition): addition is Extract<NextAddition, { step: unknown }> =>
@@ -42,8 +42,8 @@ export function useSet() {
 
   const technique = computed(() => store.piece?.technique ?? 'dutch');
   const cups = computed(() => store.paints.map(matchCupOf));
-  const matched = computed(() => matchSet(store.belief, technique.value, cups.value));
-  const race = computed(() => nextRace(store.belief, technique.value, cups.value));
+  const matched = computed(() => matchSet(store.belief, technique.value, cups.value, store.piece?.aims));
+  const race = computed(() => nextRace(store.belief, technique.value, cups.value, store.piece?.aims));
 
   const show = (mg: number) => units.show('mass', mg, true);
   const rows = computed(() =>
@@ -70,7 +70,11 @@ export function useSet() {
     if (rows.value.length === 0) return '';
     if (!rows.value.some(({ addition }) => isOpen(addition))) {
       const stuck = rows.value.find(({ addition }) => addition.kind === 'stuck')?.cup.mix.name;
-      return stuck ? `${stuck} cannot get there yet.` : 'Every cup is where it should be.';
+      if (stuck) return `${stuck} cannot get there yet.`;
+      const toRead = rows.value.filter(({ addition }) => addition.kind === 'read');
+      return toRead.length === 0
+        ? 'Every cup is where it should be.'
+        : `Race ${namesListed(toRead.map(({ cup }) => cup.mix.name))} first: too little is known of ${toRead.length === 1 ? 'it' : 'them'}.`;
     }
     const common = matched.value.groups.find((group) => group.targetPaS !== null);
     const pace = rows.value.find((row) => row.isPace)?.cup.mix.name;
@@ -89,6 +93,7 @@ export function useSet() {
         viscosityPaS: state.properties.viscosityPaS,
         spreadLn: state.spreadLn,
       })),
+      store.piece?.aims,
     ).map((finding) => ({ level: finding.level, ...contrastWords(finding) })),
   );
 

@@ -1,5 +1,5 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
-import { BUBBLE_REST_HOURS, dryingPhase, topCoatReadyMs } from '@icy-ribbon/core/flow/drying';
+import { BUBBLE_REST_HOURS, TOUCH_DRY_DAYS, dryingPhase, topCoatReadyMs } from '@icy-ribbon/core/flow/drying';
 import dayjs from 'dayjs';
 import type { RouteLocationRaw } from 'vue-router';
 
@@ -20,7 +20,7 @@ const STANDING_DAYS = 2;
 export function dueFrom(pieces: readonly PieceSummary[], nowMs: number): DueItem[] {
   return [
     ...pieces.flatMap((piece) => waitingCups(piece, nowMs)),
-    ...pieces.flatMap((piece) => topCoat(piece, nowMs)),
+    ...pieces.flatMap((piece) => drying(piece, nowMs)),
   ];
 }
 
@@ -37,10 +37,16 @@ function waitingCups(piece: PieceSummary, nowMs: number): DueItem[] {
   return [{ id: piece.id, name: piece.name, what, to: `/pour/${piece.id}` }];
 }
 
-function topCoat(piece: PieceSummary, nowMs: number): DueItem[] {
+function drying(piece: PieceSummary, nowMs: number): DueItem[] {
   if (!piece.pouredAt || piece.passes.length === 0) return [];
   const pouredMs = Date.parse(piece.pouredAt);
-  if (dryingPhase(pouredMs, nowMs) !== 'top-coat') return [];
+  const phase = dryingPhase(piece.technique, pouredMs, nowMs);
+  if (phase === 'wet') {
+    const { from, to } = TOUCH_DRY_DAYS[piece.technique];
+    const what = `drying: usually touch-dry ${from} to ${to} days after the pour`;
+    return [{ id: piece.id, name: piece.name, what, to: `/results/${piece.id}` }];
+  }
+  if (phase === 'touch-dry') return [];
   const readyMs = topCoatReadyMs(pouredMs);
   if (nowMs - readyMs > TOP_COAT_WINDOW_DAYS * 24 * HOUR_MS) return [];
   const since = dayjs(readyMs).format('D MMM');

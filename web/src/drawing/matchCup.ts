@@ -1,7 +1,7 @@
 import { materialKind, isPaint } from '@icy-ribbon/core/paint/material';
 import type { SetCup } from '@icy-ribbon/core/thickness/match';
-import { shapeOf } from '../../../drawing/cupLayers.ts';
-import type { Cup } from '../../../store/piece/piece.ts';
+import { shapeOf } from './cupLayers.ts';
+import type { Cup } from '../store/piece/cup.ts';
 
 const USUAL_WATER_LIMIT = 0.3;
 

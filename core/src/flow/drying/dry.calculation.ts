@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { defineCalculation } from '../../base/calculation/define.ts';
+import { notNegative, positive } from '../../base/calculation/fields.ts';
+import { evaporation } from './evaporation.ts';
+
+export const dryCalculation = defineCalculation({
+  name: 'dry',
+  title: 'The shortest time in which the water of a wet film leaves',
+  law: 'W = A (p_w - p_a)(0.089 + 0.0782 V) / Y, p_w = 0.6112 exp(17.62 T / (243.12 + T)), Y = 2501 - 2.36 T',
+  source: 'ASHRAE, evaporation from open water; Magnus formula (from memory)',
+  range: 'A wet surface, while it has not skinned over; 0 to 60 °C, below 100 % humidity.',
+  assumes: 'Free water at the surface: paint dries slower, so that this is a lower bound.',
+  typical:
+    'A sheet of 0.3 mm loses its water in about an hour in still air, in a quarter of an hour under a dryer.',
+  example: { areaM2: 0.0625, waterG: 11, temperatureC: 20, humidityPct: 50, airMS: 0 },
+  input: z.strictObject({
+    areaM2: positive('the area in m2'),
+    waterG: positive('the water in grams'),
+    temperatureC: z.number('Give the temperature in °C.').min(0, 'At least 0 °C.').max(60, 'At most 60 °C.'),
+    humidityPct: z
+      .number('Give the humidity in percent.')
+      .min(0, 'At least 0 %.')
+      .lt(100, 'At 100 % humidity nothing dries: give less.'),
+    airMS: notNegative('the speed of the air in m/s').max(100, 'At most 100 m/s.'),
+  }),
+  output: z.object({ seconds: z.number(), gramsPerHour: z.number() }),
+  compute: (input) => evaporation(input),
+});

@@ -1,0 +1,24 @@
+import { paintedArea, type SupportSize } from '../support/index.ts';
+import { LIMITS } from '../../paint/stage/index.ts';
+
+/** A breath lasts so long, a dryer is held so long in one pass, s (common practice). */
+const BREATH_S = { least: 0.5, most: 6 };
+const PASS_S = { least: 3, most: 30 };
+
+/** Seconds of one of several breaths that together work a flower. */
+export const flowerSeconds = (footprintMm: number, passes: number): number =>
+  between((LIMITS.airSPerDm2.flowerAim * flowerDm2(footprintMm)) / passes, BREATH_S);
+
+/** Seconds of one of several passes that together work a face. */
+export const faceSeconds = (support: SupportSize, passes: number): number =>
+  between((LIMITS.airSPerDm2.faceAim * paintedArea(support).faceCm2) / 100 / passes, PASS_S);
+
+/**
+ * Area of a flower, in square decimeters.
+ *
+ * @example flowerDm2(100) // 0.7854
+ */
+export const flowerDm2 = (footprintMm: number): number => ((Math.PI / 4) * footprintMm ** 2) / 1e4;
+
+const between = (seconds: number, { least, most }: { least: number; most: number }): number =>
+  Math.round(2 * Math.min(most, Math.max(least, seconds))) / 2;
