@@ -2,6 +2,7 @@
 import { stageOf, windowFit } from '@icy-ribbon/core/paint/stage';
 import { useMediaQuery, useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
+import { fillWords, PHASE_WORDS } from '../words/cup.ts';
 import { ageWords } from '../words/general.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useUnits } from '../store/units.ts';
@@ -14,7 +15,8 @@ const wanted = useStorage('icy-ribbon.tray', true);
 const laidOver = ref(false);
 
 const rows = computed(() =>
-  store.cups.map(({ mix, state, colorHex }) => {
+  store.cups.map((cup) => {
+    const { mix, state, colorHex } = cup;
     const { viscosityPaS } = state.properties;
     const fit = store.piece && windowFit(store.piece.technique, mix.role, viscosityPaS, store.piece.aims);
     const lastAt = mix.additions.at(-1)?.at;
@@ -23,13 +25,13 @@ const rows = computed(() =>
       name: mix.name,
       colorHex,
       fill: state.actualMg === 0 ? 0 : state.leftMg / Math.max(state.targetMg, state.actualMg),
-      left: state.phase === 'planned' ? 'to be weighed in' : `${units.show('mass', state.leftMg)} left`,
-      stage: stageOf(viscosityPaS).name,
+      left: state.phase === 'planned' ? PHASE_WORDS.planned : `${units.show('mass', state.leftMg)} left`,
+      stage: `${stageOf(viscosityPaS).name}${state.phase === 'weighing' ? ' once all is in' : ''}`,
       age: lastAt ? ageWords(lastAt) : '',
       wrong: [
         fit === 'thin' ? 'too thin' : fit === 'thick' ? 'too thick' : '',
         state.water.level === 'fine' ? '' : 'much water',
-        state.phase === 'weighing' ? 'unfinished' : '',
+        state.phase === 'weighing' ? fillWords(cup, (mg) => units.show('mass', mg)) : '',
       ].filter(Boolean),
     };
   }),

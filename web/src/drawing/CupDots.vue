@@ -1,22 +1,22 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
+import { PHASE_WORDS } from '../words/cup.ts';
 
 /** The cups of a piece in a row: filled once mixed, half while being weighed in, empty before. */
 defineProps<{ cups: PieceSummary['mixes'] }>();
 
 const FILL = { planned: 0, weighing: 0.5, mixed: 1 } as const;
-const WORDS = { planned: 'to be weighed in', weighing: 'unfinished', mixed: 'mixed' } as const;
 </script>
 
 <template>
   <ul class="dots">
-    <li v-for="cup in cups" :key="cup.id" :title="`${cup.name}, ${WORDS[cup.phase]}`">
+    <li v-for="cup in cups" :key="cup.id" :title="`${cup.name}, ${PHASE_WORDS[cup.phase]}`">
       <svg
         width="18"
         height="22"
         viewBox="0 0 18 22"
         role="img"
-        :aria-label="`${cup.name}, ${WORDS[cup.phase]}`"
+        :aria-label="`${cup.name}, ${PHASE_WORDS[cup.phase]}`"
       >
         <path
           v-if="FILL[cup.phase] > 0"

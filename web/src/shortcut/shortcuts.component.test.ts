@@ -17,7 +17,13 @@ const Screen = defineComponent({
       ],
       active,
     );
-    return () => h('div', [h('input'), h('button', { type: 'button' }, 'Press'), h('p', 'Text')]);
+    return () =>
+      h('div', [
+        h('input'),
+        ...['radio', 'checkbox'].map((type) => h('input', { type })),
+        h('button', { type: 'button' }, 'Press'),
+        h('p', 'Text'),
+      ]);
   },
 });
 
@@ -64,6 +70,25 @@ it('typing stays typing; a foot pedal and Escape get through', () => {
   press('PageDown', input);
   press('Escape', input);
   expect(done).toEqual(['next', 'escape']);
+});
+
+it('Space chooses a radio button, and goes on from one that is chosen', () => {
+  const radio = screen.get<HTMLInputElement>('[type=radio]').element;
+  press(' ', radio);
+  press('ArrowDown', radio);
+  expect(done).toEqual([]);
+  radio.checked = true;
+  for (const key of [' ', 'l', 'ArrowDown']) press(key, radio);
+  expect(done).toEqual(['next', 'l']);
+});
+
+it('Space on a box ticks it, ticked or not', () => {
+  const box = screen.get<HTMLInputElement>('[type=checkbox]').element;
+  for (const checked of [true, false]) {
+    box.checked = checked;
+    press(' ', box);
+  }
+  expect(done).toEqual([]);
 });
 
 it('Space on a button presses the button; letters still work there', () => {

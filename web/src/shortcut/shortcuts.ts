@@ -47,15 +47,24 @@ export function useShortcuts(
   });
 }
 
+const TICKED = 'input[type="radio"], input[type="checkbox"]';
 const TYPING = 'input, textarea, select, [contenteditable="true"], [role="combobox"]';
 const PRESSABLE =
   'button, a, [role="button"], [role="radio"], [role="slider"], [role="tab"], [role="option"]';
 
-/** Typing stays typing, and Space or Enter on a focused control belongs to the control. */
+/**
+ * Typing stays typing, and Space or Enter on a focused control belongs to the control. On a radio button that is chosen
+ * already Space does nothing by itself, so it goes on to the screen: the one who just chose "Next step" presses it next.
+ */
 function isTakenByControl(event: KeyboardEvent): boolean {
   const target = event.target as HTMLElement | null;
   if (!target?.closest) return false;
   if (isDialogOpen()) return true;
+  const ticked = target.closest<HTMLInputElement>(TICKED);
+  if (ticked) {
+    const chosen = ticked.type === 'radio' && ticked.checked;
+    return event.key.startsWith('Arrow') || (event.key === ' ' && !chosen);
+  }
   if (target.closest(TYPING)) return event.key !== 'PageDown' && event.key !== 'Escape';
   const presses = event.key === ' ' || event.key === 'Enter' || event.key.startsWith('Arrow');
   return presses && target.closest(PRESSABLE) !== null;

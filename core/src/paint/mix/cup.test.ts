@@ -47,6 +47,18 @@ it('while weighing in it still shows the plan, afterwards what really went in', 
   expect(done.properties.viscosityPaS).toBeCloseTo(0.505, 3);
 });
 
+it('says of each ingredient what is still to come; close enough is all of it', () => {
+  const started = cupState({ ingredients, additions: [add('medium', 29_000), add('paint', 9_000)] });
+  expect(started).toMatchObject({ phase: 'weighing', toComeMg: [0, 6_000, 11_250] });
+});
+
+it('a cup whose missing water is left out is mixed of what is in it', () => {
+  const without = ingredients.map((each) => (each.id === 'water' ? { ...each, targetMg: 0 } : each));
+  const state = cupState({ ingredients: without, additions: [add('medium', 30_000), add('paint', 15_000)] });
+  expect(state).toMatchObject({ phase: 'mixed', toComeMg: [0, 0, 0], actualMg: 45_000 });
+  expect(state.properties.waterFraction).toBe(0);
+});
+
 it('what was laid down is no longer in the cup', () => {
   const additions = ingredients.map((each) => add(each.id, each.targetMg));
   expect(cupState({ ingredients, additions }, 50_000).leftMg).toBe(6_250);

@@ -83,6 +83,8 @@ export interface CupState {
    * the cup lacks, as it left the paint and the media.
    */
   readonly actualIngredientMg: readonly number[];
+  /** Still to be weighed in, one for each ingredient; nothing of one that comes close enough to its target. */
+  readonly toComeMg: readonly number[];
   /** What everything below is computed from: as weighed while a mixed cup holds anything, else the targets. */
   readonly shownIngredientMg: readonly number[];
   /** Parts by weight with the paint as 1: as weighed once something is, as planned before. */
@@ -112,9 +114,11 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
   const targetMg = cup.ingredients.reduce((sum, each) => sum + each.targetMg, 0);
   const actualMg = actualIngredientMg.reduce((sum, mg) => sum + mg, 0);
   const weighedMg = contentsMg(asFilled(cup));
-  const mixed = cup.ingredients.every(
-    (each, index) => (weighedMg[index] ?? 0) >= MIXED_SHARE * each.targetMg,
-  );
+  const toComeMg = cup.ingredients.map(({ targetMg: wanted }, index) => {
+    const is = weighedMg[index] ?? 0;
+    return is >= MIXED_SHARE * wanted ? 0 : wanted - is;
+  });
+  const mixed = toComeMg.every((mg) => mg === 0);
   const phase = mixed ? 'mixed' : actualMg > 0 ? 'weighing' : 'planned';
   const shownMg = cup.ingredients.map((each, index) =>
     phase === 'mixed' && actualMg > 0 ? (actualIngredientMg[index] ?? 0) : each.targetMg,
@@ -134,6 +138,7 @@ export function cupState(cup: CupRecord, pouredMg = 0): CupState {
     actualMg,
     leftMg: isThrown(cup) ? 0 : Math.max(0, actualMg - pouredMg),
     actualIngredientMg,
+    toComeMg,
     shownIngredientMg: shownMg,
     parts: actualParts(cup.ingredients.map((each, index) => ({ role: each.role, mg: shownMg[index] ?? 0 }))),
     properties,

@@ -11,6 +11,7 @@ import { usePiece } from '../../store/piece/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { useScale } from '../../store/scale.ts';
 import { useUnits } from '../../store/units.ts';
+import { fillWords } from '../../words/cup.ts';
 import RepairPanel from './parts/RepairPanel.vue';
 import ScaleNumber from './parts/ScaleNumber.vue';
 import ScalePanel from './parts/ScalePanel.vue';
@@ -33,6 +34,7 @@ const {
   cup,
   current,
   following,
+  later,
   toRead,
   batch,
   over,
@@ -76,9 +78,20 @@ const moving = computed(() => Boolean(current.value && scale.reading.value && !s
 const toneOn = useRisingTone(reached, moving);
 const speechOn = useSpokenSteps(sentence);
 
+/** What the cup lacks when nothing is left to do but what was left for later. */
+const unfinished = computed(() =>
+  cup.value && !current.value && cup.value.state.phase !== 'mixed'
+    ? fillWords(cup.value, (mg) => units.show('mass', mg, true))
+    : '',
+);
+const canLeaveOut = computed(() =>
+  Boolean(later.value.length > 0 && cup.value && cup.value.state.actualMg > 0),
+);
+
 /** Done, next: keeps what this step weighs; a mixed cup makes room for the next one. */
 function doneNext(): void {
   if (current.value) weighing.doneStep();
+  else if (later.value.length > 0) weighing.takeUp();
   else goOn();
 }
 
@@ -111,7 +124,12 @@ useShortcuts('At the scale', [
   { keys: ['Backspace'], shown: 'Backspace', does: 'Take the last one back', run: weighing.takeBack },
   { keys: ['p'], shown: 'P', does: 'Let the stand-in pour to the target', run: weighing.pourStep },
   { keys: ['t'], shown: 'T', does: 'Zero the scale', run: () => void guarded(scale.tare) },
-  { keys: ['s'], shown: 'S', does: 'Skip this step, or say that the thickness is right', run: weighing.skip },
+  {
+    keys: ['s'],
+    shown: 'S',
+    does: 'Leave this step for later, or say that the thickness is right',
+    run: weighing.skip,
+  },
   { keys: ['f'], shown: 'F', does: 'Full screen', run: () => void toggleFullscreen() },
 ]);
 </script>
@@ -138,7 +156,17 @@ useShortcuts('At the scale', [
       />
     </section>
     <section class="step">
-      <p class="now">{{ current ? sentence : toRead ? READ_FIRST : 'This cup is done.' }}</p>
+      <p class="now">
+        {{
+          current
+            ? sentence
+            : unfinished
+              ? `This cup is ${unfinished}.`
+              : toRead
+                ? READ_FIRST
+                : 'This cup is done.'
+        }}
+      </p>
       <SpoonHint
         v-if="current && currentIngredient?.role === 'powder'"
         class="hint"
@@ -149,9 +177,24 @@ useShortcuts('At the scale', [
         {{ caution }} {{ CAUTIONS.deferral }}
       </p>
       <Button class="done" type="primary" size="large" :loading="keeping" @click="doneNext">
-        {{ current ? 'Done, next' : nextCup ? `Next cup: ${nextCup.mix.name}` : 'Back to the cups' }}
+        {{
+          current
+            ? 'Done, next'
+            : later.length > 0
+              ? 'Weigh it in now'
+              : nextCup
+                ? `Next cup: ${nextCup.mix.name}`
+                : 'Back to the cups'
+        }}
       </Button>
-      <p v-if="!current && toRead" class="soft">
+      <p v-if="later.length > 0" class="soft">
+        <Button v-if="canLeaveOut" @click="weighing.leaveOut">Leave it out</Button>
+        {{ canLeaveOut ? 'Then the cup is what is in it.' : 'Nothing is in it yet.' }}
+        <Button type="link" @click="goOn">{{
+          nextCup ? `Later: on to ${nextCup.mix.name}` : 'Later: back to the cups'
+        }}</Button>
+      </p>
+      <p v-else-if="!current && toRead" class="soft">
         <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, mixId } }">Read this cup</RouterLink>
       </p>
       <p v-else class="soft">
@@ -177,7 +220,7 @@ useShortcuts('At the scale', [
       @disturb="(kind) => guarded(() => scale.disturb(kind))"
     >
       <Button v-if="current || toRead" type="text" @click="weighing.skip">
-        {{ !current || current.portion === 'thin' ? 'It is right' : 'Skip' }}
+        {{ !current || current.portion === 'thin' ? 'It is right' : 'Later' }}
       </Button>
       <Button type="text" :disabled="cup.mix.additions.length === 0" @click="weighing.takeBack"
         >Take back</Button

@@ -13,6 +13,7 @@ import { attempt } from '../../../notice/useTask.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
+import { fillWords } from '../../../words/cup.ts';
 import { driesTo } from './driesTo.ts';
 import { cupCostCents } from './setCheck.ts';
 import { partsWords, ROLE_LABELS } from '../../../words/general.ts';
@@ -35,6 +36,7 @@ const stage = computed(() => stageOf(props.cup.state.properties.viscosityPaS));
 const recipeName = computed(() =>
   [props.cup.mix.recipe.name, props.cup.mix.recipe.variant].filter(Boolean).join(', '),
 );
+const fill = computed(() => fillWords(props.cup, (mg) => units.show('mass', mg)));
 const untouched = computed(() => props.cup.state.phase === 'planned');
 const shelf = useShelf();
 const cost = computed(() => cupCostCents(props.cup.mix, shelf.materials));
@@ -84,6 +86,7 @@ async function remove(): Promise<void> {
       </p>
       <p class="small">
         {{ stage.name }}, {{ cup.state.properties.viscosityPaS.toPrecision(2) }} Pa·s
+        <template v-if="cup.state.phase === 'weighing'">once all is in</template>
         <ComputedFrom calculation="mix" :trust="cup.state.trust" />
       </p>
       <p
@@ -99,6 +102,7 @@ async function remove(): Promise<void> {
       <p v-if="dry" class="small soft" :title="dry.from">
         <ColorDot :color="dry.hex" :size-px="12" /> {{ dry.words }}
       </p>
+      <p v-if="cup.state.phase === 'weighing'" class="small look">{{ fill }}</p>
       <p v-if="cup.state.film.weak" class="small look" :title="cup.state.film.reason">little binder</p>
       <div class="actions">
         <QuantityField
@@ -123,7 +127,7 @@ async function remove(): Promise<void> {
         >
           {{ untouched ? 'Weigh in' : 'Go on' }}
         </RouterLink>
-        <span v-else class="soft small">mixed</span>
+        <span v-else class="soft small">{{ fill }}</span>
         <Button type="link" size="small" :aria-label="`Remove ${cup.mix.name}`" @click="remove">
           Remove
         </Button>

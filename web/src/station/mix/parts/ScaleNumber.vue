@@ -35,9 +35,11 @@ const units = useUnits();
         <span class="unit">{{ units.unitLabel('mass') }}</span>
       </p>
       <p class="verdict">
-        Mixed: {{ stageOf(cup.state.properties.viscosityPaS).name }},
+        {{ cup.state.phase === 'mixed' ? 'Mixed' : 'Once all is in' }}:
+        {{ stageOf(cup.state.properties.viscosityPaS).name }},
         {{ cup.state.properties.viscosityPaS.toPrecision(2) }} Pa·s,
-        {{ Math.round(cup.state.properties.waterFraction * 100) }} % water. Put the lid on.
+        {{ Math.round(cup.state.properties.waterFraction * 100) }} % water.
+        <template v-if="cup.state.phase === 'mixed'">Put the lid on.</template>
       </p>
       <p v-if="cup.state.water.level !== 'fine'" class="look">{{ cup.state.water.reason }}</p>
     </template>

@@ -13,7 +13,7 @@ export type ScaleStep = Omit<WeighingStep, 'portion'> & {
 
 /**
  * What is to be done at the scale for one cup: the weighing steps, then thinning until the cup has the
- * thickness its recipe asks for. Steps can be skipped for now; leaving the cup brings them back.
+ * thickness its recipe asks for. A step can be left for later: once the others are done it is asked for again.
  */
 export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
   const recipes = useRecipes();
@@ -31,12 +31,15 @@ export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
 
   const batch = computed(() => cup.value && batchedMedium(cup.value.mix, recipes.find, store.cups));
 
-  const open = computed<ScaleStep[]>(() => {
+  const undone = computed<ScaleStep[]>(() => {
     if (!cup.value) return [];
     return stepsWithBatch(cup.value.mix, batch.value)
       .map((step, index) => ({ ...step, key: `${step.ingredientId} ${index}` }))
-      .filter((step) => !step.done && step.mg > 0 && !skipped.value.has(step.key));
+      .filter((step) => !step.done && step.mg > 0);
   });
+  const open = computed(() => undone.value.filter((step) => !skipped.value.has(step.key)));
+  /** What was left for later and is all there is left to do. */
+  const later = computed(() => (open.value.length === 0 ? undone.value : []));
 
   const addition = computed(() => {
     const wanted = cup.value?.mix.recipe.thinning;
@@ -60,5 +63,10 @@ export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
     else if (current.value) skipped.value = new Set([...skipped.value, current.value.key]);
   }
 
-  return { current, following, toRead, skip, batch };
+  /** Comes back to what was left for later. */
+  function takeUp(): void {
+    skipped.value = new Set();
+  }
+
+  return { current, following, later, toRead, skip, takeUp, batch };
 }

@@ -1,6 +1,7 @@
 import { overPour } from '@icy-ribbon/core/paint/mix';
 import { computed, ref } from 'vue';
 import { ApiProblem } from '../../../api/problem.ts';
+import { say } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useScale } from '../../../store/scale.ts';
@@ -22,7 +23,7 @@ export function useWeighing(mixId: () => string) {
   const typedMg = ref<number | null>(null);
 
   const cup = computed(() => store.cups.find((each) => each.mix.id === mixId()));
-  const { current, following, toRead, skip, batch } = useScaleSteps(cup);
+  const { current, following, later, toRead, skip, takeUp, batch } = useScaleSteps(cup);
   /** Too much of something: what can be done about it. */
   const over = computed(() => cup.value && overPour(cup.value.mix, cup.value.state));
   const currentIngredient = computed(() =>
@@ -120,6 +121,21 @@ export function useWeighing(mixId: () => string) {
     }
   }
 
+  /** The cup is done without what was left for later: its targets become what is in it. */
+  function leaveOut(): void {
+    if (!cup.value) return;
+    const { mix, state } = cup.value;
+    const left = new Set(later.value.flatMap((step) => Object.keys(partOf(step, step.mg))));
+    const targets = mix.ingredients.map(({ id, targetMg }, index) =>
+      left.has(id) ? Math.max(0, state.actualIngredientMg[index] ?? 0) : targetMg,
+    );
+    const before = mix.ingredients.map(({ targetMg }) => targetMg);
+    void guarded(async () => {
+      await store.retarget(mix, targets);
+      say(`"${mix.name}" is done without it.`, () => attempt(() => store.retarget(mix, before)));
+    });
+  }
+
   function takeShareOut(): void {
     const found = over.value;
     if (!cup.value || !found) return;
@@ -149,6 +165,7 @@ export function useWeighing(mixId: () => string) {
     cup,
     current,
     following,
+    later,
     toRead,
     batch,
     over,
@@ -163,6 +180,8 @@ export function useWeighing(mixId: () => string) {
     typedMg,
     guarded,
     skip,
+    takeUp,
+    leaveOut,
     doneStep,
     bringUp,
     keepSo,
