@@ -82,6 +82,10 @@ export const usePieces = defineStore('pieces', () => {
   const allHaving = (having: 'paint' | 'open'): Promise<PieceSummary[]> =>
     allPages((query) => call(api.pieces.list, { query: { ...query, having } }), 200);
 
+  /** All pieces poured on a day or after it. */
+  const allPouredSince = (day: string): Promise<PieceSummary[]> =>
+    allPages((query) => call(api.pieces.list, { query: { ...query, from: day } }), 200);
+
   async function start(input: Omit<PieceCreate, 'id' | 'note'>): Promise<string> {
     const body = { id: crypto.randomUUID(), ...input };
     return (await call(api.pieces.create, { body })).id;
@@ -134,6 +138,7 @@ export const usePieces = defineStore('pieces', () => {
     load,
     newest,
     allHaving,
+    allPouredSince,
     start,
     remove,
     restore,

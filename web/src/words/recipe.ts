@@ -23,6 +23,10 @@ export function ratioWords(parts: readonly RecipePart[]): string {
     : parts.map((part) => `${part.amount} ${part.unit}`).join(' : ');
 }
 
+/** "Conditioner, 2 : 1 : 0.75"; a name that says its parts already stands alone. */
+export const recipeLabel = ({ name, parts }: Pick<Recipe, 'name' | 'parts'>): string =>
+  name.includes(':') ? name : `${name}, ${ratioWords(parts)}`;
+
 /** "2 flow conditioner, 1 the paint, 0.75 water". */
 export function partsInWords(parts: readonly RecipePart[], find: (id: string) => Recipe | undefined): string {
   return parts

@@ -74,7 +74,14 @@ useShortcuts('Mix', [
     <SetNotes :cups="store.cups" />
     <CupRow v-if="view === 'cups'" class="cups" :cups="store.cups" />
     <CupTable v-else class="cups" :cups="store.cups" />
-    <AddCup v-if="store.piece" class="add" :technique="store.piece.technique" :cups="store.cups" />
+    <AddCup
+      v-if="store.piece"
+      :key="store.piece.id"
+      class="add"
+      :piece-id="store.piece.id"
+      :technique="store.piece.technique"
+      :cups="store.cups"
+    />
   </main>
 </template>
 

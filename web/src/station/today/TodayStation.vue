@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
+import dayjs from 'dayjs';
 import { computed, onMounted, ref } from 'vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { useShelf } from '../../store/shelf.ts';
-import { dueFrom } from './parts/due.ts';
+import { DUE_FOR_DAYS, dueFrom } from './parts/due.ts';
 import LastResults from './parts/LastResults.vue';
 import PiecesInHand from './parts/PiecesInHand.vue';
 import StartPiece from './parts/StartPiece.vue';
 
-/** Judged pieces are looked through this far for what is due and for the last results. */
-const RECENT = 100;
+/** The newest pieces are looked through this far for the last results. */
+const RECENT = 30;
+const RESULTS_SHOWN = 6;
 
 const pieces = usePieces();
 const shelf = useShelf();
@@ -20,9 +22,15 @@ const loaded = ref(false);
 onMounted(async () => {
   try {
     await shelf.ensure();
-    const [unjudged, newest] = await Promise.all([pieces.allHaving('open'), pieces.newest(RECENT)]);
-    const listed = new Set(unjudged.map(({ id }) => id));
-    recent.value = [...unjudged, ...newest.filter(({ id }) => !listed.has(id))];
+    const since = dayjs().subtract(DUE_FOR_DAYS, 'day').format('YYYY-MM-DD');
+    const [unjudged, poured, newest] = await Promise.all([
+      pieces.allHaving('open'),
+      pieces.allPouredSince(since),
+      pieces.newest(RECENT),
+    ]);
+    recent.value = [
+      ...new Map([...unjudged, ...poured, ...newest].map((piece) => [piece.id, piece])).values(),
+    ];
     loaded.value = true;
   } catch (error) {
     sayProblem(error);
@@ -48,7 +56,7 @@ const due = computed(() => dueFrom(recent.value, Date.now()));
         </ul>
       </section>
       <PiecesInHand :pieces="open" :loaded="loaded" />
-      <LastResults v-if="judged.length > 0" :pieces="judged.slice(0, 6)" />
+      <LastResults v-if="judged.length > 0" :pieces="judged.slice(0, RESULTS_SHOWN)" />
     </div>
     <StartPiece class="start" />
   </main>

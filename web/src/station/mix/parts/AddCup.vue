@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
-import { isPaint, materialKind } from '@icy-ribbon/core/paint/material';
-import { partsFor, recipesFor, refusal } from '@icy-ribbon/core/paint/recipe';
+import { fittingPaints, partsFor, recipesFor, refusal } from '@icy-ribbon/core/paint/recipe';
 import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
 import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
-import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import BareSelect from '../../../field/BareSelect.vue';
 import { sayProblem } from '../../../notice/notices.ts';
@@ -15,23 +14,14 @@ import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
 import AmountField from './AmountField.vue';
 import LeftOvers from './LeftOvers.vue';
 import { cupPlanOf } from './cupPlan.ts';
-import { partsInWords, ratioWords } from '../../../words/recipe.ts';
+import { useSetDraft } from './setDraft.ts';
+import { partsInWords, recipeLabel } from '../../../words/recipe.ts';
 
 const RecipeDrawer = defineAsyncComponent(() => import('./RecipeDrawer.vue'));
 const WholeSet = defineAsyncComponent(() => import('./WholeSet.vue'));
 const ActivatorDose = defineAsyncComponent(() => import('./ActivatorDose.vue'));
 
-const props = defineProps<{ technique: Technique; cups: readonly Cup[] }>();
-
-/** What an amount field starts from until the artist types another. */
-const USUAL_MG: Readonly<Record<CupRole, number>> = {
-  base: 150_000,
-  color: 40_000,
-  pillow: 150_000,
-  activator: 15_000,
-  swipe: 20_000,
-  medium: 100_000,
-};
+const props = defineProps<{ pieceId: string; technique: Technique; cups: readonly Cup[] }>();
 
 const store = usePiece();
 const shelf = useShelf();
@@ -39,9 +29,8 @@ const recipes = useRecipes();
 
 const roles = computed(() => ROLES_OF[props.technique]);
 const role = ref<CupRole>(missingRole());
-const amounts = ref<Record<CupRole, number | null>>({ ...USUAL_MG });
-const recipeId = ref('');
-const variant = ref('');
+const set = useSetDraft(props.pieceId);
+const row = computed(() => set.value[role.value]);
 const drawerOpen = ref(false);
 const setOpen = ref(false);
 const problem = ref<unknown>(null);
@@ -55,21 +44,17 @@ function missingRole(): CupRole {
 }
 
 const choices = computed(() => recipesFor(recipes.all, props.technique, role.value));
-watch(
-  choices,
-  (next) => {
-    if (next.some((recipe) => recipe.id === recipeId.value)) return;
-    recipeId.value = next[0]?.id ?? '';
-  },
-  { immediate: true },
-);
-watch(recipeId, () => (variant.value = ''));
-const recipe = computed(() => choices.value.find((each) => each.id === recipeId.value));
+const recipe = computed(() => choices.value.find(({ id }) => id === row.value.recipeId) ?? choices.value[0]);
+
+function chooseRecipe(recipeId: string): void {
+  row.value.recipeId = recipeId;
+  row.value.variant = '';
+}
 
 const recipeOptions = computed(() =>
   choices.value.map((each) => ({
     value: each.id,
-    label: each.name.includes(':') ? each.name : `${each.name}, ${ratioWords(each.parts)}`,
+    label: recipeLabel(each),
   })),
 );
 const variantOptions = computed(() => [
@@ -80,17 +65,7 @@ const variantOptions = computed(() => [
   ...(recipe.value?.variants ?? []).map(({ name }) => ({ value: name, label: name })),
 ]);
 
-/** A recipe without paint is colored by a powder. */
-const takesPaint = computed(
-  () => !recipe.value || recipe.value.parts.some((part) => part.of.kind === 'paint'),
-);
-const paints = computed(() =>
-  shelf.materials.filter((material) => {
-    if (!takesPaint.value) return materialKind(material.kind).group === 'powder';
-    if (role.value === 'pillow' && recipeId.value.startsWith('P')) return material.kind === 'wall-paint';
-    return isPaint(material.kind) && material.kind !== 'wall-paint';
-  }),
-);
+const paints = computed(() => fittingPaints(recipe.value, role.value, shelf.materials));
 
 const inUse = computed(
   () => new Set(props.cups.flatMap((cup) => cup.mix.ingredients.map((each) => each.material.materialId))),
@@ -101,7 +76,7 @@ function hint(paint: ShelvedMaterial): string {
   if (!recipe.value) return '';
   const because = refusal(recipe.value, paint.kind);
   if (because) return because;
-  return partsInWords(partsFor(recipe.value, paint.finish, variant.value || null), recipes.find);
+  return partsInWords(partsFor(recipe.value, paint.finish, row.value.variant || null), recipes.find);
 }
 
 async function add(paint: ShelvedMaterial): Promise<void> {
@@ -109,10 +84,10 @@ async function add(paint: ShelvedMaterial): Promise<void> {
   try {
     await store.addCup({
       role: role.value,
-      recipeId: recipeId.value,
-      variant: variant.value || null,
+      recipeId: recipe.value?.id ?? '',
+      variant: row.value.variant || null,
       paintId: paint.id,
-      totalMg: amounts.value[role.value] ?? 0,
+      totalMg: row.value.totalMg ?? 0,
     });
     if (role.value === roles.value[0]) role.value = 'color';
   } catch (error) {
@@ -123,7 +98,7 @@ async function add(paint: ShelvedMaterial): Promise<void> {
 
 const plan = computed(() =>
   recipe.value
-    ? cupPlanOf(recipe.value, variant.value || null, paints.value[0], shelf.materials, recipes.find)
+    ? cupPlanOf(recipe.value, row.value.variant || null, paints.value[0], shelf.materials, recipes.find)
     : undefined,
 );
 </script>
@@ -134,20 +109,26 @@ const plan = computed(() =>
       <RadioGroup v-model:value="role" name="cup-role" aria-label="What the cup is for">
         <RadioButton v-for="each in roles" :key="each" :value="each">{{ ROLE_LABELS[each] }}</RadioButton>
       </RadioGroup>
-      <BareSelect v-model:value="recipeId" class="school" :options="recipeOptions" label="Recipe" />
+      <BareSelect
+        :value="recipe?.id"
+        class="school"
+        :options="recipeOptions"
+        label="Recipe"
+        @update:value="chooseRecipe(String($event))"
+      />
       <BareSelect
         v-if="variantOptions.length > 1"
-        v-model:value="variant"
+        v-model:value="row.variant"
         class="variant"
         :options="variantOptions"
         label="Variant of the recipe"
       />
-      <AmountField v-model="amounts[role]" :plan="plan" :error="messageAt(problem, 'totalMg')" />
+      <AmountField v-model="row.totalMg" :plan="plan" :error="messageAt(problem, 'totalMg')" />
       <ActivatorDose
         v-if="role === 'activator'"
         :cups="cups"
         :density="plan?.densityGPerMl ?? 1.1"
-        @dose="amounts.activator = $event"
+        @dose="row.totalMg = $event"
       />
       <Button type="link" @click="setOpen = true">Whole set</Button>
       <Button type="link" @click="drawerOpen = true">Recipes</Button>
@@ -176,7 +157,7 @@ const plan = computed(() =>
         Nothing for this on the shelf. <RouterLink to="/shelf">Enter one</RouterLink>.
       </li>
     </ul>
-    <WholeSet v-if="setOpen" :technique="technique" :usual-mg="USUAL_MG" @close="setOpen = false" />
+    <WholeSet v-if="setOpen" v-model="set" :technique="technique" @close="setOpen = false" />
     <RecipeDrawer v-if="drawerOpen" @close="drawerOpen = false" />
   </section>
 </template>

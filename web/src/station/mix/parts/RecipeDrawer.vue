@@ -3,7 +3,9 @@ import type { OwnRecipe } from '@icy-ribbon/contract';
 import { materialKind, substitutesFor, type MaterialKind } from '@icy-ribbon/core/paint/material';
 import { expand, type Recipe } from '@icy-ribbon/core/paint/recipe';
 import { Button, Drawer } from 'ant-design-vue';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
+import RecordDrawer from '../../../field/RecordDrawer.vue';
+import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { useRecipes, type RecipeInput } from '../../../store/recipes.ts';
@@ -17,9 +19,10 @@ const emit = defineEmits<{ close: [] }>();
 const recipes = useRecipes();
 const shelf = useShelf();
 
-const editing = ref<OwnRecipe | 'new' | null>(null);
-const draft = ref<RecipeInput>(emptyRecipe());
-const problem = ref<unknown>(null);
+const drawer = useRecordDrawer<OwnRecipe, RecipeInput>(emptyRecipe(), (target, draft) =>
+  target === 'new' ? recipes.add(draft) : recipes.change(target, draft),
+);
+const { draft, problem } = drawer;
 
 /** What the artist can have: on the shelf, and either in stock or to be bought again. */
 function isToBeHad(kind: MaterialKind): boolean {
@@ -48,31 +51,11 @@ function instead(recipe: Recipe): string[] {
 
 const ownIds = computed(() => new Set(recipes.own.map((recipe) => recipe.id)));
 
-function write(from?: Recipe): void {
-  editing.value = 'new';
-  draft.value = from ? copyOf(from) : emptyRecipe();
-  problem.value = null;
-}
+const write = (from?: Recipe) => drawer.begin('new', from ? copyOf(from) : emptyRecipe());
 
 function edit(recipe: Recipe): void {
   const own = recipes.own.find((each) => each.id === recipe.id);
-  if (!own) return;
-  editing.value = own;
-  draft.value = { ...copyOf(recipe), name: own.name };
-  problem.value = null;
-}
-
-async function save(): Promise<void> {
-  if (!editing.value) return;
-  problem.value = null;
-  try {
-    if (editing.value === 'new') await recipes.add(draft.value);
-    else await recipes.change(editing.value, draft.value);
-    editing.value = null;
-  } catch (error) {
-    problem.value = error;
-    sayProblem(error);
-  }
+  if (own) drawer.begin(own, { ...copyOf(recipe), name: own.name });
 }
 
 async function remove(recipe: Recipe): Promise<void> {
@@ -88,41 +71,37 @@ async function remove(recipe: Recipe): Promise<void> {
 </script>
 
 <template>
-  <Drawer open :width="620" :title="editing ? 'Write a recipe' : 'Recipes'" @close="emit('close')">
-    <RecipeForm v-if="editing" id="recipe" v-model="draft" :problem="problem" @submit="save" />
-    <template v-else>
-      <Button type="primary" @click="write()">Write a recipe</Button>
-      <article v-for="recipe in recipes.all" :key="recipe.id">
-        <h3>{{ recipe.name }} <span v-if="ownIds.has(recipe.id)" class="look own">your own</span></h3>
-        <p>{{ partsInWords(recipe.parts, recipes.find) }}</p>
-        <p v-for="variant in recipe.variants ?? []" :key="variant.name" class="soft">
-          {{ variant.name }}: {{ partsInWords(variant.parts, recipes.find) }}
-        </p>
-        <p v-for="words in instead(recipe)" :key="words" class="look">{{ words }}</p>
-        <p class="soft">
-          {{ recipe.techniques.map((each) => TECHNIQUE_LABELS[each]).join(', ') }}. Good for:
-          {{ recipe.goodFor || 'not said' }}. Watch: {{ recipe.trouble || 'not said' }}.
-        </p>
-        <p>
-          <Button type="link" size="small" :aria-label="`Copy ${recipe.name}`" @click="write(recipe)">
-            Copy and change
+  <Drawer open :width="620" title="Recipes" @close="emit('close')">
+    <Button type="primary" @click="write()">Write a recipe</Button>
+    <article v-for="recipe in recipes.all" :key="recipe.id">
+      <h3>{{ recipe.name }} <span v-if="ownIds.has(recipe.id)" class="look own">your own</span></h3>
+      <p>{{ partsInWords(recipe.parts, recipes.find) }}</p>
+      <p v-for="variant in recipe.variants ?? []" :key="variant.name" class="soft">
+        {{ variant.name }}: {{ partsInWords(variant.parts, recipes.find) }}
+      </p>
+      <p v-for="words in instead(recipe)" :key="words" class="look">{{ words }}</p>
+      <p class="soft">
+        {{ recipe.techniques.map((each) => TECHNIQUE_LABELS[each]).join(', ') }}. Good for:
+        {{ recipe.goodFor || 'not said' }}. Watch: {{ recipe.trouble || 'not said' }}.
+      </p>
+      <p>
+        <Button type="link" size="small" :aria-label="`Copy ${recipe.name}`" @click="write(recipe)">
+          Copy and change
+        </Button>
+        <template v-if="ownIds.has(recipe.id)">
+          <Button type="link" size="small" :aria-label="`Change ${recipe.name}`" @click="edit(recipe)">
+            Change
           </Button>
-          <template v-if="ownIds.has(recipe.id)">
-            <Button type="link" size="small" :aria-label="`Change ${recipe.name}`" @click="edit(recipe)">
-              Change
-            </Button>
-            <Button type="link" size="small" :aria-label="`Delete ${recipe.name}`" @click="remove(recipe)">
-              Delete
-            </Button>
-          </template>
-        </p>
-      </article>
-    </template>
-    <template v-if="editing" #footer>
-      <Button type="primary" html-type="submit" form="recipe">Keep it</Button>
-      <Button type="text" @click="editing = null">Leave it</Button>
-    </template>
+          <Button type="link" size="small" :aria-label="`Delete ${recipe.name}`" @click="remove(recipe)">
+            Delete
+          </Button>
+        </template>
+      </p>
+    </article>
   </Drawer>
+  <RecordDrawer :drawer="drawer" form="recipe" title="Write a recipe" :width="620">
+    <RecipeForm v-model="draft" :problem="problem" />
+  </RecordDrawer>
 </template>
 
 <style scoped>

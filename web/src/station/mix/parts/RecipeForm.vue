@@ -14,7 +14,6 @@ import { sourceKey, sourceOf } from './recipeDraft.ts';
 
 defineProps<{ problem: unknown }>();
 const draft = defineModel<RecipeInput>({ required: true });
-const emit = defineEmits<{ submit: [] }>();
 const recipes = useRecipes();
 
 const change = (changes: Partial<RecipeInput>) => {
@@ -65,7 +64,7 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
 </script>
 
 <template>
-  <form class="recipe" @submit.prevent="emit('submit')">
+  <div class="recipe">
     <FieldRow label="Name" for="recipe-name" :error="messageAt(problem, 'name')">
       <Input id="recipe-name" :value="draft.name" @update:value="change({ name: $event })" />
     </FieldRow>
@@ -207,7 +206,7 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
         @update:value="change({ trouble: $event })"
       />
     </FieldRow>
-  </form>
+  </div>
 </template>
 
 <style scoped>

@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { isPaint } from '@icy-ribbon/core/paint/material';
-import { recipesFor } from '@icy-ribbon/core/paint/recipe';
+import { fittingPaints, recipesFor } from '@icy-ribbon/core/paint/recipe';
 import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
 import { Button, Modal } from 'ant-design-vue';
-import { computed, reactive } from 'vue';
+import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { useTask } from '../../../notice/useTask.ts';
@@ -11,10 +10,12 @@ import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
-import { ratioWords } from '../../../words/recipe.ts';
+import { recipeLabel } from '../../../words/recipe.ts';
+import type { RoleDraft, SetDraft } from './setDraft.ts';
 
 /** All cups of a piece at once: the ground, the colors and, for a bloom, the activator. */
-const props = defineProps<{ technique: Technique; usualMg: Readonly<Record<CupRole, number>> }>();
+const props = defineProps<{ technique: Technique }>();
+const set = defineModel<SetDraft>({ required: true });
 const emit = defineEmits<{ close: [] }>();
 
 const store = usePiece();
@@ -22,43 +23,60 @@ const shelf = useShelf();
 const recipes = useRecipes();
 const { busy, run } = useTask();
 
-const rows = reactive(
-  ROLES_OF[props.technique].map((role) => ({
-    role,
-    recipeId: recipesFor(recipes.all, props.technique, role)[0]?.id ?? '',
-    paintIds: [] as string[],
-    totalMg: props.usualMg[role] as number | null,
-  })),
+/** A recipe and its variant as one word for a list. */
+const choiceKey = (recipeId: string, variant: string) => `${recipeId}\n${variant}`;
+
+const rows = computed(() =>
+  ROLES_OF[props.technique].map((role) => {
+    const choices = recipesFor(recipes.all, props.technique, role);
+    const draft = set.value[role];
+    const recipe = choices.find(({ id }) => id === draft.recipeId) ?? choices[0];
+    return {
+      role,
+      draft,
+      recipe,
+      chosen: choiceKey(recipe?.id ?? '', draft.variant),
+      recipes: choices.flatMap((each) => [
+        { value: choiceKey(each.id, ''), label: recipeLabel(each) },
+        ...(each.variants ?? []).map(({ name }) => ({
+          value: choiceKey(each.id, name),
+          label: `${each.name}, ${name}`,
+        })),
+      ]),
+      paints: fittingPaints(recipe, role, shelf.materials).map(({ id, name }) => ({
+        value: id,
+        label: name,
+      })),
+    };
+  }),
 );
 
-const recipeOptions = (role: CupRole) =>
-  recipesFor(recipes.all, props.technique, role).map((recipe) => ({
-    value: recipe.id,
-    label: recipe.name.includes(':') ? recipe.name : `${recipe.name}, ${ratioWords(recipe.parts)}`,
-  }));
+/** Paints that another recipe does not take are not chosen any more. */
+function choose({ role, draft }: { role: CupRole; draft: RoleDraft }, key: string): void {
+  const [recipeId = '', variant = ''] = key.split('\n');
+  Object.assign(draft, { recipeId, variant });
+  const allowed = rows.value.find((row) => row.role === role)?.paints.map(({ value }) => value) ?? [];
+  draft.paintIds = draft.paintIds.filter((id) => allowed.includes(id));
+}
 
-const paintOptions = (role: CupRole, recipeId: string) =>
-  shelf.materials
-    .filter((each) =>
-      role === 'pillow' && recipeId.startsWith('P')
-        ? each.kind === 'wall-paint'
-        : isPaint(each.kind) && each.kind !== 'wall-paint',
-    )
-    .map(({ id, name }) => ({ value: id, label: name }));
-
-const count = computed(() => rows.reduce((sum, row) => sum + row.paintIds.length, 0));
+/** Chosen ones that are still on the shelf and fit. */
+const chosenOf = ({ draft, paints }: (typeof rows.value)[number]) =>
+  draft.paintIds.filter((id) => paints.some(({ value }) => value === id));
+const count = computed(() => rows.value.reduce((sum, row) => sum + chosenOf(row).length, 0));
 
 async function putOn(): Promise<void> {
   await run(async () => {
-    for (const row of rows) {
-      for (const paintId of [...row.paintIds]) {
+    for (const row of rows.value) {
+      const { role, recipe, draft } = row;
+      for (const paintId of chosenOf(row)) {
         await store.addCup({
-          role: row.role,
-          recipeId: row.recipeId,
+          role,
+          recipeId: recipe?.id ?? '',
+          variant: draft.variant || null,
           paintId,
-          totalMg: row.totalMg ?? 0,
+          totalMg: draft.totalMg ?? 0,
         });
-        row.paintIds = row.paintIds.filter((id) => id !== paintId);
+        draft.paintIds = draft.paintIds.filter((id) => id !== paintId);
       }
     }
     emit('close');
@@ -71,21 +89,23 @@ async function putOn(): Promise<void> {
     <div v-for="row in rows" :key="row.role" class="row">
       <strong>{{ ROLE_LABELS[row.role] }}</strong>
       <BareSelect
-        v-model:value="row.recipeId"
+        :value="row.chosen"
         :label="`Recipe for ${ROLE_LABELS[row.role]}`"
-        :options="recipeOptions(row.role)"
+        :options="row.recipes"
+        @update:value="choose(row, String($event))"
       />
       <BareSelect
-        v-model:value="row.paintIds"
+        :value="chosenOf(row)"
         mode="multiple"
         show-search
         :label="`Paints for ${ROLE_LABELS[row.role]}`"
         placeholder="Choose paints"
         option-filter-prop="label"
-        :options="paintOptions(row.role, row.recipeId)"
+        :options="row.paints"
+        @update:value="row.draft.paintIds = $event as string[]"
       />
       <QuantityField
-        v-model="row.totalMg"
+        v-model="row.draft.totalMg"
         :label="`Amount of each ${ROLE_LABELS[row.role]} cup`"
         quantity="mass"
         bare

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { isPaint } from '@icy-ribbon/core/paint/material';
-import { recipesFor, refusal } from '@icy-ribbon/core/paint/recipe';
+import { fittingPaints, recipesFor, refusal } from '@icy-ribbon/core/paint/recipe';
 import type { CupRole } from '@icy-ribbon/core/paint/stage';
 import { Button, Modal, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
@@ -9,7 +8,7 @@ import { newId, usePlan } from '../../../store/plan/plan.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
-import { ratioWords } from '../../../words/recipe.ts';
+import { recipeLabel } from '../../../words/recipe.ts';
 import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
 
 /** A paint for the plan that is not mixed yet: what it is for, its recipe and its paint. */
@@ -32,17 +31,14 @@ const recipe = computed(() => choices.value.find((each) => each.id === recipeId.
 const recipeOptions = computed(() =>
   choices.value.map((each) => ({
     value: each.id,
-    label: each.name.includes(':') ? each.name : `${each.name}, ${ratioWords(each.parts)}`,
+    label: recipeLabel(each),
   })),
 );
 const paintOptions = computed(() =>
-  shelf.materials
-    .filter(({ kind }) =>
-      role.value === 'pillow' && recipeId.value.startsWith('P')
-        ? kind === 'wall-paint'
-        : isPaint(kind) && kind !== 'wall-paint',
-    )
-    .map(({ id, name }) => ({ value: id, label: name })),
+  fittingPaints(recipe.value, role.value, shelf.materials).map(({ id, name }) => ({
+    value: id,
+    label: name,
+  })),
 );
 watch(paintOptions, (next) => {
   if (!next.some(({ value }) => value === paintId.value)) paintId.value = undefined;

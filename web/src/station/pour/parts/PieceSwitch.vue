@@ -9,7 +9,6 @@ import { clockWords, leftOf, useWaits } from '../../../store/waits.ts';
 /** The pieces of one sitting: what is ready to be poured or is being poured, with the waits that run. */
 const props = defineProps<{ pieceId: string }>();
 
-const LOOKED_AT = 20;
 const READY: ReadonlySet<PieceSummary['phase']> = new Set(['mixed', 'pouring']);
 const pieces = usePieces();
 const waits = useWaits();
@@ -18,7 +17,7 @@ const found = ref<PieceSummary[]>([]);
 
 onMounted(async () => {
   // Without the server the piece in hand goes on alone.
-  found.value = await pieces.newest(LOOKED_AT).catch(() => []);
+  found.value = await pieces.allHaving('open').catch(() => []);
 });
 
 const onTheTable = computed(() =>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { TECHNIQUES, type Technique } from '@icy-ribbon/core/paint/stage';
+import { useSessionStorage } from '@vueuse/core';
 import { Button, Input, RadioButton, RadioGroup, Select } from 'ant-design-vue';
 import { computed, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
@@ -11,7 +12,7 @@ import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import SupportForm from '../../../field/SupportForm.vue';
 import { TECHNIQUE_LABELS } from '../../../words/general.ts';
-import { emptySupport, type SupportDraft } from '../../../field/supportDraft.ts';
+import { emptySupport } from '../../../field/supportDraft.ts';
 
 const NEW = 'new';
 
@@ -20,15 +21,16 @@ const pieces = usePieces();
 const units = useUnits();
 const router = useRouter();
 
-const name = ref('');
-const technique = ref<Technique>('dutch');
-const supportId = ref<string>();
-const draft = ref<SupportDraft>(emptySupport());
+const EMPTY = { name: '', technique: 'dutch' as Technique, supportId: '', support: emptySupport() };
+/** What was typed outlives a look at another station. */
+const typed = useSessionStorage('icy-ribbon.start', { ...EMPTY }, { mergeDefaults: true });
 const problem = ref<unknown>(null);
 const busy = ref(false);
 
 watchEffect(() => {
-  supportId.value ??= shelf.supports[0]?.id;
+  if (shelf.supports.length === 0) return;
+  const known = shelf.supports.some(({ id }) => id === typed.value.supportId);
+  if (!known && typed.value.supportId !== NEW) typed.value.supportId = shelf.supports[0]?.id ?? '';
 });
 
 const options = computed(() => [
@@ -45,17 +47,16 @@ async function start(): Promise<void> {
   try {
     // Whoever is quicker than the shelf gets the support that stands first.
     await shelf.ensure();
-    const chosen = supportId.value ?? shelf.supports[0]?.id;
-    const id = chosen === NEW ? (await shelf.addSupport(draft.value as never)).id : chosen;
-    const pieceId = await pieces.start({
-      name: name.value,
-      technique: technique.value,
-      supportId: id ?? '',
-    });
+    const { name, technique, support } = typed.value;
+    const chosen = typed.value.supportId || shelf.supports[0]?.id;
+    const supportId = chosen === NEW ? (await shelf.addSupport(support as never)).id : (chosen ?? '');
+    if (chosen === NEW) Object.assign(typed.value, { supportId, support: emptySupport() });
+    const pieceId = await pieces.start({ name, technique, supportId });
+    typed.value = { ...EMPTY, technique, supportId };
     await router.push({ name: 'mix', params: { pieceId } });
   } catch (error) {
     problem.value = error;
-    if (!messageAt(error, 'name') && supportId.value !== NEW) sayProblem(error);
+    if (!messageAt(error, 'name') && typed.value.supportId !== NEW) sayProblem(error);
   } finally {
     busy.value = false;
   }
@@ -69,21 +70,26 @@ async function start(): Promise<void> {
       <FieldRow
         label="Name"
         for="piece-name"
-        :error="supportId === NEW ? undefined : messageAt(problem, 'name')"
+        :error="typed.supportId === NEW ? undefined : messageAt(problem, 'name')"
       >
-        <Input id="piece-name" v-model:value="name" placeholder="What will you call it?" autocomplete="off" />
+        <Input
+          id="piece-name"
+          v-model:value="typed.name"
+          placeholder="What will you call it?"
+          autocomplete="off"
+        />
       </FieldRow>
       <FieldRow label="Technique" for="piece-technique">
-        <RadioGroup id="piece-technique" v-model:value="technique" name="technique">
+        <RadioGroup id="piece-technique" v-model:value="typed.technique" name="technique">
           <RadioButton v-for="each in TECHNIQUES" :key="each" :value="each">
             {{ TECHNIQUE_LABELS[each] }}
           </RadioButton>
         </RadioGroup>
       </FieldRow>
       <FieldRow label="Support" for="piece-support" :error="messageAt(problem, 'supportId')">
-        <Select id="piece-support" v-model:value="supportId" :options="options" />
+        <Select id="piece-support" v-model:value="typed.supportId" :options="options" />
       </FieldRow>
-      <SupportForm v-if="supportId === NEW" v-model="draft" :problem="problem" />
+      <SupportForm v-if="typed.supportId === NEW" v-model="typed.support" :problem="problem" />
       <Button type="primary" html-type="submit" size="large" :loading="busy">Start and mix</Button>
     </form>
   </section>

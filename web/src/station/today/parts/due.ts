@@ -1,5 +1,11 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
-import { BUBBLE_REST_HOURS, TOUCH_DRY_DAYS, dryingPhase, topCoatReadyMs } from '@icy-ribbon/core/flow/drying';
+import {
+  BUBBLE_REST_HOURS,
+  TOP_COAT_DAYS,
+  TOUCH_DRY_DAYS,
+  dryingPhase,
+  topCoatReadyMs,
+} from '@icy-ribbon/core/flow/drying';
 import dayjs from 'dayjs';
 import type { RouteLocationRaw } from 'vue-router';
 
@@ -13,6 +19,8 @@ export interface DueItem {
 const HOUR_MS = 3_600_000;
 /** A piece counts as waiting for its top coat for this long after it is ready. */
 const TOP_COAT_WINDOW_DAYS = 21;
+/** Nothing is due of what was poured longer ago. */
+export const DUE_FOR_DAYS = TOP_COAT_DAYS.usual + TOP_COAT_WINDOW_DAYS + 1;
 /** Cups that stood this long have thickened: look at them again before the pour. */
 const STANDING_DAYS = 2;
 
