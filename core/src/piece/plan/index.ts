@@ -1,3 +1,4 @@
+export { withBasePaint } from './basePaint.ts';
 export { cupPaint } from './cupPaint.ts';
 export { bentThrough, curveAt, curveMiddle, curvePlaces, distanceMm, lengthMm } from './curve.ts';
 export {

@@ -54,6 +54,22 @@ it('every layout on any support is a whole plan with ids of its own and paint fo
   );
 });
 
+it('every layout of forty cups on the largest support, for any technique, can be kept', () => {
+  const roles = ['base', 'pillow', 'activator', 'swipe'] as const;
+  const many = [
+    ...roles.map((role) => paint(role, { role })),
+    ...Array.from({ length: 36 }, (_, index) => paint(`color ${index}`)),
+  ];
+  const support = { shape: 'rectangle' as const, widthMm: 5000, heightMm: 5000, sideDepthMm: 40 };
+  const wrong = LAYOUTS.flatMap(({ name }) =>
+    [many.slice(0, 5), many].flatMap((cups) => {
+      const plan = layOut(name, { support, technique: 'dutch', paints: cups, count: 50, newId: counting() });
+      return planSchema.safeParse(plan).error?.issues.map(({ message }) => `${name}: ${message}`) ?? [];
+    }),
+  );
+  expect(wrong).toEqual([]);
+});
+
 it('moving, mirroring and lining up lay down just as much paint', () => {
   fc.assert(
     fc.property(names, supports, fc.integer({ min: -60, max: 60 }), (name, support, by) => {

@@ -18,7 +18,7 @@ const planLayerSchema = z.strictObject({
   massG: z
     .number('Give grams, or null for as much as it takes.')
     .positive('Grams must be above 0.')
-    .max(5000, 'A layer is at most 5 kg.')
+    .max(50_000, 'A layer is at most 50 kg.')
     .nullable(),
 });
 
@@ -29,7 +29,7 @@ const planStackSchema = z.strictObject({
     .number('Give the footprint in mm.')
     .min(5, 'A flower is at least 5 mm wide.')
     .max(5000, 'A flower is at most 5 m wide.'),
-  layers: z.array(planLayerSchema).max(16, 'A stack has at most 16 layers.'),
+  layers: z.array(planLayerSchema).max(100, 'A stack has at most 100 layers.'),
 });
 
 const curve = { start: placeSchema, control: placeSchema, end: placeSchema };
@@ -38,7 +38,7 @@ const planPathSchema = z.strictObject({
   id,
   kind: z.enum(PATH_KINDS),
   ...curve,
-  layers: z.array(planLayerSchema).max(16, 'A path has at most 16 colors.'),
+  layers: z.array(planLayerSchema).max(100, 'A path has at most 100 colors.'),
 });
 
 const planPassSchema = z.strictObject({

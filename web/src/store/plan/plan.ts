@@ -8,6 +8,7 @@ import equal from 'fast-deep-equal';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { call } from '../../api/client.ts';
+import { ApiProblem } from '../../api/problem.ts';
 import { sayProblem } from '../../notice/notices.ts';
 import { checkedCup, plannedCup } from './checkedCup.ts';
 import { costPerG, plannedPaint } from './plannedPaint.ts';
@@ -50,6 +51,8 @@ export const usePlan = defineStore('plan', () => {
   });
   const selection = shallowRef<readonly string[]>([]);
   const unsaved = ref(false);
+  /** Why the server did not take the plan as it is; it stays here until it is mended. */
+  const refused = shallowRef<ApiProblem | null>(null);
   /** The version on the server that `body` was made from. */
   const version = ref(0);
   const draft = useStorage<Draft | null>('icy-ribbon.plan-draft', null, undefined, {
@@ -65,6 +68,7 @@ export const usePlan = defineStore('plan', () => {
     await flush();
     pieceId.value = piece.id;
     selection.value = [];
+    refused.value = null;
     adopt(piece.plan);
     const kept = draft.value;
     if (kept?.pieceId !== piece.id) return;
@@ -131,6 +135,7 @@ export const usePlan = defineStore('plan', () => {
           body: { ...sent, version: from } as never,
         }),
       );
+      refused.value = null;
       if (plan) {
         version.value = plan.version;
         if (!unsaved.value) draft.value = null;
@@ -142,7 +147,9 @@ export const usePlan = defineStore('plan', () => {
       }
     } catch (error) {
       unsaved.value = true;
-      throw error;
+      const wasTold = refused.value !== null;
+      refused.value = error instanceof ApiProblem && error.fieldErrors.length > 0 ? error : null;
+      if (!refused.value || !wasTold) throw error;
     }
   }
 
@@ -231,6 +238,7 @@ export const usePlan = defineStore('plan', () => {
     selected,
     select,
     unsaved,
+    refused,
     open,
     change,
     edit,

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { Mix } from '@icy-ribbon/contract';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
+import { ref } from 'vue';
+import { messageAt } from '../../../api/problem.ts';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import QuantityField from '../../../field/QuantityField.vue';
-import { attempt } from '../../../notice/useTask.ts';
+import { sayProblem } from '../../../notice/notices.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { partsWords } from '../../../words/general.ts';
@@ -12,12 +14,18 @@ defineProps<{ cups: readonly Cup[] }>();
 
 const store = usePiece();
 const units = useUnits();
+/** What was wrong with a typed weight, by ingredient. */
+const problems = ref<Readonly<Record<string, unknown>>>({});
 
 async function keep(mix: Mix, ingredientId: string, before: number, mg: number | null): Promise<void> {
+  problems.value = { ...problems.value, [ingredientId]: null };
   if (mg === null || mg === before) return;
-  await attempt(async () => {
+  try {
     await store.setActual(mix, ingredientId, mg);
-  });
+  } catch (error) {
+    problems.value = { ...problems.value, [ingredientId]: error };
+    if (!messageAt(error, 'mg')) sayProblem(error);
+  }
 }
 
 /** How far off the target, with its sign, for what has been weighed in. */
@@ -57,6 +65,7 @@ function off(targetMg: number, actualMg: number): string {
               quantity="mass"
               bare
               class="typed"
+              :error="messageAt(problems[ingredient.id], 'mg')"
               @commit="keep(mix, ingredient.id, state.actualIngredientMg[index] ?? 0, $event)"
             />
           </td>

@@ -4,6 +4,7 @@ import { InputError } from '@icy-ribbon/core/base/error';
 import {
   pillowPlace,
   USUAL_FILM,
+  withBasePaint,
   withPillow,
   type BaseFilm,
   type BasePattern,
@@ -55,9 +56,11 @@ function setPattern(pattern: BasePattern | typeof NONE): void {
   else setBase(baseIn(pattern, base.value, plan.paints, support.value) ?? base.value);
 }
 
-function setArea(index: number, changes: { paintId?: string; share?: number }): void {
+const setPaint = (index: number, paintId: string) => plan.edit((now) => withBasePaint(now, index, paintId));
+
+function setShare(index: number, share: number): void {
   if (!base.value) return;
-  const areas = base.value.areas.map((area, at) => (at === index ? { ...area, ...changes } : area));
+  const areas = base.value.areas.map((area, at) => (at === index ? { ...area, share } : area));
   setBase({ ...base.value, areas });
 }
 
@@ -99,7 +102,7 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
           :label="`Base paint ${index + 1}`"
           :value="area.paintId"
           :options="options"
-          @update:value="setArea(index, { paintId: String($event) })"
+          @update:value="setPaint(index, String($event))"
         />
         <NumberField
           v-if="base.pattern === 'marbled'"
@@ -108,7 +111,7 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
           unit="%"
           :digits="0"
           :model-value="area.share * 100"
-          @commit="$event !== null && setArea(index, { share: Math.min(1, Math.max(0, $event / 100)) })"
+          @commit="$event !== null && setShare(index, Math.min(1, Math.max(0, $event / 100)))"
         />
         <span v-else class="soft small">{{ Math.round((films[index]?.share ?? 0) * 100) }} %</span>
         <span class="numeral small">{{ films[index] ? measures.depth(films[index].filmMm, 2) : '' }}</span>

@@ -7,6 +7,7 @@ import { VueDraggable } from 'vue-draggable-plus';
 import BareSelect from '../../../field/BareSelect.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
+import { isAsShown } from './typed.ts';
 import { newId, usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 
@@ -39,10 +40,15 @@ const moveRow = (from: number, by: number) => {
   take(rows);
 };
 
+const MOST_MG = 50_000_000;
+/** The layer whose typed grams cannot be. */
+const wrong = ref<string | null>(null);
+
 const setMass = (id: string, mg: number | null) => {
   const kept = props.item.layers.find((layer) => layer.id === id)?.massG ?? null;
-  const asShown = mg !== null && kept !== null && Math.abs(mg / 1000 - kept) < 0.006;
-  if (asShown || (mg !== null && mg <= 0)) return;
+  wrong.value = mg !== null && !(mg > 0 && mg <= MOST_MG) ? id : null;
+  const asShown = mg !== null && kept !== null && isAsShown(mg / 1000, kept);
+  if (asShown || wrong.value === id) return;
   take(shown.value.map((row) => (row.id === id ? { ...row, massG: mg === null ? null : mg / 1000 } : row)));
 };
 const canTake = (row: Shown) => props.stacked && ['pillow', 'activator'].includes(row.paint?.role ?? '');
@@ -123,6 +129,11 @@ const worked = (id: string) => {
           quantity="mass"
           :label="`Grams of ${row.paint?.name ?? 'this layer'}`"
           :model-value="row.massG === null ? null : row.massG * 1000"
+          :error="
+            wrong === row.id
+              ? `Above 0 and at most ${units.show('mass', MOST_MG)}; × takes it out.`
+              : undefined
+          "
           @commit="setMass(row.id, $event)"
         />
         <button

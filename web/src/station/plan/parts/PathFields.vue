@@ -13,7 +13,7 @@ import { PATH_LABELS } from '../../../drawing/plan.ts';
 import BareSelect from '../../../field/BareSelect.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import LayerList from './LayerList.vue';
-import { isAsShown } from './typed.ts';
+import { FARTHEST_MM, typedWithin } from './typed.ts';
 
 /** A ribbon, crescent, line, puddle or flood in numbers: its colors and how it runs. */
 const props = defineProps<{ item: PlanPath }>();
@@ -34,8 +34,9 @@ const ends = computed(
 
 function setEnd(which: 'start' | 'middle' | 'end', axis: 'x' | 'y', mm: number | null): void {
   const now = which === 'middle' ? curveMiddle(props.item) : props.item[which];
-  if (mm === null || isAsShown(mm, now[axis])) return;
-  const moved: Place = { ...now, [axis]: mm };
+  const value = typedWithin(mm, now[axis], FARTHEST_MM);
+  if (value === null) return;
+  const moved: Place = { ...now, [axis]: value };
   emit('change', which === 'middle' ? { control: bentThrough(props.item, moved) } : { [which]: moved });
 }
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Place } from '@icy-ribbon/core/piece/plan';
 import QuantityField from '../../../field/QuantityField.vue';
-import { isAsShown } from './typed.ts';
+import { FARTHEST_MM, typedWithin } from './typed.ts';
 
 /** A place on the support in numbers. */
 const props = defineProps<{ at: Place }>();
@@ -13,8 +13,8 @@ const AXES = [
 ] as const;
 
 function set(axis: 'x' | 'y', mm: number | null): void {
-  if (mm === null || isAsShown(mm, props.at[axis])) return;
-  emit('change', { ...props.at, [axis]: mm });
+  const value = typedWithin(mm, props.at[axis], FARTHEST_MM);
+  if (value !== null) emit('change', { ...props.at, [axis]: value });
 }
 </script>
 

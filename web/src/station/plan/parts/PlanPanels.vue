@@ -8,6 +8,7 @@ import { usePlan } from '../../../store/plan/plan.ts';
 import CheckList from './CheckList.vue';
 import GroundPanel from './GroundPanel.vue';
 import ItemInspector from './ItemInspector.vue';
+import NotKept from './NotKept.vue';
 import OrderPanel from './OrderPanel.vue';
 import type { PlanPanel } from './planKeys.ts';
 
@@ -41,6 +42,7 @@ const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: 
       <RadioButton value="air">Air</RadioButton>
     </RadioGroup>
     <div class="scroll">
+      <NotKept @show="panel = 'item'" />
       <CheckList v-if="panel === 'check'" :piece-id="pieceId" @mix="emit('mix', $event)" />
       <div v-else-if="panel === 'item'" class="inspector">
         <BareSelect

@@ -1,3 +1,6 @@
+/** Nothing lies farther off the support's corner than this. */
+export const FARTHEST_MM = [-5000, 10_000] as const;
+
 /** A typed number inside its limits; `null` when nothing was typed, or only what stood there, rounded, was left. */
 export function typedWithin(
   typed: number | null,
