@@ -135,11 +135,23 @@ export type MaterialCreate = z.output<typeof materialCreateSchema>;
 export type MaterialUpdate = z.output<typeof materialUpdateSchema>;
 export type MaterialSnapshot = z.output<typeof materialSnapshotSchema>;
 
-/** Many materials at once, all or none. */
-export const materialImportSchema = z.object({
-  materials: z.array(materialCreateSchema).min(1, 'There is nothing to read in.').max(20_000),
+/** Many materials at once, new ones and changes to those on the shelf, all or none. */
+export const materialImportSchema = z
+  .object({
+    materials: z.array(materialCreateSchema).max(20_000),
+    changes: z
+      .array(materialUpdateSchema.extend({ id: idSchema }))
+      .max(20_000)
+      .default([]),
+  })
+  .refine(({ materials, changes }) => materials.length + changes.length > 0, {
+    message: 'There is nothing to read in.',
+    path: ['materials'],
+  });
+export const materialImportResultSchema = z.object({
+  added: z.int().min(0),
+  changed: z.int().min(0).default(0),
 });
-export const materialImportResultSchema = z.object({ added: z.int().min(0) });
 
 /** The same change to many materials; each names the version it was shown with. */
 export const materialBulkSchema = z.object({

@@ -17,7 +17,7 @@ import type { z } from 'zod';
 import { write } from '../db/write.ts';
 import { sha256Of } from '../folder/sha256.ts';
 import { HttpProblem, invalid, unfit } from '../http/problem.ts';
-import { insertMaterials } from '../material/material.queries.ts';
+import { insertMaterials, updateMaterial } from '../material/material.queries.ts';
 import { hashOf, type FiledPhoto } from '../photo/files.ts';
 import { findPiece } from '../piece/piece.queries.ts';
 import type { Bench } from '../task/bench.ts';
@@ -132,14 +132,25 @@ export async function readDocument(bench: Bench, { path }: ReadIn): Promise<Impo
   return { pieceId: piece.id, copied };
 }
 
-/** Many materials onto the shelf, all or none; those whose ids are there already are left as they are. */
-export async function readMaterials(bench: Bench, { path }: ReadIn): Promise<{ added: number }> {
+/**
+ * Many materials onto the shelf, and changes to what is there, all or none; new ones whose ids are there already are
+ * left as they are.
+ */
+export async function readMaterials(
+  bench: Bench,
+  { path }: ReadIn,
+): Promise<{ added: number; changed: number }> {
   bench.report({ phase: 'Reading', done: 0, total: 1 });
-  const { materials } = fitting(materialImportSchema, await readJson(path));
+  const { materials, changes } = fitting(materialImportSchema, await readJson(path));
   bench.goOn();
   bench.report({ phase: 'Writing', done: 0, total: 1 });
-  const added = await bench.withWriter((db) => write(db, (trx) => insertMaterials(trx, materials)));
-  return { added };
+  return bench.withWriter((db) =>
+    write(db, async (trx) => {
+      const added = await insertMaterials(trx, materials);
+      for (const { id, ...change } of changes) await updateMaterial(trx, id, change);
+      return { added, changed: changes.length };
+    }),
+  );
 }
 
 async function readJson(path: string): Promise<unknown> {

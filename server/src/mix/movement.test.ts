@@ -158,10 +158,31 @@ describe('many materials at once', () => {
     expect((await studio.http.get('/api/materials').query({ q: 'Moss' })).body.total).toBe(1);
   });
 
+  it('come in together with changes to what is there; one that was changed meanwhile stops all of it', async () => {
+    const white = await materialNamed(studio, 'White');
+    const send = (version: number) =>
+      importedBy(
+        studio,
+        studio.http.post('/api/materials/import').send({
+          materials: [{ name: 'Sedge', kind: 'fluid' }],
+          changes: [{ id: white.id, version, stockMg: 60_000, densityGPerMl: 1.3, densityTrust: 'measured' }],
+        }),
+      );
+    expect(await send(7)).toMatchObject({ state: 'refused', problem: { status: 409 } });
+    expect(await materialNamed(studio, 'Sedge')).toBeUndefined();
+    expect((await send(1)).result?.materials).toEqual({ added: 1, changed: 1 });
+    expect(await materialNamed(studio, 'White')).toMatchObject({
+      version: 2,
+      stockMg: 60_000,
+      densityGPerMl: 1.3,
+      densityTrust: 'measured',
+    });
+  });
+
   it('10,000 rows come in', async () => {
     const materials = Array.from({ length: 10_000 }, (_, index) => ({ name: `Row ${index}`, kind: 'fluid' }));
     const job = await importedBy(studio, studio.http.post('/api/materials/import').send({ materials }));
-    expect(job.result?.materials).toEqual({ added: 10_000 });
+    expect(job.result?.materials).toEqual({ added: 10_000, changed: 0 });
   }, 60_000);
 
   it('are changed all or none, and listed when taken off', async () => {

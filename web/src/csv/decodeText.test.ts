@@ -25,9 +25,9 @@ describe('a table is read right whatever program wrote it', () => {
     const decoded = decodeText(bytes);
     expect(decoded.encoding).toBe(encoding);
     const file = readCsv(decoded.text);
-    const { materials, errors } = readMaterials(file, matchColumns(file.header));
+    const { rows, errors } = readMaterials(file, matchColumns(file.header));
     expect(errors).toEqual([]);
-    expect(materials[0]).toMatchObject({ name: 'Grün', kind: 'fluid', note: 'für «Flechte»' });
+    expect(rows[0]?.material).toMatchObject({ name: 'Grün', kind: 'fluid', note: 'für «Flechte»' });
   });
 
   it('an empty file is an empty table', () => {
@@ -47,7 +47,7 @@ describe('long tables', () => {
   it('how far they are read is told on the way', () => {
     const told: number[] = [];
     const file = readCsv(table(2000));
-    readMaterials(file, matchColumns(file.header), (share) => told.push(share));
+    readMaterials(file, matchColumns(file.header), [], (share) => told.push(share));
     expect(told).toEqual([0, 0.25, 0.5, 0.75]);
   });
 });

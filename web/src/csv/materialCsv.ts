@@ -35,7 +35,17 @@ export interface CsvError {
   /** Line of the file, the header being line 1. */
   readonly line: number;
   readonly column: string;
+  readonly field: CsvField;
+  /** What stands in the cell. */
+  readonly text: string;
   readonly message: string;
+}
+
+/** A cell that was set right after the file was read: a line of the file, a field, and what stands there now. */
+export interface CsvEdit {
+  readonly line: number;
+  readonly field: CsvField;
+  readonly text: string;
 }
 
 /** So many come onto the shelf at once; a longer table is refused before it is looked at. */
@@ -77,35 +87,49 @@ export function matchColumns(header: readonly string[]): ColumnMatch {
   return Object.fromEntries(CSV_FIELDS.map((each) => [each.field, find(each)])) as ColumnMatch;
 }
 
+export interface ReadRow {
+  readonly line: number;
+  readonly material: MaterialCreate;
+  /** What the row says of it; the rest is usual for its kind. */
+  readonly given: readonly CsvField[];
+}
+
 export interface ReadMaterials {
-  readonly materials: MaterialCreate[];
+  readonly rows: ReadRow[];
   readonly errors: CsvError[];
 }
 
 const ROWS_A_REPORT = 500;
 
 /**
- * Every row as a material, or every reason why not; a row with an error gives no material.
+ * Every row as a material, or every reason why not; a row with an error gives no material. A second row of the same
+ * kind and name is an error: which of them is right, only the artist knows.
  *
+ * @param edits cells set right since
  * @param onProgress told the share of the rows that are read
  */
 export function readMaterials(
   file: CsvFile,
   match: ColumnMatch,
+  edits: readonly CsvEdit[] = [],
   onProgress: (share: number) => void = () => {},
 ): ReadMaterials {
-  const materials: MaterialCreate[] = [];
+  const rows: ReadRow[] = [];
   const errors: CsvError[] = [];
+  const edited = new Map(edits.map(({ line, field, text }) => [`${line} ${field}`, text]));
+  const firstLines = new Map<string, number>();
   file.rows.forEach((row, index) => {
     const line = index + 2;
     if (index % ROWS_A_REPORT === 0) onProgress(index / file.rows.length);
     const cell = (field: CsvField) => {
       const column = match[field];
-      return column === null ? '' : (row[column] ?? '').trim();
+      const text = edited.get(`${line} ${field}`) ?? (column === null ? '' : (row[column] ?? ''));
+      return withoutEscape(text.trim());
     };
     const wrong = (field: CsvField, message: string) => {
       const column = match[field];
-      errors.push({ line, column: column === null ? field : (file.header[column] ?? field), message });
+      const name = column === null ? field : (file.header[column] ?? field);
+      errors.push({ line, column: name, field, text: cell(field), message });
     };
     const before = errors.length;
     const number = (field: CsvField, scale: (value: number) => number = (value) => value) => {
@@ -137,11 +161,26 @@ export function readMaterials(
     if (!checked.success) {
       for (const issue of checked.error.issues) wrong(fieldOf(String(issue.path[0])), issue.message);
     } else if (errors.length === before) {
-      materials.push(checked.data);
+      const key = materialKey(checked.data);
+      const first = firstLines.get(key);
+      if (first !== undefined) {
+        wrong('name', `Line ${first} is called so too: name it otherwise, or let it stay out.`);
+        return;
+      }
+      firstLines.set(key, line);
+      const given = CSV_FIELDS.map(({ field }) => field).filter((field) => cell(field) !== '');
+      rows.push({ line, material: checked.data, given });
     }
   });
-  return { materials, errors };
+  return { rows, errors };
 }
+
+/** By what a row of a file is the material on the shelf. */
+export const materialKey = ({ kind, name }: Pick<MaterialCreate, 'kind' | 'name'>): string =>
+  `${kind} ${name.trim().toLowerCase()}`;
+
+/** What is no formula, though it begins like one, was written with an apostrophe before it. */
+const withoutEscape = (text: string): string => (/^'[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
 
 const FIELD_OF: Readonly<Record<string, CsvField>> = {
   colorHex: 'color',
@@ -169,25 +208,56 @@ function pigmentNamed(text: string): string {
   return found?.pigment ?? text;
 }
 
+const grams = (mg: number | null) => (mg === null ? '' : String(toG(mg)));
+
+/** A material as the cells of its row; what nobody measured is left empty. */
+export const cellsOf = (
+  material: Pick<
+    MaterialCreate,
+    | 'name'
+    | 'kind'
+    | 'colorHex'
+    | 'dryColorHex'
+    | 'finish'
+    | 'opacity'
+    | 'pigment'
+    | 'priceCents'
+    | 'packMg'
+    | 'openedOn'
+    | 'note'
+  >,
+  measured: { densityGPerMl?: number | undefined; viscosityPaS?: number | undefined },
+  leftMg: number | null,
+): Record<CsvField, string> => ({
+  name: material.name,
+  kind: material.kind,
+  color: material.colorHex,
+  dry_color: material.dryColorHex ?? '',
+  finish: material.finish,
+  opacity: material.opacity,
+  pigment: material.pigment ?? '',
+  density_g_per_ml: String(measured.densityGPerMl ?? ''),
+  viscosity_pa_s: String(measured.viscosityPaS ?? ''),
+  price: material.priceCents === null ? '' : (material.priceCents / 100).toFixed(2),
+  pack_g: grams(material.packMg),
+  stock_g: grams(leftMg),
+  opened_on: material.openedOn ?? '',
+  note: material.note,
+});
+
+/** A material on the shelf as the cells of its row. */
+export function shelfCells(each: ShelvedMaterial): Record<CsvField, string> {
+  const measured = {
+    ...(each.densityTrust === 'measured' && { densityGPerMl: each.densityGPerMl }),
+    ...(each.viscosityTrust === 'measured' && { viscosityPaS: each.viscosityPaS }),
+  };
+  const leftMg = each.stockMg === null ? null : Math.max(0, each.stockMg - each.usedMg);
+  return cellsOf(each, measured, leftMg);
+}
+
 /** The shelf as RFC 4180 text that `readMaterials` reads back; typical values are left empty. */
 export function writeMaterials(materials: readonly ShelvedMaterial[]): string {
-  const grams = (mg: number | null) => (mg === null ? '' : toG(mg));
-  const rows = materials.map((each): Record<CsvField, string | number> => ({
-    name: each.name,
-    kind: each.kind,
-    color: each.colorHex,
-    dry_color: each.dryColorHex ?? '',
-    finish: each.finish,
-    opacity: each.opacity,
-    pigment: each.pigment ?? '',
-    density_g_per_ml: each.densityTrust === 'measured' ? each.densityGPerMl : '',
-    viscosity_pa_s: each.viscosityTrust === 'measured' ? each.viscosityPaS : '',
-    price: each.priceCents === null ? '' : (each.priceCents / 100).toFixed(2),
-    pack_g: grams(each.packMg),
-    stock_g: each.stockMg === null ? '' : toG(Math.max(0, each.stockMg - each.usedMg)),
-    opened_on: each.openedOn ?? '',
-    note: each.note,
-  }));
+  const rows = materials.map(shelfCells);
   return Papa.unparse(rows, {
     columns: CSV_FIELDS.map(({ field }) => field),
     newline: '\r\n',

@@ -22,14 +22,16 @@ afterEach(() => jest.useRealTimers());
 it('a file is followed until it is in, and shows how far it has come', async () => {
   const imports = useImports();
   fetched.mockResolvedValueOnce(answer(job({ done: 9 })));
-  fetched.mockResolvedValueOnce(answer(job({ state: 'done', result: { materials: { added: 4 } } })));
+  fetched.mockResolvedValueOnce(
+    answer(job({ state: 'done', result: { materials: { added: 4, changed: 0 } } })),
+  );
   const followed = imports.follow(Promise.resolve(job({})));
   await jest.advanceTimersByTimeAsync(0);
   expect(imports.share).toBe(0.25);
   await jest.advanceTimersByTimeAsync(300);
   expect(imports.share).toBe(0.75);
   await jest.advanceTimersByTimeAsync(300);
-  expect(await followed).toEqual({ materials: { added: 4 } });
+  expect(await followed).toEqual({ materials: { added: 4, changed: 0 } });
   expect(imports.job).toBeNull();
   expect(fetched.mock.calls.map(([url]) => url)).toEqual([`/api/imports/${ID}`, `/api/imports/${ID}`]);
 });

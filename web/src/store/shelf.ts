@@ -15,6 +15,7 @@ import { useImports } from './imports.ts';
 import { sendVersioned } from './versioned.ts';
 
 type MaterialInput = z.input<typeof api.materials.create.body>;
+type MaterialChange = NonNullable<z.input<typeof api.materials.importAll.body>['changes']>[number];
 type SupportInput = z.input<typeof api.supports.create.body>;
 
 const PAGE_SIZE = 200;
@@ -52,13 +53,20 @@ export const useShelf = defineStore('shelf', () => {
     return material;
   }
 
-  /** Many at once, all or none; @returns how many came onto the shelf, undefined when it was called off */
-  async function addAll(materials: readonly MaterialInput[]): Promise<number | undefined> {
+  /**
+   * New ones and changes to those on the shelf at once, all or none.
+   *
+   * @returns how many came onto the shelf and how many changed; undefined when it was called off
+   */
+  async function addAll(
+    materials: readonly MaterialInput[],
+    changes: readonly MaterialChange[] = [],
+  ): Promise<{ added: number; changed: number } | undefined> {
     const withIds = materials.map((material) => ({ id: crypto.randomUUID(), ...material }));
-    const sent = call(api.materials.importAll, { body: { materials: withIds } });
+    const sent = call(api.materials.importAll, { body: { materials: withIds, changes: [...changes] } });
     const result = await imports.follow(sent);
     await load();
-    return result?.materials?.added;
+    return result?.materials;
   }
 
   /** The same change to several materials, all or none. */

@@ -4,6 +4,7 @@ import {
   readCsv,
   readMaterials,
   type ColumnMatch,
+  type CsvEdit,
   type CsvFile,
   type ReadMaterials,
 } from '../csv/materialCsv.ts';
@@ -28,8 +29,8 @@ const csvWorker = {
     return { header: file.header, first: file.rows.slice(0, GLANCE), rows: file.rows.length, encoding };
   },
   /** @param onProgress told the share of the rows that are read */
-  read(match: ColumnMatch, onProgress: (share: number) => void): ReadMaterials {
-    return readMaterials(file, match, onProgress);
+  read(match: ColumnMatch, edits: readonly CsvEdit[], onProgress: (share: number) => void): ReadMaterials {
+    return readMaterials(file, match, edits, onProgress);
   },
 };
 

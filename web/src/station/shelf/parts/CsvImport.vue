@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { Button, Modal } from 'ant-design-vue';
+import { Button, Input, Modal } from 'ant-design-vue';
 import { proxy } from 'comlink';
 import { computed, onUnmounted, ref, shallowRef, watch } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
@@ -8,26 +8,36 @@ import { useTask } from '../../../notice/useTask.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { csvWorker, stopCsvWorker } from '../../../worker/csv.ts';
 import type { CsvGlance } from '../../../worker/csv.worker.ts';
-import { CSV_FIELDS, matchColumns, type ColumnMatch, type ReadMaterials } from '../../../csv/materialCsv.ts';
+import { matchShelf } from '../../../csv/matchShelf.ts';
+import {
+  CSV_FIELDS,
+  matchColumns,
+  type ColumnMatch,
+  type CsvEdit,
+  type CsvError,
+  type ReadMaterials,
+} from '../../../csv/materialCsv.ts';
 
 const props = defineProps<{ glance: CsvGlance; name: string }>();
 const emit = defineEmits<{ close: [] }>();
 
-const SHOWN_ERRORS = 30;
-const NOTHING: ReadMaterials = { materials: [], errors: [] };
+const SHOWN = 30;
+const NOTHING: ReadMaterials = { rows: [], errors: [] };
 
 const shelf = useShelf();
 const match = ref<ColumnMatch>(matchColumns(props.glance.header));
+/** Cells that were set right here; the file stays as it is. */
+const edits = ref<readonly CsvEdit[]>([]);
 const { busy, run } = useTask();
 const read = shallowRef<ReadMaterials>(NOTHING);
 /** The share of the rows that are read; null when all are. */
 const reading = ref<number | null>(0);
 
-/** Rows are read away from the page, anew whenever a column is chosen; an older answer is dropped. */
+/** Rows are read away from the page, anew whenever a column or a cell changes; an older answer is dropped. */
 let asked = 0;
 watch(
-  match,
-  async (columns) => {
+  [match, edits],
+  async ([columns, cells]) => {
     asked += 1;
     const mine = asked;
     let isRead = false;
@@ -37,7 +47,11 @@ watch(
       if (mine === asked && !isRead) reading.value = share;
     });
     try {
-      const answer = await csvWorker().read({ ...columns }, onProgress);
+      const answer = await csvWorker().read(
+        { ...columns },
+        cells.map((each) => ({ ...each })),
+        onProgress,
+      );
       isRead = true;
       if (mine !== asked) return;
       read.value = answer;
@@ -50,6 +64,40 @@ watch(
 );
 onUnmounted(stopCsvWorker);
 
+const matched = computed(() => matchShelf(read.value.rows, shelf.materials));
+/** Changes that the artist does not want, by the material's id. */
+const unwanted = ref<readonly string[]>([]);
+const wanted = computed(() => matched.value.changed.filter(({ on }) => !unwanted.value.includes(on.id)));
+const badLines = computed(() => new Set(read.value.errors.map(({ line }) => line)).size);
+
+const want = (id: string, on: boolean) => {
+  const others = unwanted.value.filter((each) => each !== id);
+  unwanted.value = on ? others : [...others, id];
+};
+
+function setRight({ line, field }: CsvError, text: string): void {
+  const others = edits.value.filter((each) => each.line !== line || each.field !== field);
+  edits.value = [...others, { line, field, text }];
+}
+
+const rowsWord = (count: number) => (count === 1 ? '1 row' : `${count} rows`);
+/** What becomes of the rows. */
+const summary = computed(() =>
+  [
+    `${rowsWord(props.glance.rows)}: ${matched.value.fresh.length} new`,
+    matched.value.changed.length > 0 ? `${matched.value.changed.length} otherwise than on the shelf` : '',
+    matched.value.alike > 0 ? `${matched.value.alike} on the shelf just so` : '',
+    badLines.value > 0 ? `${badLines.value} not readable yet` : '',
+  ]
+    .filter(Boolean)
+    .join(', '),
+);
+const doing = computed(() => {
+  const [put, change] = [matched.value.fresh.length, wanted.value.length];
+  if (change === 0) return `Put ${put} on the shelf`;
+  return put === 0 ? `Change ${change}` : `Put ${put} on the shelf, change ${change}`;
+});
+
 const columnOptions = computed(() => [
   { value: -1, label: 'not in the file' },
   ...props.glance.header.map((label, value) => ({ value, label: label || `column ${value + 1}` })),
@@ -59,12 +107,21 @@ function choose(field: keyof ColumnMatch, column: number): void {
   match.value = { ...match.value, [field]: column < 0 ? null : column };
 }
 
+/** Rows that cannot be read yet stay here, to be set right. */
 async function readIn(): Promise<void> {
   await run(async () => {
-    const added = await shelf.addAll(read.value.materials);
-    if (added === undefined) return;
-    say(`${added} materials are on the shelf.`);
-    emit('close');
+    const done = await shelf.addAll(
+      matched.value.fresh,
+      wanted.value.map(({ on, changes }) => ({ ...changes, id: on.id, version: on.version })),
+    );
+    if (done === undefined) return;
+    const told = [
+      done.added > 0 || done.changed === 0 ? `${done.added} materials are on the shelf.` : '',
+      done.changed > 0 ? `${done.changed} were changed.` : '',
+      badLines.value > 0 ? `${rowsWord(badLines.value)} stayed out.` : '',
+    ];
+    say(told.filter(Boolean).join(' '));
+    if (badLines.value === 0) emit('close');
   });
 }
 </script>
@@ -100,27 +157,51 @@ async function readIn(): Promise<void> {
     </div>
     <p>
       <template v-if="reading !== null">Reading, {{ Math.round(100 * reading) }} % …</template>
-      <template v-else>{{ glance.rows }} rows, {{ read.materials.length }} can be read.</template>
+      <template v-else>{{ summary }}.</template>
       <template v-if="glance.encoding !== 'UTF-8'"> The file was read as {{ glance.encoding }}.</template>
-      <span v-if="read.errors.length > 0" class="alarm">
-        Nothing is read in while {{ read.errors.length }} cells need a change:
-      </span>
     </p>
-    <ul v-if="read.errors.length > 0" class="errors" role="alert">
-      <li v-for="error in read.errors.slice(0, SHOWN_ERRORS)" :key="`${error.line} ${error.column}`">
-        line {{ error.line }}, {{ error.column }}: {{ error.message }}
-      </li>
-      <li v-if="read.errors.length > SHOWN_ERRORS">and {{ read.errors.length - SHOWN_ERRORS }} more</li>
-    </ul>
+    <div v-if="read.errors.length > 0" class="list" role="alert">
+      <p class="alarm">Set these right here, or let their rows stay out:</p>
+      <div v-for="error in read.errors.slice(0, SHOWN)" :key="`${error.line} ${error.field}`" class="wrong">
+        <span>line {{ error.line }}, {{ error.column }}</span>
+        <Input
+          size="small"
+          :default-value="error.text"
+          :aria-label="`Line ${error.line}, ${error.column}`"
+          @change="setRight(error, ($event.target as HTMLInputElement).value)"
+        />
+        <span class="alarm">{{ error.message }}</span>
+      </div>
+      <p v-if="read.errors.length > SHOWN" class="soft">and {{ read.errors.length - SHOWN }} more</p>
+    </div>
+    <div v-if="matched.changed.length > 0" class="list">
+      <p>On the shelf already, and otherwise in the file. What is ticked is changed:</p>
+      <label v-for="{ on, cells } in matched.changed.slice(0, SHOWN)" :key="on.id" class="change">
+        <input
+          type="checkbox"
+          :checked="!unwanted.includes(on.id)"
+          @change="want(on.id, ($event.target as HTMLInputElement).checked)"
+        />
+        <span>
+          <strong>{{ on.name }}</strong>
+          <template v-for="cell in cells" :key="cell.label">
+            {{ cell.label }}: {{ cell.from || 'nothing' }} → {{ cell.to }}.
+          </template>
+        </span>
+      </label>
+      <p v-if="matched.changed.length > SHOWN" class="soft">
+        and {{ matched.changed.length - SHOWN }} more, all ticked
+      </p>
+    </div>
     <template #footer>
       <Button @click="emit('close')">Leave it</Button>
       <Button
         type="primary"
-        :disabled="reading !== null || read.errors.length > 0 || read.materials.length === 0"
+        :disabled="reading !== null || matched.fresh.length + wanted.length === 0"
         :loading="busy"
         @click="readIn"
       >
-        Put {{ read.materials.length }} on the shelf
+        {{ doing }}
       </Button>
     </template>
   </Modal>
@@ -160,10 +241,25 @@ td {
   border-bottom: 1px solid var(--rule);
 }
 
-.errors {
-  max-height: 130px;
-  margin: 4px 0 0;
+.list {
+  display: grid;
+  gap: 4px;
+  max-height: 170px;
+  margin-top: 8px;
   overflow: auto;
   font-size: 14px;
+}
+
+.wrong {
+  display: grid;
+  grid-template-columns: 170px 160px minmax(0, 1fr);
+  gap: 10px;
+  align-items: center;
+}
+
+.change {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
 }
 </style>

@@ -43,10 +43,10 @@ async function read(file: File | undefined): Promise<void> {
   try {
     if (/\.gpl$/i.test(file.name)) {
       const { text } = decodeText(bytes);
-      const added = await shelf.addAll(
+      const done = await shelf.addAll(
         readPalette(text).map(({ name, hex }) => ({ name, kind: 'artist-tube' as const, colorHex: hex })),
       );
-      if (added !== undefined) say(`${added} colors are on the shelf as artist tube paints.`);
+      if (done) say(`${done.added} colors are on the shelf as artist tube paints.`);
     } else {
       csv.value = { glance: await csvWorker().open(bytes), name: file.name };
     }
