@@ -7,7 +7,7 @@ import { api } from '@icy-ribbon/contract';
 import { call } from '../api/client.ts';
 import { serverAway, storageTrouble } from '../api/connection.ts';
 import RibbonBand, { type RibbonCup } from '../drawing/RibbonBand.vue';
-import NoticeStack from '../notice/NoticeStack.vue';
+import { useOptionNames } from '../field/optionNames.ts';
 import { sayProblem } from '../notice/notices.ts';
 import { useShortcuts } from '../shortcut/shortcuts.ts';
 import { conflict } from '../store/versioned.ts';
@@ -33,6 +33,7 @@ const store = usePiece();
 const imports = useImports();
 // Waits ring on every page.
 useWaits();
+useOptionNames();
 const route = useRoute();
 const router = useRouter();
 const helpOpen = ref(false);
@@ -130,7 +131,6 @@ useShortcuts('Everywhere', [
     </div>
     <ShortcutHelp v-if="helpOpen" v-model:open="helpOpen" />
     <ConflictDialog v-if="conflict" />
-    <NoticeStack />
   </ConfigProvider>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
 import { computed, defineAsyncComponent } from 'vue';
+import NoticeStack from '../notice/NoticeStack.vue';
 import { TECHNIQUE_LABELS } from '../words/general.ts';
 import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece/piece.ts';
@@ -25,14 +26,17 @@ const size = computed(() => {
 
 <template>
   <header>
-    <p v-if="store.piece" class="piece">
-      <RouterLink :to="{ name: 'result', params: { pieceId: store.piece.id } }" class="name">
-        {{ store.piece.name }}
-      </RouterLink>
-      <span class="soft">{{ TECHNIQUE_LABELS[store.piece.technique] }}, {{ size }}</span>
-      <span class="next">{{ store.progress.next }}</span>
-    </p>
-    <p v-else class="piece soft">No piece in hand. Start one at Today.</p>
+    <div class="what">
+      <p v-if="store.piece" class="piece">
+        <RouterLink :to="{ name: 'result', params: { pieceId: store.piece.id } }" class="name">
+          {{ store.piece.name }}
+        </RouterLink>
+        <span class="soft">{{ TECHNIQUE_LABELS[store.piece.technique] }}, {{ size }}</span>
+        <span class="next">{{ store.progress.next }}</span>
+      </p>
+      <p v-else class="piece soft">No piece in hand. Start one at Today.</p>
+      <NoticeStack />
+    </div>
     <UnitSwitch />
     <Button type="text" :aria-pressed="appearance.dark" @click="appearance.toggle()">
       {{ appearance.dark ? 'Light' : 'Dark' }}
@@ -52,8 +56,16 @@ header {
   border-bottom: 1px solid var(--rule);
 }
 
-.piece {
+.what {
   flex: 1;
+  position: relative;
+  display: grid;
+  align-content: center;
+  min-width: 0;
+  min-height: 44px;
+}
+
+.piece {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
