@@ -154,11 +154,43 @@ test('the stand-in can be bumped and can drop out; typing goes on', async ({ pag
   await expect(panel.getByText('no reading')).toBeHidden({ timeout: 15_000 });
 });
 
+test('a step left for later leaves one state everywhere, and can be left out', async ({ page }) => {
+  await start(page, 'Later', 'Dutch pour');
+  await choose(page, 'Recipe', 'Conditioner, measured water');
+  await addCup(page, 'White', '30');
+  await page.getByRole('link', { name: 'Weigh in' }).click();
+  for (const grams of ['8', '8.2', '8']) await weigh(page, grams);
+  await page.getByRole('button', { name: 'Later' }).click();
+  await expect(page.getByText('This cup is unfinished: 6.00 g Water to come.')).toBeVisible();
+  const tray = page.getByRole('complementary', { name: 'Tray' });
+  await expect(tray).toContainText('unfinished, 6.0 g to come');
+  await page.getByRole('link', { name: 'Back to the cups' }).click();
+  const cup = page.getByRole('article', { name: 'Cup White' });
+  await expect(cup).toContainText('unfinished, 6.0 g to come');
+  await page.goto('/cups');
+  await expect(page.getByRole('row', { name: /White/ })).toContainText('unfinished');
+  await page.goBack();
+  await cup.getByRole('link', { name: 'Go on' }).click();
+  await page.getByRole('button', { name: 'Later' }).click();
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await expect(page.getByText('This cup is done.')).toBeVisible();
+  await expect(tray).not.toContainText('unfinished');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(tray).toContainText('unfinished, 6.0 g to come');
+  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await page.getByRole('link', { name: 'Back to the cups' }).click();
+  await expect(cup).toContainText('0 % water');
+  await expect(cup).toContainText('mixed');
+});
+
 test('a recipe is copied, changed and used', async ({ page }) => {
   await start(page, 'Own recipe', 'Dutch pour');
   await page.getByRole('button', { name: 'Recipes' }).click();
   await page.getByRole('button', { name: 'Copy Conditioner, measured water' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Half the water');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('What you typed is not kept yet.')).toBeVisible();
+  await page.getByRole('button', { name: 'Go on' }).click();
   await page.getByLabel('Amount 3').fill('0');
   await page.getByLabel('Amount 1').fill('0');
   await page.getByLabel('Amount 2').fill('0');
@@ -169,7 +201,7 @@ test('a recipe is copied, changed and used', async ({ page }) => {
   await page.getByLabel('Amount 3').fill('0,375');
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(page.getByText('your own')).toBeVisible();
-  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).first().click();
   await choose(page, 'Recipe', 'Half the water');
   await addCup(page, 'White', '54');
   await expect(page.getByRole('article', { name: 'Cup White' })).toContainText('2 : 1 : 0.38');

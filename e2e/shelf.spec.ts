@@ -31,6 +31,7 @@ test('a table is read in: its columns matched, its bad cells set right where the
   await file.setInputFiles(csv('\uFEFFName;Kind;Density;Price;Pack g;Stock\nFern;fluid;1,09;9,50;100;80\n'));
   await expect(dialog).toContainText('In stock, g: nothing → 80.');
   await page.getByRole('button', { name: 'Change 1' }).click();
+  await expect(dialog).toBeHidden();
   await expect(page.getByRole('row', { name: /Fern/ })).toContainText('measured 1.090');
   await expect(page.getByRole('row', { name: /Fern/ })).toContainText('80.0 g');
 });

@@ -2,7 +2,7 @@
 import { stageOf, windowFit } from '@icy-ribbon/core/paint/stage';
 import { useMediaQuery, useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { fillWords, PHASE_WORDS } from '../words/cup.ts';
+import { fillWords, PHASE_WORDS, stageWords } from '../words/cup.ts';
 import { ageWords } from '../words/general.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useUnits } from '../store/units.ts';
@@ -26,7 +26,7 @@ const rows = computed(() =>
       colorHex,
       fill: state.actualMg === 0 ? 0 : state.leftMg / Math.max(state.targetMg, state.actualMg),
       left: state.phase === 'planned' ? PHASE_WORDS.planned : `${units.show('mass', state.leftMg)} left`,
-      stage: `${stageOf(viscosityPaS).name}${state.phase === 'weighing' ? ' once all is in' : ''}`,
+      stage: stageWords(state.phase, stageOf(viscosityPaS).name),
       age: lastAt ? ageWords(lastAt) : '',
       wrong: [
         fit === 'thin' ? 'too thin' : fit === 'thick' ? 'too thick' : '',

@@ -23,8 +23,13 @@ export function toComeWords({ mix, state }: CupUnderWay, show: (mg: number) => s
   );
 }
 
-/** "to be weighed in", "unfinished: 5.0 g Water to come", "mixed". */
-export function fillWords(cup: CupUnderWay, show: (mg: number) => string): string {
-  const words = PHASE_WORDS[cup.state.phase];
-  return cup.state.phase === 'weighing' ? `${words}: ${toComeWords(cup, show)} to come` : words;
+/** "to be weighed in", "unfinished, 5.0 g to come", "mixed". */
+export function fillWords({ state }: Pick<CupUnderWay, 'state'>, show: (mg: number) => string): string {
+  const words = PHASE_WORDS[state.phase];
+  const toCome = state.toComeMg.reduce((sum, mg) => sum + mg, 0);
+  return state.phase === 'weighing' ? `${words}, ${show(toCome)} to come` : words;
 }
+
+/** "fading"; "will be fading" of a cup that holds only a part of it yet. */
+export const stageWords = (phase: CupState['phase'], stage: string): string =>
+  phase === 'weighing' ? `will be ${stage}` : stage;

@@ -10,7 +10,7 @@ import { attempt } from '../../notice/useTask.ts';
 import { useCups } from '../../store/cups.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { useUnits } from '../../store/units.ts';
-import { PHASE_WORDS } from '../../words/cup.ts';
+import { PHASE_WORDS, stageWords } from '../../words/cup.ts';
 import { ageWords, ROLE_LABELS } from '../../words/general.ts';
 import WeighAgain from './parts/WeighAgain.vue';
 
@@ -108,8 +108,8 @@ const combine = () =>
           </td>
           <td class="number">{{ units.show('mass', mix.leftMg) }}</td>
           <td>
-            {{ stageOf(mix.viscosityPaS).name }}, {{ mix.viscosityPaS.toPrecision(2) }} Pa·s
-            <span v-if="mix.phase !== 'mixed'" class="soft">once all is in</span>
+            {{ stageWords(mix.phase, stageOf(mix.viscosityPaS).name) }},
+            {{ mix.viscosityPaS.toPrecision(2) }} Pa·s
           </td>
           <td>
             {{ mix.mixedAt ? ageWords(mix.mixedAt) : PHASE_WORDS[mix.phase] }}

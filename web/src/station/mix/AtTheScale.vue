@@ -11,7 +11,7 @@ import { usePiece } from '../../store/piece/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { useScale } from '../../store/scale.ts';
 import { useUnits } from '../../store/units.ts';
-import { fillWords } from '../../words/cup.ts';
+import { PHASE_WORDS, toComeWords } from '../../words/cup.ts';
 import RepairPanel from './parts/RepairPanel.vue';
 import ScaleNumber from './parts/ScaleNumber.vue';
 import ScalePanel from './parts/ScalePanel.vue';
@@ -81,7 +81,7 @@ const speechOn = useSpokenSteps(sentence);
 /** What the cup lacks when nothing is left to do but what was left for later. */
 const unfinished = computed(() =>
   cup.value && !current.value && cup.value.state.phase !== 'mixed'
-    ? fillWords(cup.value, (mg) => units.show('mass', mg, true))
+    ? `This cup is ${PHASE_WORDS[cup.value.state.phase]}: ${toComeWords(cup.value, (mg) => units.show('mass', mg, true))} to come.`
     : '',
 );
 const canLeaveOut = computed(() =>
@@ -157,15 +157,7 @@ useShortcuts('At the scale', [
     </section>
     <section class="step">
       <p class="now">
-        {{
-          current
-            ? sentence
-            : unfinished
-              ? `This cup is ${unfinished}.`
-              : toRead
-                ? READ_FIRST
-                : 'This cup is done.'
-        }}
+        {{ current ? sentence : unfinished ? unfinished : toRead ? READ_FIRST : 'This cup is done.' }}
       </p>
       <SpoonHint
         v-if="current && currentIngredient?.role === 'powder'"

@@ -13,7 +13,7 @@ import { attempt } from '../../../notice/useTask.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
-import { fillWords } from '../../../words/cup.ts';
+import { fillWords, stageWords } from '../../../words/cup.ts';
 import { driesTo } from './driesTo.ts';
 import { cupCostCents } from './setCheck.ts';
 import { partsWords, ROLE_LABELS } from '../../../words/general.ts';
@@ -85,8 +85,8 @@ async function remove(): Promise<void> {
         {{ ROLE_LABELS[cup.mix.role] }}, {{ partsWords(cup.state.parts) }}
       </p>
       <p class="small">
-        {{ stage.name }}, {{ cup.state.properties.viscosityPaS.toPrecision(2) }} Pa·s
-        <template v-if="cup.state.phase === 'weighing'">once all is in</template>
+        {{ stageWords(cup.state.phase, stage.name) }},
+        {{ cup.state.properties.viscosityPaS.toPrecision(2) }} Pa·s
         <ComputedFrom calculation="mix" :trust="cup.state.trust" />
       </p>
       <p
@@ -102,7 +102,6 @@ async function remove(): Promise<void> {
       <p v-if="dry" class="small soft" :title="dry.from">
         <ColorDot :color="dry.hex" :size-px="12" /> {{ dry.words }}
       </p>
-      <p v-if="cup.state.phase === 'weighing'" class="small look">{{ fill }}</p>
       <p v-if="cup.state.film.weak" class="small look" :title="cup.state.film.reason">little binder</p>
       <div class="actions">
         <QuantityField
@@ -118,6 +117,7 @@ async function remove(): Promise<void> {
         <p v-else class="numeral in">
           {{ units.show('mass', cup.state.actualMg) }} <span class="soft">in</span>
         </p>
+        <span v-if="cup.state.phase === 'weighing'" class="small look fill">{{ fill }}</span>
       </div>
       <div class="actions">
         <RouterLink
@@ -174,6 +174,11 @@ h2 {
 
 .in {
   font-size: 17px;
+}
+
+.fill {
+  max-width: 92px;
+  line-height: 1.25;
 }
 
 .weigh {

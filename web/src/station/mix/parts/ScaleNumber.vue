@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import type { Cup } from '../../../store/piece/piece.ts';
+import { stageWords } from '../../../words/cup.ts';
 import { useUnits } from '../../../store/units.ts';
 
 /** The number to watch at the scale: what is still to go, or how much the mixed cup holds. */
@@ -35,8 +36,8 @@ const units = useUnits();
         <span class="unit">{{ units.unitLabel('mass') }}</span>
       </p>
       <p class="verdict">
-        {{ cup.state.phase === 'mixed' ? 'Mixed' : 'Once all is in' }}:
-        {{ stageOf(cup.state.properties.viscosityPaS).name }},
+        {{ cup.state.phase === 'mixed' ? 'Mixed:' : '' }}
+        {{ stageWords(cup.state.phase, stageOf(cup.state.properties.viscosityPaS).name) }},
         {{ cup.state.properties.viscosityPaS.toPrecision(2) }} Pa·s,
         {{ Math.round(cup.state.properties.waterFraction * 100) }} % water.
         <template v-if="cup.state.phase === 'mixed'">Put the lid on.</template>

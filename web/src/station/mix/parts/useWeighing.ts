@@ -126,10 +126,10 @@ export function useWeighing(mixId: () => string) {
     if (!cup.value) return;
     const { mix, state } = cup.value;
     const left = new Set(later.value.flatMap((step) => Object.keys(partOf(step, step.mg))));
-    const targets = mix.ingredients.map(({ id, targetMg }, index) =>
-      left.has(id) ? Math.max(0, state.actualIngredientMg[index] ?? 0) : targetMg,
-    );
-    const before = mix.ingredients.map(({ targetMg }) => targetMg);
+    const targetsWith = (targetOf: (ingredient: (typeof mix.ingredients)[number]) => number) =>
+      mix.ingredients.map((each, index) => Math.max(targetOf(each), state.actualIngredientMg[index] ?? 0));
+    const targets = targetsWith(({ id, targetMg }) => (left.has(id) ? 0 : targetMg));
+    const before = targetsWith(({ targetMg }) => targetMg);
     void guarded(async () => {
       await store.retarget(mix, targets);
       say(`"${mix.name}" is done without it.`, () => attempt(() => store.retarget(mix, before)));

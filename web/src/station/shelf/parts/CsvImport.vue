@@ -75,7 +75,9 @@ const want = (id: string, on: boolean) => {
   unwanted.value = on ? others : [...others, id];
 };
 
-function setRight({ line, field }: CsvError, text: string): void {
+/** Once the cell is left; while it is typed, half a number would already be one. */
+function setRight({ line, field, text: before }: CsvError, text: string): void {
+  if (text === before) return;
   const others = edits.value.filter((each) => each.line !== line || each.field !== field);
   edits.value = [...others, { line, field, text }];
 }
@@ -168,7 +170,8 @@ async function readIn(): Promise<void> {
           size="small"
           :default-value="error.text"
           :aria-label="`Line ${error.line}, ${error.column}`"
-          @change="setRight(error, ($event.target as HTMLInputElement).value)"
+          @blur="setRight(error, ($event.target as HTMLInputElement).value)"
+          @press-enter="setRight(error, ($event.target as HTMLInputElement).value)"
         />
         <span class="alarm">{{ error.message }}</span>
       </div>
