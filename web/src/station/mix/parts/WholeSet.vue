@@ -123,7 +123,7 @@ async function putOn(): Promise<void> {
 <style scoped>
 .row {
   display: grid;
-  grid-template-columns: 80px minmax(0, 1fr) minmax(0, 1.4fr) 120px;
+  grid-template-columns: 80px minmax(0, 1.2fr) minmax(0, 1.2fr) 110px;
   align-items: center;
   gap: 12px;
   padding: 8px 0;

@@ -100,6 +100,13 @@ const doing = computed(() => {
   return put === 0 ? `Change ${change}` : `Put ${put} on the shelf, change ${change}`;
 });
 
+/** Every column of the file was known by its name, and the two that each material needs are there. */
+const isMatched = computed(() => {
+  const taken = new Set(Object.values(match.value));
+  const known = props.glance.header.every((_, index) => taken.has(index));
+  return known && match.value.name !== null && match.value.kind !== null;
+});
+
 const columnOptions = computed(() => [
   { value: -1, label: 'not in the file' },
   ...props.glance.header.map((label, value) => ({ value, label: label || `column ${value + 1}` })),
@@ -129,20 +136,30 @@ async function readIn(): Promise<void> {
 </script>
 
 <template>
-  <Modal open :width="820" :title="`Read in ${name}`" @cancel="emit('close')">
-    <p class="soft">Which column holds what?</p>
-    <div class="columns">
-      <div v-for="field in CSV_FIELDS" :key="field.field" class="column">
-        <span aria-hidden="true">{{ field.label }}</span>
-        <BareSelect
-          :value="match[field.field] ?? -1"
-          :options="columnOptions"
-          size="small"
-          :label="`Column for ${field.label}`"
-          @update:value="choose(field.field, Number($event))"
-        />
+  <Modal
+    open
+    :width="820"
+    :keyboard="edits.length === 0"
+    :mask-closable="edits.length === 0"
+    :style="{ top: '32px' }"
+    :title="`Read in ${name}`"
+    @cancel="emit('close')"
+  >
+    <details :open="!isMatched">
+      <summary class="soft">Which column holds what?</summary>
+      <div class="columns">
+        <div v-for="field in CSV_FIELDS" :key="field.field" class="column">
+          <span aria-hidden="true">{{ field.label }}</span>
+          <BareSelect
+            :value="match[field.field] ?? -1"
+            :options="columnOptions"
+            size="small"
+            :label="`Column for ${field.label}`"
+            @update:value="choose(field.field, Number($event))"
+          />
+        </div>
       </div>
-    </div>
+    </details>
     <div class="preview">
       <table>
         <thead>
@@ -224,8 +241,13 @@ async function readIn(): Promise<void> {
   font-size: 13px;
 }
 
+summary {
+  cursor: pointer;
+}
+
 .preview {
-  max-height: 190px;
+  max-height: 150px;
+  margin-top: 10px;
   overflow: auto;
   margin-bottom: 12px;
   border: 1px solid var(--rule);
