@@ -22,6 +22,8 @@ import { pourEventSchema } from './pour.ts';
 import { readingSchema } from './reading.ts';
 import { supportSnapshotSchema } from './support.ts';
 
+const MOST_COLORS = 20;
+
 const techniqueSchema = z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.');
 
 /** What the artist wants of it; null is not chosen. */
@@ -32,6 +34,13 @@ export const aimsSchema = z.object({
   reach: z.enum(AIMS.reach).nullable(),
   negativeSpace: z.enum(AIMS.negativeSpace).nullable(),
 });
+
+/** How many colors a piece shall have; null is not said. */
+export const colorsSchema = z
+  .int('Colors are whole.')
+  .min(1, 'At least one color.')
+  .max(MOST_COLORS, `At most ${MOST_COLORS} colors.`)
+  .nullable();
 
 /** What of a piece a record that cannot be read is. */
 const RECORD_KINDS = ['mix', 'reading', 'event', 'photo', 'plan', 'judgement'] as const;
@@ -49,6 +58,7 @@ export const pieceSchema = z.object({
   name: nameSchema,
   technique: techniqueSchema,
   aims: aimsSchema.default(NO_AIMS),
+  colors: colorsSchema.default(null),
   note: noteSchema,
   support: supportSnapshotSchema,
   mixes: z.array(mixSchema).max(MOST.cupsOfPiece, `A piece has at most ${MOST.cupsOfPiece} cups.`),
@@ -71,6 +81,8 @@ export const pieceCreateSchema = z.object({
   name: nameSchema,
   technique: techniqueSchema,
   supportId: z.uuid('Choose a support.'),
+  aims: aimsSchema.default(NO_AIMS),
+  colors: colorsSchema.default(null),
   note: noteSchema.default(''),
 });
 
@@ -79,6 +91,7 @@ export const pieceUpdateSchema = z.object({
   name: nameSchema.optional(),
   note: noteSchema.optional(),
   aims: aimsSchema.optional(),
+  colors: colorsSchema.optional(),
 });
 
 export const pieceSummarySchema = z.object({

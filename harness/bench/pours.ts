@@ -1,3 +1,4 @@
+import { NO_AIMS } from '@icy-ribbon/core/paint/stage';
 import { randomUUID } from 'node:crypto';
 import type { Judgement, Measurement, Mix, Piece, PourEvent } from '@icy-ribbon/contract';
 import { AIR_TOOL_NAMES, airTool } from '@icy-ribbon/core/flow/air';
@@ -22,7 +23,14 @@ export async function fillWithPours(db: Db, count: number): Promise<void> {
     .where('kind', '=', 'artist-tube')
     .executeTakeFirstOrThrow();
   const started = await write(db, async (trx) => {
-    const given = { name: 'Piece', technique: 'dutch', supportId: support.id, note: '' } as const;
+    const given = {
+      name: 'Piece',
+      technique: 'dutch',
+      supportId: support.id,
+      note: '',
+      aims: NO_AIMS,
+      colors: null,
+    } as const;
     const { id } = await createPiece(trx, { id: randomUUID(), ...given });
     for (const role of ['base', 'color', 'color'] as const) {
       await createMix(trx, id, { role, recipeId: 'D2', paintId: paint.id, totalMg: 56_250 });

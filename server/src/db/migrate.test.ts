@@ -15,6 +15,7 @@ import { safe } from './migrations/0007-safe.ts';
 import { aims } from './migrations/0008-aims.ts';
 import { cells } from './migrations/0009-cells.ts';
 import { standIns } from './migrations/0010-stand-ins.ts';
+import { colors } from './migrations/0011-colors.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -33,6 +34,7 @@ const later = {
   '0008-aims': aims,
   '0009-cells': cells,
   '0010-stand-ins': standIns,
+  '0011-colors': colors,
   '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),

@@ -11,6 +11,7 @@ import { safe } from './migrations/0007-safe.ts';
 import { aims } from './migrations/0008-aims.ts';
 import { cells } from './migrations/0009-cells.ts';
 import { standIns } from './migrations/0010-stand-ins.ts';
+import { colors } from './migrations/0011-colors.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -23,6 +24,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0008-aims': aims,
   '0009-cells': cells,
   '0010-stand-ins': standIns,
+  '0011-colors': colors,
 };
 
 /** The database was written by a newer program than this one. */

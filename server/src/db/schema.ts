@@ -110,6 +110,7 @@ export interface PieceTable extends RecordColumns {
   name: string;
   technique: Piece['technique'];
   aims: JsonText<Piece['aims']>;
+  colors: number | null;
   note: string;
   supportId: string;
   supportSnapshot: JsonText<Piece['support']>;

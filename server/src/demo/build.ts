@@ -101,6 +101,7 @@ export async function buildDemoPiece(
     name: told.name,
     technique: told.technique,
     aims: NO_AIMS,
+    colors: null,
     note: told.note ?? '',
     support: { supportId: stock.support.id, ...sizing(stock.support) },
     mixes,

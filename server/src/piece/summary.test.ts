@@ -38,6 +38,7 @@ const mix = (weighed: boolean): Mix =>
   }) as unknown as Mix;
 
 const piece = (changes: Partial<Piece> = {}): Piece => ({
+  colors: null,
   readings: [],
   plan: null,
   ...record,

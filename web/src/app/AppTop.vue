@@ -3,6 +3,7 @@ import { Button } from 'ant-design-vue';
 import { computed, defineAsyncComponent } from 'vue';
 import NoticeStack from '../notice/NoticeStack.vue';
 import { TECHNIQUE_LABELS } from '../words/general.ts';
+import { supportWords } from '../words/support.ts';
 import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useUnits } from '../store/units.ts';
@@ -16,11 +17,7 @@ const appearance = useAppearance();
 
 const size = computed(() => {
   const support = store.piece?.support;
-  if (!support) return '';
-  const width = units.showNumber('length', support.widthMm);
-  return support.shape === 'round'
-    ? `round, ${units.show('length', support.widthMm)} across`
-    : `${width} × ${units.show('length', support.heightMm)}`;
+  return support ? supportWords(support, units) : '';
 });
 </script>
 

@@ -48,11 +48,11 @@ describe('words', () => {
         { id: 'w', role: 'water', material: { name: 'Water' } },
       ],
     } as unknown as Mix;
-    const say = (ingredientId: string, portion: 'all' | 'half' | 'rest' | 'step') =>
+    const say = (ingredientId: string, portion: 'all' | 'half' | 'rest' | 'thirds') =>
       stepWords({ ingredientId, mg: 15_000, portion }, mix, (mg) => `${mg / 1000} g`);
     expect(say('m', 'half')).toMatch(/^Pour 15 g flow conditioner first, half of its 30 g/);
     expect(say('p', 'all')).toMatch(/^Add 15 g Rust/);
-    expect(say('w', 'step')).toMatch(/^Stir in 15 g water, a little at a time/);
+    expect(say('w', 'thirds')).toBe('Weigh in 15 g water and stir it in by thirds, each until smooth.');
     expect(say('m', 'rest')).toMatch(/other half of the flow conditioner, 15 g/);
   });
 

@@ -15,7 +15,15 @@ export { actualParts } from './parts.ts';
 export { bringUp, takeOutAndBringUp, type Repair, type RepairPart } from './repair.ts';
 export { topUpG } from './topUp.ts';
 export { mixProperties, mixSpreadLn, type MixPart, type MixProperties } from './properties.ts';
-export { WATER_STEP_MG, stepProgress, weighingSteps, type StepProgress, type WeighingStep } from './steps.ts';
+export {
+  STIRRING_ORDERS,
+  WATER_AT_ONCE_MG,
+  stepProgress,
+  weighingSteps,
+  type StepProgress,
+  type StirringOrder,
+  type WeighingStep,
+} from './steps.ts';
 export { THINNING_STEP, thin, type Thinner } from './thin.ts';
 export { overPour, type OverPour } from './overpour.ts';
 export { thinCalculation } from './thin.calculation.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { stepProgress, WATER_STEP_MG, weighingSteps } from './steps.ts';
+import { STIRRING_ORDERS, stepProgress, WATER_AT_ONCE_MG, weighingSteps } from './steps.ts';
 
 const dutch = [
   { id: 'conditioner', role: 'medium', targetMg: 30_000 },
@@ -11,14 +11,22 @@ const short = (steps: readonly { ingredientId: string; mg: number; portion: stri
   steps.map(({ ingredientId, mg, portion }) => `${portion} ${ingredientId} ${mg}`);
 
 describe('the order at the scale (common practice)', () => {
-  it('half the medium, the paint, the rest of the medium, then water in small steps', () => {
+  it('half the medium, the paint, the rest of the medium, then water, stirred in by thirds', () => {
     expect(short(weighingSteps(dutch))).toEqual([
       'half conditioner 15000',
       'all rust 15000',
       'rest conditioner 15000',
-      'step water 5625',
-      'step water 5625',
+      'thirds water 11250',
     ]);
+  });
+
+  it('all of the medium first is one step less, and so is paint first', () => {
+    expect(short(weighingSteps(dutch, 'medium-first'))).toEqual([
+      'all conditioner 30000',
+      'all rust 15000',
+      'thirds water 11250',
+    ]);
+    expect(short(weighingSteps(dutch, 'paint-first'))[0]).toBe('all rust 15000');
   });
 
   it('a varnish goes in after the medium, and a cup of paint alone is one step', () => {
@@ -36,24 +44,22 @@ describe('the order at the scale (common practice)', () => {
     expect(short(weighingSteps([{ id: 'wall', role: 'paint', targetMg: 500 }]))).toEqual(['all wall 500']);
   });
 
-  it('steps add up to each target and no water step is larger than a small one', () => {
+  it('in any order the steps add up to each target, and much water goes in by thirds', () => {
     const mg = fc.integer({ min: 1, max: 400_000 });
     fc.assert(
-      fc.property(mg, mg, mg, (medium, paint, water) => {
+      fc.property(mg, mg, mg, fc.constantFrom(...STIRRING_ORDERS), (medium, paint, water, order) => {
         const cup = [
           { id: 'm', role: 'medium', targetMg: medium },
           { id: 'p', role: 'paint', targetMg: paint },
           { id: 'w', role: 'water', targetMg: water },
         ] as const;
-        const steps = weighingSteps(cup);
+        const steps = weighingSteps(cup, order);
         for (const each of cup) {
           const own = steps.filter((step) => step.ingredientId === each.id);
           expect(own.reduce((sum, step) => sum + step.mg, 0)).toBe(each.targetMg);
         }
-        const waterSteps = steps.filter((step) => step.ingredientId === 'w');
-        expect(Math.max(...waterSteps.map((step) => step.mg))).toBeLessThanOrEqual(
-          WATER_STEP_MG + waterSteps.length,
-        );
+        const portions = steps.filter((step) => step.ingredientId === 'w').map(({ portion }) => portion);
+        expect(portions).toEqual([water > WATER_AT_ONCE_MG ? 'thirds' : 'all']);
       }),
     );
   });
@@ -79,8 +85,17 @@ describe('progress at the scale', () => {
     expect(steps[0]).toBe('rest conditioner 15800');
   });
 
+  it('the last step goes on asking until all of it is in', () => {
+    expect(undone([{ ingredientId: 'water', mg: 4_000 }])).toContain('thirds water 7250');
+    const late = undone([
+      { ingredientId: 'conditioner', mg: 15_000 },
+      { ingredientId: 'conditioner', mg: 10_000 },
+    ]);
+    expect(late).toContain('rest conditioner 5000');
+  });
+
   it('a whole ingredient typed at once ticks off all its steps', () => {
-    expect(undone([{ ingredientId: 'water', mg: 11_200 }])).not.toContain('step water 5625');
+    expect(undone([{ ingredientId: 'water', mg: 11_200 }])).not.toContain('thirds water 11250');
   });
 
   it('an ingredient that was over-poured in one go asks for no more', () => {

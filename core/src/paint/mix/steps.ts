@@ -1,10 +1,17 @@
 import type { IngredientRole } from '../material/index.ts';
 
+/**
+ * How a cup is filled: half of the medium under the paint, all of it, or the paint first with the medium stirred into it
+ * (common practice, no published source).
+ */
+export const STIRRING_ORDERS = ['half-medium', 'medium-first', 'paint-first'] as const;
+export type StirringOrder = (typeof STIRRING_ORDERS)[number];
+
 export interface WeighingStep {
   readonly ingredientId: string;
   readonly mg: number;
-  /** "half" and "rest" for the two halves of a medium, "step" for water in small steps. */
-  readonly portion: 'all' | 'half' | 'rest' | 'step';
+  /** "half" and "rest" for the two halves of a medium, "thirds" for water that is stirred in a third at a time. */
+  readonly portion: 'all' | 'half' | 'rest' | 'thirds';
 }
 
 interface StepIngredient {
@@ -13,18 +20,21 @@ interface StepIngredient {
   readonly targetMg: number;
 }
 
-/** Water goes in by steps of at most this much, stirred smooth each time: all at once makes lumps. */
-export const WATER_STEP_MG = 6000;
+/** More water than this makes lumps when it goes in all at once. */
+export const WATER_AT_ONCE_MG = 6000;
 
 /**
- * The order at the scale: half of the first medium, so that paint does not stick to the cup; the paint;
- * the rest of the medium and any other medium or thinner; water last, in small steps.
+ * The order at the scale: by default half of the first medium, so that paint does not stick to the cup; the paint; the
+ * rest of the medium and any other medium or thinner; measured water last, weighed once and stirred in by thirds.
  *
  * Source: common practice, no published source.
  *
  * @returns steps whose milligrams add up to each ingredient's target
  */
-export function weighingSteps(ingredients: readonly StepIngredient[]): WeighingStep[] {
+export function weighingSteps(
+  ingredients: readonly StepIngredient[],
+  order: StirringOrder = 'half-medium',
+): WeighingStep[] {
   const first = ingredients.find((each) => each.role === 'medium');
   const paints = ingredients.filter((each) => each.role === 'paint');
   const others = ingredients.filter(
@@ -33,30 +43,29 @@ export function weighingSteps(ingredients: readonly StepIngredient[]): WeighingS
   const whole = (each: StepIngredient): WeighingStep => ({
     ingredientId: each.id,
     mg: each.targetMg,
-    portion: 'all',
+    portion: each.role === 'water' && each.targetMg > WATER_AT_ONCE_MG ? 'thirds' : 'all',
   });
-  const steps: WeighingStep[] = [];
-  const halfMg = first ? Math.floor(first.targetMg / 2) : 0;
-  if (first) steps.push({ ingredientId: first.id, mg: halfMg, portion: 'half' });
-  steps.push(...paints.map(whole));
-  if (first) {
-    steps.push({ ingredientId: first.id, mg: first.targetMg - halfMg, portion: 'rest' });
-  }
-  steps.push(...others.map(whole));
-  for (const water of ingredients.filter((each) => each.role === 'water')) {
-    steps.push(...waterSteps(water));
-  }
-  return steps.filter((step) => step.mg > 0);
+  const water = ingredients.filter((each) => each.role === 'water');
+  return [...mediumAndPaint(first, paints, order, whole), ...others.map(whole), ...water.map(whole)].filter(
+    (step) => step.mg > 0,
+  );
 }
 
-function waterSteps(water: StepIngredient): WeighingStep[] {
-  const count = Math.max(1, Math.ceil(water.targetMg / WATER_STEP_MG));
-  const stepMg = Math.floor(water.targetMg / count);
-  return Array.from({ length: count }, (_, index) => ({
-    ingredientId: water.id,
-    mg: index === count - 1 ? water.targetMg - stepMg * (count - 1) : stepMg,
-    portion: count === 1 ? 'all' : 'step',
-  }));
+function mediumAndPaint(
+  medium: StepIngredient | undefined,
+  paints: readonly StepIngredient[],
+  order: StirringOrder,
+  whole: (each: StepIngredient) => WeighingStep,
+): WeighingStep[] {
+  if (!medium) return paints.map(whole);
+  if (order === 'paint-first') return [...paints.map(whole), whole(medium)];
+  if (order === 'medium-first') return [whole(medium), ...paints.map(whole)];
+  const halfMg = Math.floor(medium.targetMg / 2);
+  return [
+    { ingredientId: medium.id, mg: halfMg, portion: 'half' },
+    ...paints.map(whole),
+    { ingredientId: medium.id, mg: medium.targetMg - halfMg, portion: 'rest' },
+  ];
 }
 
 export interface StepProgress extends WeighingStep {
@@ -68,15 +77,16 @@ const ENOUGH_SHARE = 0.95;
 
 /**
  * The weighing steps with what has been done of them. The last step of an ingredient asks for what is
- * still missing, so that a little too much or too little in an earlier step evens out.
+ * still missing, until it is all in, so that a little too much or too little in an earlier step evens out.
  *
  * @param additions what was weighed in, oldest first
  */
 export function stepProgress(
   ingredients: readonly StepIngredient[],
   additions: readonly { readonly ingredientId: string; readonly mg: number }[],
+  order?: StirringOrder,
 ): StepProgress[] {
-  const steps = weighingSteps(ingredients);
+  const steps = weighingSteps(ingredients, order);
   return steps.map((step, index) => {
     const { ingredientId } = step;
     const own = additions.filter((addition) => addition.ingredientId === ingredientId);
@@ -84,7 +94,7 @@ export function stepProgress(
     const isLast = !steps.slice(index + 1).some((each) => each.ingredientId === ingredientId);
     const targetMg = ingredients.find((each) => each.id === ingredientId)?.targetMg ?? 0;
     const inMg = own.reduce((sum, addition) => sum + addition.mg, 0);
-    const done = own.length > before.length || inMg >= ENOUGH_SHARE * targetMg;
+    const done = inMg >= ENOUGH_SHARE * targetMg || (!isLast && own.length > before.length);
     const beforeMg = before.slice(own.length).reduce((sum, each) => sum + each.mg, 0);
     const missingMg = Math.max(0, targetMg - inMg - beforeMg);
     return { ...step, done, mg: isLast && !done ? missingMg : step.mg };

@@ -38,7 +38,15 @@ export {
   replaceItem,
   type PlanItem,
 } from './edit.ts';
-export { LAYOUTS, layOut, rowPlaces, stackAt, type LayoutName, type LayoutParts } from './layouts.ts';
+export {
+  LAYOUTS,
+  layOut,
+  rowPlaces,
+  stackAt,
+  usualLayout,
+  type LayoutName,
+  type LayoutParts,
+} from './layouts.ts';
 export { scalePlan, type ScaledPlan } from './scale.ts';
 export { PILLOW_PLACES, pillowPlace, withPillow, type PillowPlace } from './pillow.ts';
 export { flowerDm2 } from './airTime.ts';

@@ -36,6 +36,14 @@ export const LAYOUTS = [
 
 export type LayoutName = (typeof LAYOUTS)[number]['name'];
 
+/**
+ * The layout a technique begins with.
+ *
+ * @example usualLayout('bloom') // 'center-bloom'
+ */
+export const usualLayout = (technique: Technique): LayoutName =>
+  technique === 'bloom' ? 'center-bloom' : 'diagonal';
+
 export interface LayoutParts {
   readonly support: SupportSize;
   readonly technique: Technique;

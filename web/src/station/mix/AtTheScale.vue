@@ -1,15 +1,18 @@
 <script setup lang="ts">
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import type { StirringOrder } from '@icy-ribbon/core/paint/mix';
 import { materialKind } from '@icy-ribbon/core/paint/material';
 import { useFullscreen } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import BareSelect from '../../field/BareSelect.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { useScale } from '../../store/scale.ts';
+import { useStirring } from '../../store/stirring.ts';
 import { useUnits } from '../../store/units.ts';
 import { PHASE_WORDS, toComeWords } from '../../words/cup.ts';
 import RepairPanel from './parts/RepairPanel.vue';
@@ -28,6 +31,7 @@ const units = useUnits();
 const recipes = useRecipes();
 const router = useRouter();
 const scale = useScale();
+const stirring = useStirring();
 const page = ref<HTMLElement | null>(null);
 const { isFullscreen, toggle: toggleFullscreen } = useFullscreen(page);
 const {
@@ -50,6 +54,13 @@ const {
   guarded,
   ...weighing
 } = useWeighing(() => props.mixId);
+
+/** In which order this recipe's cups are filled. */
+const ORDERS: { value: StirringOrder; label: string }[] = [
+  { value: 'half-medium', label: 'half the medium first' },
+  { value: 'medium-first', label: 'all the medium first' },
+  { value: 'paint-first', label: 'paint first' },
+];
 
 const READ_FIRST =
   'Stir it smooth, then read it at Thickness, best by a race: too little is known of it to stir more in.';
@@ -226,6 +237,14 @@ useShortcuts('At the scale', [
       <Button type="text" @click="toggleFullscreen()">
         {{ isFullscreen ? 'Leave full screen' : 'Full screen' }}
       </Button>
+      <BareSelect
+        v-if="cup.mix.ingredients.some(({ role }) => role === 'medium')"
+        class="order"
+        label="Order in the cup"
+        :value="stirring.orderOf(cup.mix.recipe.id)"
+        :options="ORDERS"
+        @update:value="stirring.choose(cup.mix.recipe.id, $event as StirringOrder)"
+      />
       <RouterLink class="to-bench" :to="{ name: 'mix', params: { pieceId } }">Back to the cups</RouterLink>
     </ScalePanel>
   </main>
@@ -271,6 +290,10 @@ useShortcuts('At the scale', [
   grid-row: 1 / span 4;
   align-self: center;
   min-height: 56px;
+}
+
+.order {
+  width: 176px;
 }
 
 .to-bench {

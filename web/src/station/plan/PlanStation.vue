@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { type LayoutName, type Place } from '@icy-ribbon/core/piece/plan';
+import { usualLayout, type LayoutName, type Place } from '@icy-ribbon/core/piece/plan';
 import { useEventListener } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { attempt, useTask } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
+import { useNeeds } from '../../store/needs.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useOwnCells } from '../../store/ownCells.ts';
 import { usePlan } from '../../store/plan/plan.ts';
@@ -28,6 +29,7 @@ const props = defineProps<{ pieceId: string }>();
 
 const plan = usePlan();
 const store = usePiece();
+const needs = useNeeds();
 const router = useRouter();
 
 const layout = ref<LayoutName>('center-bloom');
@@ -54,7 +56,7 @@ useEventListener(window, 'pagehide', () => void plan.flush());
 watch(
   () => store.piece?.technique,
   (technique) => {
-    layout.value = technique === 'bloom' ? 'center-bloom' : 'diagonal';
+    layout.value = usualLayout(technique ?? 'dutch');
   },
   { immediate: true },
 );
@@ -84,8 +86,14 @@ const {
   addPlanned,
   ...editing
 } = usePlanEditing();
+/** What is not weighed in yet is as big as the layout wants it. */
 function lay(): void {
-  if (!editing.lay(layout.value, flowers.value)) asking.value = true;
+  void attempt(() =>
+    needs.refitting(async () => {
+      if (!editing.lay(layout.value, flowers.value)) asking.value = true;
+      await plan.flush();
+    }),
+  );
 }
 
 /** A pass can be put down again and again. */

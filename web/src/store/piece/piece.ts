@@ -86,8 +86,13 @@ export const usePiece = defineStore('piece', () => {
 
   const rename = (name: string) => update({ name });
   const aim = (aims: Aims) => update({ aims });
+  const setColors = (colors: number) => update({ colors });
 
-  async function update(changes: { readonly name?: string; readonly aims?: Aims }): Promise<void> {
+  async function update(changes: {
+    readonly name?: string;
+    readonly aims?: Aims;
+    readonly colors?: number;
+  }): Promise<void> {
     const { id, version } = hand.current();
     await sendVersioned(version, changes, (now) =>
       call(api.pieces.update, { params: { id }, body: { version: now, ...changes } }),
@@ -124,6 +129,7 @@ export const usePiece = defineStore('piece', () => {
     judge,
     rename,
     aim,
+    setColors,
     setAside,
   };
 });

@@ -7,11 +7,13 @@ import { computed, defineAsyncComponent, onMounted, ref } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import BareSelect from '../../../field/BareSelect.vue';
 import { sayProblem } from '../../../notice/notices.ts';
+import { useNeeds } from '../../../store/needs.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
 import AmountField from './AmountField.vue';
+import EnoughFor from './EnoughFor.vue';
 import LeftOvers from './LeftOvers.vue';
 import { cupPlanOf } from './cupPlan.ts';
 import { useSetDraft } from './setDraft.ts';
@@ -26,11 +28,17 @@ const props = defineProps<{ pieceId: string; technique: Technique; cups: readonl
 const store = usePiece();
 const shelf = useShelf();
 const recipes = useRecipes();
+const needs = useNeeds();
 
 const roles = computed(() => ROLES_OF[props.technique]);
 const role = ref<CupRole>(missingRole());
 const set = useSetDraft(props.pieceId);
 const row = computed(() => set.value[role.value]);
+/** As much as the piece needs, until another amount is typed. */
+const totalMg = computed({
+  get: () => row.value.totalMg ?? needs.roleMg(role.value) ?? null,
+  set: (mg) => (row.value.totalMg = mg === needs.roleMg(role.value) ? null : mg),
+});
 const drawerOpen = ref(false);
 const setOpen = ref(false);
 const problem = ref<unknown>(null);
@@ -82,13 +90,15 @@ function hint(paint: ShelvedMaterial): string {
 async function add(paint: ShelvedMaterial): Promise<void> {
   problem.value = null;
   try {
-    await store.addCup({
-      role: role.value,
-      recipeId: recipe.value?.id ?? '',
-      variant: row.value.variant || null,
-      paintId: paint.id,
-      totalMg: row.value.totalMg ?? 0,
-    });
+    await needs.refitting(() =>
+      store.addCup({
+        role: role.value,
+        recipeId: recipe.value?.id ?? '',
+        variant: row.value.variant || null,
+        paintId: paint.id,
+        totalMg: totalMg.value ?? 0,
+      }),
+    );
     if (role.value === roles.value[0]) role.value = 'color';
   } catch (error) {
     problem.value = error;
@@ -123,16 +133,17 @@ const plan = computed(() =>
         :options="variantOptions"
         label="Variant of the recipe"
       />
-      <AmountField v-model="row.totalMg" :plan="plan" :error="messageAt(problem, 'totalMg')" />
+      <AmountField v-model="totalMg" :plan="plan" :error="messageAt(problem, 'totalMg')" />
       <ActivatorDose
         v-if="role === 'activator'"
         :cups="cups"
         :density="plan?.densityGPerMl ?? 1.1"
-        @dose="row.totalMg = $event"
+        @dose="totalMg = $event"
       />
       <Button type="link" @click="setOpen = true">Whole set</Button>
       <Button type="link" @click="drawerOpen = true">Recipes</Button>
     </div>
+    <EnoughFor />
     <p v-if="recipe" class="soft words">
       {{ recipe.goodFor }}. {{ recipe.trouble }}.
       <template v-if="recipe.restHours"> Rest it {{ recipe.restHours }} h under a lid.</template>

@@ -10,6 +10,7 @@ import ComputedFrom from '../../../field/ComputedFrom.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
+import { useNeeds } from '../../../store/needs.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
@@ -22,6 +23,7 @@ const props = defineProps<{ cup: Cup; pxPerCm: number; labels: 'grams' | 'words'
 
 const store = usePiece();
 const units = useUnits();
+const needs = useNeeds();
 const totalMg = ref<number | null>(props.cup.state.targetMg);
 const problem = ref<unknown>(null);
 
@@ -63,7 +65,7 @@ async function resize(next: number | null): Promise<void> {
 
 async function remove(): Promise<void> {
   await attempt(async () => {
-    const removed = await store.removeCup(props.cup.mix);
+    const removed = await needs.refitting(() => store.removeCup(props.cup.mix));
     say(`The cup "${removed.name}" is off the bench.`, () => store.restoreCup(removed).catch(sayProblem));
   });
 }

@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { useTask } from '../../../notice/useTask.ts';
+import { useNeeds } from '../../../store/needs.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
@@ -21,6 +22,7 @@ const emit = defineEmits<{ close: [] }>();
 const store = usePiece();
 const shelf = useShelf();
 const recipes = useRecipes();
+const needs = useNeeds();
 const { busy, run } = useTask();
 
 /** A recipe and its variant as one word for a list. */
@@ -34,6 +36,7 @@ const rows = computed(() =>
     return {
       role,
       draft,
+      totalMg: draft.totalMg ?? needs.roleMg(role) ?? null,
       recipe,
       chosen: choiceKey(recipe?.id ?? '', draft.variant),
       recipes: choices.flatMap((each) => [
@@ -66,21 +69,25 @@ const count = computed(() => rows.value.reduce((sum, row) => sum + chosenOf(row)
 
 async function putOn(): Promise<void> {
   await run(async () => {
-    for (const row of rows.value) {
-      const { role, recipe, draft } = row;
-      for (const paintId of chosenOf(row)) {
-        await store.addCup({
-          role,
-          recipeId: recipe?.id ?? '',
-          variant: draft.variant || null,
-          paintId,
-          totalMg: draft.totalMg ?? 0,
-        });
-        draft.paintIds = draft.paintIds.filter((id) => id !== paintId);
-      }
-    }
+    await needs.refitting(putEach);
     emit('close');
   });
+}
+
+async function putEach(): Promise<void> {
+  for (const row of rows.value) {
+    const { role, recipe, draft } = row;
+    for (const paintId of chosenOf(row)) {
+      await store.addCup({
+        role,
+        recipeId: recipe?.id ?? '',
+        variant: draft.variant || null,
+        paintId,
+        totalMg: row.totalMg ?? 0,
+      });
+      draft.paintIds = draft.paintIds.filter((id) => id !== paintId);
+    }
+  }
 }
 </script>
 
@@ -105,10 +112,11 @@ async function putOn(): Promise<void> {
         @update:value="row.draft.paintIds = $event as string[]"
       />
       <QuantityField
-        v-model="row.draft.totalMg"
+        :model-value="row.totalMg"
         :label="`Amount of each ${ROLE_LABELS[row.role]} cup`"
         quantity="mass"
         bare
+        @update:model-value="row.draft.totalMg = $event"
       />
     </div>
     <template #footer>

@@ -1,5 +1,10 @@
 import type { Mix } from '@icy-ribbon/contract';
-import { stepProgress, type CupState, type StepProgress } from '@icy-ribbon/core/paint/mix';
+import {
+  stepProgress,
+  type CupState,
+  type StepProgress,
+  type StirringOrder,
+} from '@icy-ribbon/core/paint/mix';
 import type { Recipe } from '@icy-ribbon/core/paint/recipe';
 import { splitMg } from '@icy-ribbon/core/base/unit';
 
@@ -62,8 +67,12 @@ export function batchedMedium(
 }
 
 /** The weighing steps of a cup, with the medium as one ingredient. */
-export function stepsWithBatch(mix: Mix, batch: BatchedMedium | undefined): StepProgress[] {
-  if (!batch) return stepProgress(mix.ingredients, mix.additions);
+export function stepsWithBatch(
+  mix: Mix,
+  batch: BatchedMedium | undefined,
+  order?: StirringOrder,
+): StepProgress[] {
+  if (!batch) return stepProgress(mix.ingredients, mix.additions, order);
   const ids = batch.parts.map((each) => each.ingredientId);
   const drawn = new Map<string, number>();
   for (const { drawId, mg } of mix.additions) {
@@ -78,6 +87,7 @@ export function stepsWithBatch(mix: Mix, batch: BatchedMedium | undefined): Step
       ...[...drawn.values()].map((mg) => ({ ingredientId: batch.id, mg })),
       ...mix.additions.filter((each) => each.drawId === null),
     ],
+    order,
   );
 }
 

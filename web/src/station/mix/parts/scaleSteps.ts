@@ -3,6 +3,7 @@ import { thinToStage } from '@icy-ribbon/core/thickness/match';
 import { computed, ref, watch, type Ref } from 'vue';
 import { matchCupOf } from '../../../drawing/matchCup.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
+import { useStirring } from '../../../store/stirring.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { batchedMedium, stepsWithBatch } from './batchSteps.ts';
 
@@ -18,6 +19,7 @@ export type ScaleStep = Omit<WeighingStep, 'portion'> & {
 export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
   const recipes = useRecipes();
   const store = usePiece();
+  const stirring = useStirring();
   const skipped = ref<ReadonlySet<string>>(new Set());
   const isRight = ref(false);
 
@@ -33,7 +35,7 @@ export function useScaleSteps(cup: Readonly<Ref<Cup | undefined>>) {
 
   const undone = computed<ScaleStep[]>(() => {
     if (!cup.value) return [];
-    return stepsWithBatch(cup.value.mix, batch.value)
+    return stepsWithBatch(cup.value.mix, batch.value, stirring.orderOf(cup.value.mix.recipe.id))
       .map((step, index) => ({ ...step, key: `${step.ingredientId} ${index}` }))
       .filter((step) => !step.done && step.mg > 0);
   });

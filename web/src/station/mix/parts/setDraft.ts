@@ -5,6 +5,7 @@ import { useSessionStorage, type RemovableRef } from '@vueuse/core';
 export interface RoleDraft {
   recipeId: string;
   variant: string;
+  /** As typed; null: as much as the piece needs. */
   totalMg: number | null;
   /** Paints chosen for the whole set. */
   paintIds: string[];
@@ -12,19 +13,9 @@ export interface RoleDraft {
 
 export type SetDraft = Record<CupRole, RoleDraft>;
 
-/** What an amount field starts from until the artist types another. */
-const USUAL_MG: Readonly<Record<CupRole, number>> = {
-  base: 150_000,
-  color: 40_000,
-  pillow: 150_000,
-  activator: 15_000,
-  swipe: 20_000,
-  medium: 100_000,
-};
-
 export const emptySet = (): SetDraft =>
   Object.fromEntries(
-    CUP_ROLES.map((role) => [role, { recipeId: '', variant: '', totalMg: USUAL_MG[role], paintIds: [] }]),
+    CUP_ROLES.map((role) => [role, { recipeId: '', variant: '', totalMg: null, paintIds: [] }]),
   ) as unknown as SetDraft;
 
 /** The draft of a piece's cups; it outlives a look at another station and a reload. */

@@ -24,8 +24,8 @@ export function stepWords(
       return `Pour ${amount} ${name} first, half of its ${show(ingredient?.targetMg ?? 2 * step.mg)}, so that paint does not stick to the cup.`;
     case 'rest':
       return `Pour the other half of the ${name}, ${amount}, and stir.`;
-    case 'step':
-      return `Stir in ${amount} ${name}, a little at a time, until smooth.`;
+    case 'thirds':
+      return `Weigh in ${amount} ${name} and stir it in by thirds, each until smooth.`;
     case 'all':
       return isPaint
         ? `Add ${amount} ${name} and stir it smooth against the side.`

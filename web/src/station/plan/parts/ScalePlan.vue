@@ -60,6 +60,8 @@ function make(): void {
   void start(() => ({
     name: `${piece.name}, on ${support.name}`,
     technique: piece.technique,
+    aims: piece.aims,
+    colors: piece.colors,
     supportId: support.id,
     plan: scaled,
     cups: store.paints,

@@ -65,8 +65,18 @@ function make(): void {
       const own = recipeAsPoured(cup, piece);
       if (own) recipeIds.set(cup.mix.id, await recipes.add(own));
     }
-    const { technique } = piece;
-    return { name: name.value, technique, supportId: supportId.value, plan, cups, planned: [], recipeIds };
+    const { technique, aims, colors } = piece;
+    return {
+      name: name.value,
+      technique,
+      aims,
+      colors,
+      supportId: supportId.value,
+      plan,
+      cups,
+      planned: [],
+      recipeIds,
+    };
   });
 }
 </script>

@@ -1,17 +1,22 @@
 <script setup lang="ts">
-import { TECHNIQUES, type Technique } from '@icy-ribbon/core/paint/stage';
+import { NO_AIMS, TECHNIQUES, type Aims, type Technique } from '@icy-ribbon/core/paint/stage';
 import { useSessionStorage } from '@vueuse/core';
+import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { Button, Input, RadioButton, RadioGroup, Select } from 'ant-design-vue';
 import { computed, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
 import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
 import { sayProblem } from '../../../notice/notices.ts';
+import { USUAL_COLORS } from '../../../store/needs.ts';
 import { usePieces } from '../../../store/pieces.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
+import AimFields from '../../../field/AimFields.vue';
+import NumberField from '../../../field/NumberField.vue';
 import SupportForm from '../../../field/SupportForm.vue';
 import { TECHNIQUE_LABELS } from '../../../words/general.ts';
+import HowMuch from './HowMuch.vue';
 import { emptySupport } from '../../../field/supportDraft.ts';
 
 const NEW = 'new';
@@ -21,7 +26,14 @@ const pieces = usePieces();
 const units = useUnits();
 const router = useRouter();
 
-const EMPTY = { name: '', technique: 'dutch' as Technique, supportId: '', support: emptySupport() };
+const EMPTY = {
+  name: '',
+  technique: 'dutch' as Technique,
+  supportId: '',
+  support: emptySupport(),
+  colors: USUAL_COLORS as number | null,
+  aims: NO_AIMS as Aims,
+};
 /** What was typed outlives a look at another station. */
 const typed = useSessionStorage('icy-ribbon.start', { ...EMPTY }, { mergeDefaults: true });
 const problem = ref<unknown>(null);
@@ -31,6 +43,14 @@ watchEffect(() => {
   if (shelf.supports.length === 0) return;
   const known = shelf.supports.some(({ id }) => id === typed.value.supportId);
   if (!known && typed.value.supportId !== NEW) typed.value.supportId = shelf.supports[0]?.id ?? '';
+});
+
+/** The support as it is chosen or typed; undefined while it is not known yet. */
+const support = computed<SupportSize | undefined>(() => {
+  if (typed.value.supportId !== NEW) return shelf.supports.find(({ id }) => id === typed.value.supportId);
+  const { shape, widthMm, heightMm, sideDepthMm } = typed.value.support;
+  if (!widthMm || !heightMm || sideDepthMm === null) return undefined;
+  return { shape, widthMm, heightMm: shape === 'round' ? widthMm : heightMm, sideDepthMm };
 });
 
 const options = computed(() => [
@@ -47,12 +67,12 @@ async function start(): Promise<void> {
   try {
     // Whoever is quicker than the shelf gets the support that stands first.
     await shelf.ensure();
-    const { name, technique, support } = typed.value;
+    const { name, technique, support, aims, colors } = typed.value;
     const chosen = typed.value.supportId || shelf.supports[0]?.id;
     const supportId = chosen === NEW ? (await shelf.addSupport(support as never)).id : (chosen ?? '');
     if (chosen === NEW) Object.assign(typed.value, { supportId, support: emptySupport() });
-    const pieceId = await pieces.start({ name, technique, supportId });
-    typed.value = { ...EMPTY, technique, supportId };
+    const pieceId = await pieces.start({ name, technique, supportId, aims, colors });
+    typed.value = { ...EMPTY, technique, supportId, colors };
     await router.push({ name: 'mix', params: { pieceId } });
   } catch (error) {
     problem.value = error;
@@ -89,7 +109,25 @@ async function start(): Promise<void> {
       <FieldRow label="Support" for="piece-support" :error="messageAt(problem, 'supportId')">
         <Select id="piece-support" v-model:value="typed.supportId" :options="options" />
       </FieldRow>
+      <NumberField
+        v-model="typed.colors"
+        label="Colors"
+        unit=""
+        :digits="0"
+        :error="messageAt(problem, 'colors')"
+      />
+      <details>
+        <summary class="soft">What you want of it</summary>
+        <AimFields v-model="typed.aims" :technique="typed.technique" />
+      </details>
       <SupportForm v-if="typed.supportId === NEW" v-model="typed.support" :problem="problem" />
+      <HowMuch
+        v-if="support"
+        :support="support"
+        :technique="typed.technique"
+        :colors="typed.colors"
+        :aims="typed.aims"
+      />
       <Button type="primary" html-type="submit" size="large" :loading="busy">Start and mix</Button>
     </form>
   </section>

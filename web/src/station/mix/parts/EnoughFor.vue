@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import ComputedFrom from '../../../field/ComputedFrom.vue';
+import NumberField from '../../../field/NumberField.vue';
+import { attempt } from '../../../notice/useTask.ts';
+import { useNeeds } from '../../../store/needs.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
+import { useUnits } from '../../../store/units.ts';
+import { needWords } from '../../../words/need.ts';
+import { supportWords } from '../../../words/support.ts';
+
+/** How big the cups are to be for the support in hand, and for how many colors; what is not weighed in yet follows. */
+const needs = useNeeds();
+const store = usePiece();
+const units = useUnits();
+
+const words = computed(() => needWords(needs.needed, (mg) => units.show('mass', mg)));
+const size = computed(() => store.piece && supportWords(store.piece.support, units));
+
+const MOST_COLORS = 20;
+function setColors(typed: number | null): void {
+  if (typed === null || typed === needs.colors) return;
+  const colors = Math.min(MOST_COLORS, Math.max(1, Math.round(typed)));
+  void attempt(() => needs.refitting(() => store.setColors(colors)));
+}
+</script>
+
+<template>
+  <div class="enough">
+    <p class="small">
+      Enough for {{ size }}: {{ words }}
+      <ComputedFrom calculation="amounts" />
+    </p>
+    <NumberField
+      class="colors"
+      bare
+      label="Colors of the piece"
+      unit="colors"
+      :digits="0"
+      :model-value="needs.colors"
+      @commit="setColors"
+    />
+  </div>
+</template>
+
+<style scoped>
+.enough {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  margin-top: 4px;
+}
+
+.small {
+  font-size: 13px;
+}
+
+.colors {
+  width: 104px;
+}
+</style>
