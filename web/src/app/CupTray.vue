@@ -2,6 +2,7 @@
 import { stageOf, windowFit } from '@icy-ribbon/core/paint/stage';
 import { useMediaQuery, useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
+import { fillOf } from '../drawing/cupLayers.ts';
 import { fillWords, PHASE_WORDS, stageWords } from '../words/cup.ts';
 import { ageWords } from '../words/general.ts';
 import { usePiece } from '../store/piece/piece.ts';
@@ -24,7 +25,7 @@ const rows = computed(() =>
       id: mix.id,
       name: mix.name,
       colorHex,
-      fill: state.actualMg === 0 ? 0 : state.leftMg / Math.max(state.targetMg, state.actualMg),
+      fill: fillOf(cup),
       left: state.phase === 'planned' ? PHASE_WORDS.planned : `${units.show('mass', state.leftMg)} left`,
       stage: stageWords(state.phase, stageOf(viscosityPaS).name),
       age: lastAt ? ageWords(lastAt) : '',

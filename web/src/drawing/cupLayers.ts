@@ -1,13 +1,22 @@
 import type { Mix } from '@icy-ribbon/contract';
 import { toG } from '@icy-ribbon/core/base/unit';
 import type { Cup } from '../store/piece/piece.ts';
-import { cupFor, type CupLayer, type CupShape } from './cup.ts';
+import { cupFor, levelCm, type CupLayer, type CupShape } from './cup.ts';
 
 /** The cup a mix is drawn in: large enough for its plan, or for what is in it if that is more. */
 export function shapeOf({ mix, state }: Cup): CupShape {
   const plannedMl = volumeMl(mix, (index) => mix.ingredients[index]?.targetMg ?? 0);
   const actualMl = volumeMl(mix, (index) => state.actualIngredientMg[index] ?? 0);
   return cupFor(Math.max(plannedMl, actualMl));
+}
+
+/** How high the paint that is left stands in the cup as it is drawn, from 0 to 1. */
+export function fillOf(cup: Cup): number {
+  const { mix, state } = cup;
+  if (state.actualMg <= 0) return 0;
+  const shape = shapeOf(cup);
+  const inMl = volumeMl(mix, (index) => Math.max(0, state.actualIngredientMg[index] ?? 0));
+  return levelCm(shape, (inMl * state.leftMg) / state.actualMg) / shape.heightCm;
 }
 
 function volumeMl(mix: Mix, mgOf: (index: number) => number): number {

@@ -95,6 +95,11 @@ const unfinished = computed(() =>
     ? `This cup is ${PHASE_WORDS[cup.value.state.phase]}: ${toComeWords(cup.value, (mg) => units.show('mass', mg, true))} to come.`
     : '',
 );
+/** What is to be done now, in one sentence. */
+const told = computed(() => {
+  if (current.value) return sentence.value;
+  return unfinished.value || (toRead.value ? READ_FIRST : 'This cup is done.');
+});
 const canLeaveOut = computed(() =>
   Boolean(later.value.length > 0 && cup.value && cup.value.state.actualMg > 0),
 );
@@ -146,7 +151,7 @@ useShortcuts('At the scale', [
 </script>
 
 <template>
-  <main v-if="cup" ref="page" class="scale">
+  <main v-if="cup" ref="page" class="scale" :class="{ full: isFullscreen }">
     <ScaleVessel :cup="cup" :on-scale="onScale" :step="wholeStep" />
     <section class="numbers" aria-live="off">
       <h1>{{ cup.mix.name }}</h1>
@@ -167,8 +172,11 @@ useShortcuts('At the scale', [
       />
     </section>
     <section class="step">
+      <Button v-if="isFullscreen" class="leave" type="text" @click="toggleFullscreen()"
+        >Leave full screen</Button
+      >
       <p class="now">
-        {{ current ? sentence : unfinished ? unfinished : toRead ? READ_FIRST : 'This cup is done.' }}
+        {{ told }}
       </p>
       <SpoonHint
         v-if="current && currentIngredient?.role === 'powder'"
@@ -180,6 +188,7 @@ useShortcuts('At the scale', [
         {{ caution }} {{ CAUTIONS.deferral }}
       </p>
       <Button class="done" type="primary" size="large" :loading="keeping" @click="doneNext">
+        <span v-if="isFullscreen" class="told">{{ told }}</span>
         {{
           current
             ? 'Done, next'
@@ -211,6 +220,7 @@ useShortcuts('At the scale', [
       </p>
     </section>
     <ScalePanel
+      v-show="!isFullscreen || !scale.info.value"
       v-model:typed="typedMg"
       :reading="scale.reading.value"
       :info="scale.info.value"
@@ -302,5 +312,35 @@ useShortcuts('At the scale', [
 
 .gone {
   padding: 48px;
+}
+.leave {
+  position: absolute;
+  right: 8px;
+  top: 8px;
+}
+
+/* Full screen: the cup, the number, and one button as wide as a hand. */
+.full .step {
+  display: block;
+  padding: 0;
+}
+
+.full .step > :not(.done, .leave, .look) {
+  display: none;
+}
+
+.full .done {
+  width: 100%;
+  height: 26vh;
+  border-radius: 0;
+  font-size: 40px;
+  white-space: normal;
+}
+
+.full .told {
+  display: block;
+  margin-bottom: 8px;
+  font-size: 24px;
+  line-height: 1.3;
 }
 </style>

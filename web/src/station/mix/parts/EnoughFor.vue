@@ -7,14 +7,16 @@ import { useNeeds } from '../../../store/needs.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { needWords } from '../../../words/need.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import { supportWords } from '../../../words/support.ts';
 
 /** How big the cups are to be for the support in hand, and for how many colors; what is not weighed in yet follows. */
 const needs = useNeeds();
 const store = usePiece();
 const units = useUnits();
+const measures = useMeasures();
 
-const words = computed(() => needWords(needs.needed, (mg) => units.show('mass', mg)));
+const words = computed(() => needWords(needs.needed, measures.value.mass));
 const size = computed(() => store.piece && supportWords(store.piece.support, units));
 
 const MOST_COLORS = 20;
@@ -57,6 +59,12 @@ function setColors(typed: number | null): void {
 }
 
 .colors {
-  width: 104px;
+  width: 96px;
+}
+
+.colors :deep(.ant-input-affix-wrapper) {
+  padding-block: 0;
+  min-height: 28px;
+  font-size: 13px;
 }
 </style>

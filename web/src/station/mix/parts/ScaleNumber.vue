@@ -17,7 +17,7 @@ const units = useUnits();
 </script>
 
 <template>
-  <div>
+  <div class="number">
     <template v-if="toGoMg !== null">
       <p class="huge numeral" :class="verdict === 'over' ? 'alarm' : verdict === 'on target' ? 'look' : ''">
         {{ units.showNumber('mass', Math.abs(toGoMg), true) }}
@@ -48,8 +48,14 @@ const units = useUnits();
 </template>
 
 <style scoped>
+.number {
+  container-type: inline-size;
+}
+
+/* Six digits, a point and the unit stay on one line. */
 .huge {
-  font-size: clamp(88px, 15vw, 190px);
+  white-space: nowrap;
+  font-size: min(23cqi, 190px);
   line-height: 1.05;
   letter-spacing: -0.04em;
 }

@@ -11,6 +11,7 @@ import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { ROLE_LABELS } from '../../../words/general.ts';
 import { needWords } from '../../../words/need.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import { supportWords } from '../../../words/support.ts';
 import { howMuch } from './howMuch.ts';
 
@@ -27,7 +28,8 @@ const recipes = useRecipes();
 const units = useUnits();
 onMounted(() => recipes.ensure().catch(sayProblem));
 
-const grams = (massG: number) => units.show('mass', massG * 1000);
+const measures = useMeasures();
+const grams = (massG: number) => measures.value.mass(massG * 1000);
 
 const needed = computed(() => {
   const { support, technique, aims, colors } = props;
@@ -49,7 +51,7 @@ const short = computed(() => answer.value.materials.filter(isShort));
   <div v-if="needed.length > 0" class="much">
     <p>
       Enough for {{ supportWords(support, units) }}:
-      <strong>{{ needWords(needed, (mg) => units.show('mass', mg)) }}</strong>
+      <strong>{{ needWords(needed, measures.mass) }}</strong>
       <ComputedFrom calculation="amounts" />
     </p>
     <p v-for="each in short" :key="each.name" class="look">
@@ -62,7 +64,7 @@ const short = computed(() => answer.value.materials.filter(isShort));
           <tr>
             <th scope="rowgroup" colspan="2">
               {{ ROLE_LABELS[cup.role] }}<template v-if="cup.count > 1">, each of {{ cup.count }}</template>
-              <span class="soft"> {{ cup.recipe }}</span>
+              <span class="soft recipe">{{ cup.recipe }}</span>
             </th>
           </tr>
           <tr v-for="part in cup.parts" :key="part.name">
@@ -109,6 +111,11 @@ th {
   padding: 8px 0 2px;
   text-align: left;
   border-bottom: 1px solid var(--rule);
+}
+
+.recipe {
+  margin-left: 6px;
+  font-weight: 400;
 }
 
 .number {
