@@ -61,6 +61,18 @@ const movementSchema = z.object({
 export const recipeIdSchema = z.string('Choose a recipe.').min(1, 'Choose a recipe.').max(80);
 export const variantSchema = z.string().max(80);
 
+/** A cup's color stirred together of several paints, by weight, the strongest first. */
+export const blendSchema = z
+  .array(
+    z.object({
+      paintId: z.uuid('Choose a paint.'),
+      parts: z.number('Give parts.').positive('Parts are above 0.').max(1000, 'At most 1000 parts.'),
+    }),
+  )
+  .min(2, 'Several paints are at least two.')
+  .max(5, 'A cup takes at most five paints.')
+  .refine((parts) => new Set(parts.map(({ paintId }) => paintId)).size === parts.length, 'Each paint once.');
+
 /** The recipe as it was when the cup was planned. */
 const recipeSnapshotSchema = z.object({
   id: recipeIdSchema,
@@ -76,6 +88,8 @@ const recipeSnapshotSchema = z.object({
   waterLimit: z.number().min(0).max(1).nullable().default(null),
   /** Of an activator: times the usual dose. */
   doseFactor: z.number().positive().max(10).nullable().default(null),
+  /** Of which paints its color is stirred together; null: one paint, or none. */
+  blend: blendSchema.nullable().default(null),
 });
 
 export const mixSchema = z.object({
@@ -108,6 +122,8 @@ export const mixCreateSchema = z.object({
   variant: variantSchema.nullable().optional(),
   /** Left out for a medium that holds no paint. */
   paintId: idSchema.optional(),
+  /** Instead of one paint: several. */
+  blend: blendSchema.nullable().optional(),
   /** Left out: the paint's name, or the recipe's. */
   name: nameSchema.optional(),
   totalMg: totalMgSchema,
@@ -171,6 +187,7 @@ export type Mix = z.output<typeof mixSchema>;
 export type Movement = z.output<typeof movementSchema>;
 export type MovementCreate = z.output<typeof movementCreateSchema>;
 export type RecipeSnapshot = z.output<typeof recipeSnapshotSchema>;
+export type Blend = z.output<typeof blendSchema>;
 export type Retarget = z.output<typeof retargetSchema>;
 export type IngredientCreate = z.output<typeof ingredientCreateSchema>;
 export type DrawCreate = z.output<typeof drawCreateSchema>;

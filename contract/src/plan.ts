@@ -2,7 +2,7 @@ import { planSchema } from '@icy-ribbon/core/piece/plan';
 import { CUP_ROLES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import { idSchema, MOST_VERSION, nameSchema, timestampSchema, versionSchema } from './common.ts';
-import { recipeIdSchema, variantSchema } from './mix.ts';
+import { blendSchema, recipeIdSchema, variantSchema } from './mix.ts';
 
 /** A cup the plan pours that is not mixed yet; once it is, the cup carries the same id. */
 const plannedCupSchema = z.object({
@@ -12,6 +12,7 @@ const plannedCupSchema = z.object({
   recipeId: recipeIdSchema,
   variant: variantSchema.nullable(),
   paintId: idSchema.nullable(),
+  blend: blendSchema.nullable().default(null),
 });
 
 const body = {

@@ -72,7 +72,7 @@ export async function buildDemoPiece(
     ingredients: planIngredients({
       recipe: cup.recipe,
       variant: null,
-      paint: cup.paint,
+      paints: [{ material: cup.paint, parts: 1 }],
       ofKind: (kind) => stock.media.get(kind),
       white: () => stock.paints.oyster,
       findRecipe: findSchool,

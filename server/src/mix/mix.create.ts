@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Material, Mix, MixCreate, RecipeSnapshot } from '@icy-ribbon/contract';
+import type { Blend, Material, Mix, MixCreate, RecipeSnapshot } from '@icy-ribbon/contract';
 import { isPaint, materialKind } from '@icy-ribbon/core/paint/material';
 import { partsFor, recipesFor, type Recipe } from '@icy-ribbon/core/paint/recipe';
 import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
@@ -9,7 +9,7 @@ import { findMaterial, shelfByKind } from '../material/material.queries.ts';
 import { learnedFromReadings } from '../reading/learned.queries.ts';
 import { recipeFinder } from '../recipe/recipe.queries.ts';
 import { findMix, insertMix, nextPosition } from './mix.queries.ts';
-import { planIngredients } from './plan.ts';
+import { planIngredients, type PaintPart } from './plan.ts';
 
 /** Plans a cup: the recipe's parts, filled with what is on the shelf and weighed out to the milligram. */
 export async function createMix(
@@ -41,14 +41,14 @@ export async function createMix(
   if (!makesIt) {
     throw unfit('recipeId', `"${recipe.name}" does not make a ${input.role} for this technique.`);
   }
-  const paint = await paintFor(trx, recipe, input);
+  const paints = await paintsFor(trx, recipe, input);
   const shelf = await shelfByKind(trx);
   const taught = learned ?? (await learnedFromReadings(trx, pieceId));
   const variant = input.variant ?? null;
   const ingredients = planIngredients({
     recipe,
     variant,
-    paint,
+    paints,
     ofKind: (kind) => shelf.ofKind(kind),
     white: () => shelf.white(),
     findRecipe,
@@ -59,9 +59,9 @@ export async function createMix(
   const mix: Mix = {
     ...newRecord(id, timestamp()),
     pieceId,
-    name: input.name ?? paint?.name ?? recipe.name,
+    name: input.name ?? nameOf(paints) ?? recipe.name,
     role: input.role,
-    recipe: recipeSnapshot(recipe, variant),
+    recipe: recipeSnapshot(recipe, variant, paints.length > 1 ? (input.blend ?? null) : null),
     position: await nextPosition(trx, pieceId),
     ingredients,
     additions: [],
@@ -73,10 +73,31 @@ export async function createMix(
   return mix;
 }
 
-/** The paint a cup was asked for, if its recipe takes one. */
-async function paintFor(trx: Writer, recipe: Recipe, input: MixCreate): Promise<Material | undefined> {
-  if (input.role === 'medium') return undefined;
-  const paint = input.paintId === undefined ? undefined : await findMaterial(trx, input.paintId);
+/** The paint or paints a cup was asked for, if its recipe takes any. */
+async function paintsFor(trx: Writer, recipe: Recipe, input: MixCreate): Promise<PaintPart[]> {
+  if (input.role === 'medium') return [];
+  if (!input.blend) return [{ material: await paintFor(trx, recipe, input, input.paintId), parts: 1 }];
+  const paints: PaintPart[] = [];
+  for (const [index, { paintId, parts }] of input.blend.entries()) {
+    const material = await paintFor(trx, recipe, input, paintId);
+    if (!isPaint(material.kind)) {
+      throw unfit(
+        `blend.${index}.paintId`,
+        `"${material.name}" is no paint: only paints are stirred together.`,
+      );
+    }
+    paints.push({ material, parts });
+  }
+  return paints;
+}
+
+async function paintFor(
+  trx: Writer,
+  recipe: Recipe,
+  input: MixCreate,
+  paintId: string | undefined,
+): Promise<Material> {
+  const paint = paintId === undefined ? undefined : await findMaterial(trx, paintId);
   if (!paint || paint.deletedAt !== null) throw unfit('paintId', 'Choose a paint from the shelf.');
   const takesPaint = partsFor(recipe, paint.finish, input.variant).some((part) => part.of.kind === 'paint');
   const fits = isPaint(paint.kind) || (!takesPaint && materialKind(paint.kind).group === 'powder');
@@ -84,7 +105,22 @@ async function paintFor(trx: Writer, recipe: Recipe, input: MixCreate): Promise<
   return paint;
 }
 
-export const recipeSnapshot = (recipe: Recipe, variant: string | null): RecipeSnapshot => ({
+const LONGEST_NAME = 80;
+
+/** "Slate ink and rain". */
+function nameOf(paints: readonly PaintPart[]): string | undefined {
+  const [first, ...others] = paints.map(({ material }) => material.name);
+  if (first === undefined) return undefined;
+  const name =
+    others.length === 0 ? first : `${[first, ...others.slice(0, -1)].join(', ')} and ${others.at(-1)}`;
+  return name.slice(0, LONGEST_NAME);
+}
+
+export const recipeSnapshot = (
+  recipe: Recipe,
+  variant: string | null,
+  blend: Blend | null = null,
+): RecipeSnapshot => ({
   id: recipe.id,
   name: recipe.name,
   variant,
@@ -92,4 +128,5 @@ export const recipeSnapshot = (recipe: Recipe, variant: string | null): RecipeSn
   restHours: recipe.restHours ?? null,
   waterLimit: recipe.waterLimit ?? null,
   doseFactor: recipe.doseFactor ?? null,
+  blend,
 });

@@ -142,6 +142,7 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
             restHours: null,
             waterLimit: null,
             doseFactor: null,
+            blend: null,
           },
     position: await nextPosition(trx, pieceId),
     ingredients,

@@ -7,6 +7,9 @@ import type { MixTable } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
 
 /** The mixes of some pieces with their ingredients and what was weighed in, in the order they were planned. */
+/** Cups planned before several paints could be stirred together. */
+const NO_BLEND = { blend: null };
+
 export async function mixesOf(db: Reader, pieceIds: readonly string[]): Promise<Mix[]> {
   const rows = await db
     .selectFrom('mix')
@@ -63,7 +66,7 @@ async function assemble(db: Reader, rows: readonly Selectable<MixTable>[]): Prom
     .execute();
   return rows.map((row) => ({
     ...row,
-    recipe: fromJson(row.recipe),
+    recipe: { ...NO_BLEND, ...fromJson(row.recipe) },
     lid: row.lid === 1,
     ingredients: ingredients
       .filter((each) => each.mixId === row.id)

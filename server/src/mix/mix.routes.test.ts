@@ -34,6 +34,63 @@ it('a metallic takes one part of water', async () => {
   ]);
 });
 
+describe('a color of several paints', () => {
+  const ask = async (parts: readonly (readonly [name: string, parts: number])[], more: object = {}) => {
+    const blend = [];
+    for (const [name, each] of parts) {
+      blend.push({ paintId: (await materialNamed(studio, name)).id, parts: each });
+    }
+    return studio.http
+      .post(`/api/pieces/${piece.id}/mixes`)
+      .send({ role: 'color', recipeId: 'D2', totalMg: 37_500, blend, ...more });
+  };
+
+  it('divides the paint of its recipe by their parts, and remembers them', async () => {
+    const { body } = await ask([
+      ['White', 1],
+      ['Deep blue', 0.25],
+    ]);
+    expect(body.name).toBe('White and Deep blue');
+    expect(targets(body as Mix)).toEqual([
+      ['Flow conditioner', 20_000],
+      ['White', 8_000],
+      ['Deep blue', 2_000],
+      ['Water', 7_500],
+    ]);
+    expect((body as Mix).recipe.blend?.map(({ parts }) => parts)).toEqual([1, 0.25]);
+    await weighInFully(studio, body as Mix);
+    const { body: read } = await studio.http.get(`/api/pieces/${piece.id}`);
+    expect((read as Piece).mixes[0]!.recipe.blend).toHaveLength(2);
+  });
+
+  it('takes two to five different paints, and only paints', async () => {
+    const twice = await ask([
+      ['White', 1],
+      ['White', 1],
+    ]);
+    expect(twice.body.errors[0]).toMatchObject({ path: 'blend', message: 'Each paint once.' });
+    const water = await ask([
+      ['White', 1],
+      ['Water', 1],
+    ]);
+    expect(water.status).toBe(422);
+    expect(water.body.detail).toContain('Water');
+  });
+
+  it('the strongest paint says whether it is made as a metallic', async () => {
+    const { body } = await ask([
+      ['Copper', 3],
+      ['Deep blue', 1],
+    ]);
+    expect(targets(body as Mix)).toEqual([
+      ['Flow conditioner', 18_750],
+      ['Copper', 7_031],
+      ['Deep blue', 2_344],
+      ['Water', 9_375],
+    ]);
+  });
+});
+
 it('a cup keeps its materials as they were', async () => {
   const mix = await planCup(studio, piece, 'Ochre', 50_000);
   const ochre = await materialNamed(studio, 'Ochre');

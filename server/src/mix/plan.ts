@@ -17,12 +17,18 @@ import {
 } from '@icy-ribbon/core/paint/recipe';
 import { unfit } from '../http/problem.ts';
 
+/** A paint of a cup and its parts by weight. */
+export interface PaintPart {
+  readonly material: Material;
+  readonly parts: number;
+}
+
 /** What a cup is planned from. */
 export interface CupPlan {
   readonly recipe: Recipe;
   readonly variant: string | null;
-  /** None for a medium. */
-  readonly paint: Material | undefined;
+  /** The cup's paint, or the several it is stirred together of, with their parts; none for a medium. */
+  readonly paints: readonly PaintPart[];
   /** The shelf's material of a kind, if there is one. */
   readonly ofKind: (kind: MaterialKind) => Material | undefined;
   readonly white: () => Material | undefined;
@@ -41,32 +47,48 @@ export interface CupPlan {
  * @throws HttpProblem 422 naming what the shelf lacks, with what could stand in for it
  */
 export function planIngredients(plan: CupPlan): Ingredient[] {
-  const because = plan.paint && refusal(plan.recipe, plan.paint.kind);
-  if (because) throw unfit('paintId', because);
-  const materialFor = (source: IngredientSource): Material => {
+  for (const { material } of plan.paints) {
+    const because = refusal(plan.recipe, material.kind);
+    if (because) throw unfit('paintId', plan.paints.length > 1 ? `${material.name}: ${because}` : because);
+  }
+  const [strongest] = [...plan.paints].sort((a, b) => b.parts - a.parts);
+  const materialsFor = (source: IngredientSource): readonly PaintPart[] => {
+    if (source.kind === 'paint' && plan.paints.length > 0) return plan.paints;
+    const powder = strongest && isPowder(strongest.material) ? strongest.material : undefined;
     const material =
-      source.kind === 'paint'
-        ? plan.paint
-        : source.kind === 'white'
-          ? plan.white()
-          : plan.paint && isPowder(plan.paint) && isPowderKind(source.material)
-            ? plan.paint
-            : plan.ofKind(source.material);
+      source.kind === 'white'
+        ? plan.white()
+        : source.kind === 'material'
+          ? powder && isPowderKind(source.material)
+            ? powder
+            : plan.ofKind(source.material)
+          : undefined;
     if (!material) throw unfit('recipeId', lackOf(source, plan.ofKind));
-    return material;
+    return [{ material, parts: 1 }];
   };
-  const parts = expand(partsFor(plan.recipe, plan.paint?.finish ?? 'plain', plan.variant), {
+  const parts = expand(partsFor(plan.recipe, strongest?.material.finish ?? 'plain', plan.variant), {
     findRecipe: plan.findRecipe,
-    densityOf: (source) => materialFor(source).densityGPerMl,
+    densityOf: (source) => densityOf(materialsFor(source)),
   });
-  const targets = portion(parts, plan.totalMg);
-  const ingredients = parts.map((part, index) =>
-    ingredient(plan, materialFor(part.of), part.share, targets[index] ?? 0),
+  const filled = parts.flatMap(({ of, share }) => {
+    const materials = materialsFor(of);
+    const all = materials.reduce((sum, each) => sum + each.parts, 0);
+    return materials.map((each) => ({ material: each.material, share: (share * each.parts) / all }));
+  });
+  const targets = portion(filled, plan.totalMg);
+  const ingredients = filled.map(({ material, share }, index) =>
+    ingredient(plan, material, share, targets[index] ?? 0),
   );
   const thinner = plan.recipe.thinning?.with;
   if (!thinner || ingredients.some((each) => each.material.kind === thinner)) return ingredients;
-  const material = materialFor({ kind: 'material', material: thinner });
-  return [...ingredients, ingredient(plan, material, 0, 0)];
+  const [{ material } = {}] = materialsFor({ kind: 'material', material: thinner });
+  return material ? [...ingredients, ingredient(plan, material, 0, 0)] : ingredients;
+}
+
+/** Of what is stirred together by weight, g/ml: the volumes add up. */
+function densityOf(paints: readonly PaintPart[]): number {
+  const mass = paints.reduce((sum, { parts }) => sum + parts, 0);
+  return mass / paints.reduce((sum, { parts, material }) => sum + parts / material.densityGPerMl, 0);
 }
 
 const isPowderKind = (kind: MaterialKind): boolean => materialKind(kind).group === 'powder';

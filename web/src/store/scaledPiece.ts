@@ -45,5 +45,6 @@ function asPlanned({ mix }: Cup, recipeId: string | undefined): PlannedCup {
     recipeId: recipeId ?? mix.recipe.id,
     variant: recipeId ? null : mix.recipe.variant,
     paintId: paint?.material.materialId ?? null,
+    blend: mix.recipe.blend,
   };
 }

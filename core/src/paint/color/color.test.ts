@@ -120,10 +120,11 @@ describe('matching a color from the shelf', () => {
       { hex: shelf[4]!.hex, amount: 0.5 },
       { hex: shelf[2]!.hex, amount: 0.125 },
     ]);
-    expect(matchColor(target, shelf)[0]!.de2000).toBeLessThan(2);
+    const found = matchColor(target, shelf, 20);
+    expect(Math.min(...found.map(({ de2000 }) => de2000))).toBeLessThan(2);
   });
 
-  it('answers in kitchen parts of at most four paints, the closest first', () => {
+  it('answers in kitchen parts of at most four paints, the simplest first of those that look alike', () => {
     const answers = matchColor('#6f93a8', shelf, 5);
     expect(answers).toHaveLength(5);
     for (const answer of answers) {
@@ -137,8 +138,12 @@ describe('matching a color from the shelf', () => {
         .join(),
     );
     expect(new Set(sets).size).toBe(5);
-    const differences = answers.map((answer) => answer.de2000);
-    expect(differences).toEqual([...differences].sort((a, b) => a - b));
+    const bands = answers.map(({ de2000 }) => [1, 2.5, 6].filter((most) => de2000 >= most).length);
+    expect(bands).toEqual([...bands].sort((a, b) => a - b));
+    for (const band of new Set(bands)) {
+      const paints = answers.filter((_, index) => bands[index] === band).map(({ parts }) => parts.length);
+      expect(paints).toEqual([...paints].sort((a, b) => a - b));
+    }
   });
 
   it('a shelf of one paint answers with it', () => {

@@ -30,7 +30,7 @@ interface Candidate {
  * A wider beam might find a better mix of three or four; the pairs are complete.
  *
  * @param targetHex #rrggbb
- * @param count how many answers, the closest first
+ * @param count how many answers: those that come as near as the eye can tell first, the fewest paints first among them
  */
 export function matchColor(targetHex: string, paints: readonly MatchPaint[], count = 5): ColorMatch[] {
   const colors = paints.map((paint) => new Color(paint.hex));
@@ -58,9 +58,13 @@ export function matchColor(targetHex: string, paints: readonly MatchPaint[], cou
         de2000: colorDifference(hex, targetHex),
       };
     })
-    .sort((a, b) => a.de2000 - b.de2000)
+    .sort((a, b) => nearness(a) - nearness(b) || a.parts.length - b.parts.length || a.de2000 - b.de2000)
     .slice(0, count);
 }
+
+/** Differences that look alike: not to be told apart, very near, near, another color (common practice for CIEDE2000). */
+const LOOKS_ALIKE = [1, 2.5, 6];
+const nearness = ({ de2000 }: ColorMatch): number => LOOKS_ALIKE.filter((most) => de2000 >= most).length;
 
 /** One candidate of each set of parts: the order in which paints were added does not matter. */
 function distinct(candidates: readonly Candidate[]): Candidate[] {

@@ -201,6 +201,7 @@ it('a planned cup is a paint of the plan; what is short of it is put on the benc
     recipeId: 'P1',
     variant: null,
     paintId: PAINT_ID,
+    blend: null,
   };
   const path = {
     id: 'ribbon',
@@ -232,6 +233,7 @@ it('a planned cup is a paint of the plan; what is short of it is put on the benc
       name: 'Rust',
       totalMg: 28_000,
       paintId: PAINT_ID,
+      blend: null,
     },
   ]);
 });

@@ -15,8 +15,13 @@ export function plannedPaint(
   findRecipe: (id: string) => Recipe | undefined,
 ): (PlanPaint & { readonly costPerG: number | null }) | undefined {
   const recipe = findRecipe(cup.recipeId);
-  const paint = shelf.find((each) => each.id === cup.paintId);
-  if (!recipe) return undefined;
+  const wanted = cup.blend ?? [{ paintId: cup.paintId, parts: 1 }];
+  const paints = wanted.flatMap(({ paintId, parts }) => {
+    const material = shelf.find((each) => each.id === paintId);
+    return material ? [{ material, parts }] : [];
+  });
+  const [paint] = [...paints].sort((a, b) => b.parts - a.parts).map(({ material }) => material);
+  if (!recipe || (cup.blend && paints.length < cup.blend.length)) return undefined;
   const materialOf = (source: IngredientSource) => {
     if (source.kind === 'material') {
       const found = shelf.find((each) => each.kind === source.material);
@@ -31,7 +36,12 @@ export function plannedPaint(
       findRecipe,
       densityOf: (source) => materialOf(source)?.densityGPerMl,
     });
-    const filled = parts.map((part) => ({ ...part, material: materialOf(part.of) }));
+    const all = paints.reduce((sum, each) => sum + each.parts, 0);
+    const filled = parts.flatMap((part) =>
+      part.of.kind === 'paint' && paints.length > 1
+        ? paints.map((each) => ({ ...part, share: (part.share * each.parts) / all, material: each.material }))
+        : [{ ...part, material: materialOf(part.of) }],
+    );
     if (filled.some((part) => !part.material)) return undefined;
     const ingredients = filled.map(({ share, material }) => ({
       targetMg: share * 1e6,

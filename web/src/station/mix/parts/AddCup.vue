@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { ShelvedMaterial } from '@icy-ribbon/contract';
+import type { api, ShelvedMaterial } from '@icy-ribbon/contract';
+import type { z } from 'zod';
 import { fittingPaints, partsFor, recipesFor, refusal } from '@icy-ribbon/core/paint/recipe';
 import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
 import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
@@ -16,12 +17,15 @@ import AmountField from './AmountField.vue';
 import EnoughFor from './EnoughFor.vue';
 import LeftOvers from './LeftOvers.vue';
 import { cupPlanOf } from './cupPlan.ts';
-import { useSetDraft } from './setDraft.ts';
+import { useSetDraft } from '../../../store/setDraft.ts';
 import { partsInWords, recipeLabel } from '../../../words/recipe.ts';
 
 const RecipeDrawer = defineAsyncComponent(() => import('./RecipeDrawer.vue'));
 const WholeSet = defineAsyncComponent(() => import('./WholeSet.vue'));
+const PaintBlend = defineAsyncComponent(() => import('./PaintBlend.vue'));
 const ActivatorDose = defineAsyncComponent(() => import('./ActivatorDose.vue'));
+
+type MixInput = z.input<typeof api.mixes.create.body>;
 
 const props = defineProps<{ pieceId: string; technique: Technique; cups: readonly Cup[] }>();
 
@@ -31,8 +35,8 @@ const recipes = useRecipes();
 const needs = useNeeds();
 
 const roles = computed(() => ROLES_OF[props.technique]);
-const role = ref<CupRole>(missingRole());
 const set = useSetDraft(props.pieceId);
+const role = ref<CupRole>(roles.value.find((each) => set.value[each].blend.length > 0) ?? missingRole());
 const row = computed(() => set.value[role.value]);
 /** As much as the piece needs, until another amount is typed. */
 const totalMg = computed({
@@ -73,6 +77,7 @@ const variantOptions = computed(() => [
   ...(recipe.value?.variants ?? []).map(({ name }) => ({ value: name, label: name })),
 ]);
 
+const takesPaint = computed(() => recipe.value?.parts.some((part) => part.of.kind === 'paint') ?? false);
 const paints = computed(() => fittingPaints(recipe.value, role.value, shelf.materials));
 
 const inUse = computed(
@@ -87,7 +92,30 @@ function hint(paint: ShelvedMaterial): string {
   return partsInWords(partsFor(recipe.value, paint.finish, row.value.variant || null), recipes.find);
 }
 
-async function add(paint: ShelvedMaterial): Promise<void> {
+const MOST_PAINTS = 5;
+const isBlending = ref(row.value.blend.length > 0);
+
+/** A paint goes on the bench as a cup; while several are stirred together it goes into their cup. */
+function take(paint: ShelvedMaterial): void {
+  const { blend } = row.value;
+  if (!isBlending.value) void add({ paintId: paint.id });
+  else if (blend.length < MOST_PAINTS && !blend.some(({ paintId }) => paintId === paint.id)) {
+    row.value.blend = [...blend, { paintId: paint.id, parts: 1 }];
+  }
+}
+
+/** One that is left alone is a cup of one paint. */
+async function addBlend(): Promise<void> {
+  const { blend } = row.value;
+  const [only] = blend;
+  if (!only) return;
+  if (await add(blend.length > 1 ? { blend } : { paintId: only.paintId })) {
+    row.value.blend = [];
+    isBlending.value = false;
+  }
+}
+
+async function add(of: Pick<MixInput, 'paintId' | 'blend'>): Promise<boolean> {
   problem.value = null;
   try {
     await needs.refitting(() =>
@@ -95,14 +123,16 @@ async function add(paint: ShelvedMaterial): Promise<void> {
         role: role.value,
         recipeId: recipe.value?.id ?? '',
         variant: row.value.variant || null,
-        paintId: paint.id,
+        ...of,
         totalMg: totalMg.value ?? 0,
       }),
     );
     if (role.value === roles.value[0]) role.value = 'color';
+    return true;
   } catch (error) {
     problem.value = error;
     if (!messageAt(error, 'totalMg')) sayProblem(error);
+    return false;
   }
 }
 
@@ -140,6 +170,9 @@ const plan = computed(() =>
         :density="plan?.densityGPerMl ?? 1.1"
         @dose="totalMg = $event"
       />
+      <Button v-if="takesPaint" type="link" :aria-pressed="isBlending" @click="isBlending = !isBlending">
+        Several paints
+      </Button>
       <Button type="link" @click="setOpen = true">Whole set</Button>
       <Button type="link" @click="drawerOpen = true">Recipes</Button>
     </div>
@@ -152,13 +185,14 @@ const plan = computed(() =>
       </template>
     </p>
     <LeftOvers :technique="technique" :role="role" />
+    <PaintBlend v-if="isBlending && takesPaint" v-model="row.blend" :paints="paints" @make="addBlend" />
     <ul class="swatches">
       <li v-for="paint in paints" :key="paint.id">
         <button
           class="plain-button"
           :aria-label="`Put a cup of ${paint.name} on the bench`"
           :title="hint(paint)"
-          @click="add(paint)"
+          @click="take(paint)"
         >
           <span class="swatch" :style="{ background: paint.colorHex }"></span>
           <span class="name" :class="{ used: inUse.has(paint.id) }">{{ paint.name }}</span>
@@ -185,6 +219,10 @@ section {
   flex-wrap: wrap;
   align-items: center;
   gap: 8px;
+}
+
+.controls > :deep(.ant-btn-link) {
+  padding-inline: 7px;
 }
 
 .school {

@@ -12,7 +12,7 @@ import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
 import { recipeLabel } from '../../../words/recipe.ts';
-import type { RoleDraft, SetDraft } from './setDraft.ts';
+import type { RoleDraft, SetDraft } from '../../../store/setDraft.ts';
 
 /** All cups of a piece at once: the ground, the colors and, for a bloom, the activator. */
 const props = defineProps<{ technique: Technique }>();

@@ -59,6 +59,7 @@ function make(): void {
     recipeId: recipeId.value,
     variant: null,
     paintId: paint.id,
+    blend: null,
   };
   plan.change({ ...plan.body, planned: [...plan.body.planned, cup] });
   emit('made', id);

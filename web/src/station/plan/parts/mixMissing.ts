@@ -35,6 +35,7 @@ export async function mixMissing(
         name: planned.name,
         totalMg: missingMg,
         ...(planned.paintId && { paintId: planned.paintId }),
+        blend: planned.blend,
       });
     } else if (cup?.state.phase === 'planned') {
       if (cup.state.targetMg < missingMg) await store.changeCup(cup.mix, { totalMg: missingMg });

@@ -43,6 +43,7 @@ const cup: PlannedCup = {
   recipeId: 'D2',
   variant: null,
   paintId: 'teal',
+  blend: null,
 };
 
 describe('a cup that is only planned', () => {

@@ -5,6 +5,15 @@ import type { Cup } from '../../../store/piece/piece.ts';
 /** A cup further than this from its recipe is not repeated by it. */
 const STRAYED = 0.03;
 
+/** Which ingredients are the cup's own paint: one, or those it is stirred together of. */
+function paintsOf({ ingredients, recipe }: Cup['mix']): number[] {
+  const own = ingredients.flatMap(({ material }, index) => (isPaint(material.kind) ? [index] : []));
+  const blended = new Set(recipe.blend?.map(({ paintId }) => paintId));
+  return blended.size > 0
+    ? own.filter((at) => blended.has(ingredients[at]!.material.materialId))
+    : own.slice(0, 1);
+}
+
 /**
  * The recipe of what was really weighed into a cup; undefined when that is its recipe anyway, or when
  * nothing was weighed.
@@ -23,12 +32,14 @@ export function recipeAsPoured(
       STRAYED * (each.targetMg / planned || 1),
   );
   if (!strays) return undefined;
-  let hasPaint = false;
+  const paints = paintsOf(mix);
+  const gramsOf = (of: (index: number) => boolean) =>
+    Number((actual.reduce((sum, mg, index) => sum + (of(index) ? mg : 0), 0) / 1000).toFixed(2));
   const parts = mix.ingredients.flatMap((each, index) => {
-    const amount = Number(((actual[index] ?? 0) / 1000).toFixed(2));
+    if (paints.includes(index) && index !== paints[0]) return [];
+    const isOwn = paints.includes(index);
+    const amount = gramsOf((at) => (isOwn ? paints.includes(at) : at === index));
     if (amount <= 0) return [];
-    const isOwn = !hasPaint && isPaint(each.material.kind);
-    hasPaint ||= isOwn;
     const of = isOwn
       ? ({ kind: 'paint' } as const)
       : ({ kind: 'material', material: each.material.kind } as const);

@@ -110,6 +110,7 @@ describe('a recipe as it was poured', () => {
       mix: {
         name: 'Rust',
         role: 'color',
+        recipe: { blend: null },
         ingredients: [
           ingredient('flow-conditioner', 20_000),
           ingredient('artist-tube', 10_000),
@@ -137,6 +138,28 @@ describe('a recipe as it was poured', () => {
 
   it('leaves out what was never poured in', () => {
     expect(recipeAsPoured(poured([20_000, 10_000, 0]), piece)!.parts).toHaveLength(2);
+  });
+
+  it('several paints are one part of it, however they strayed', () => {
+    const of = (kind: string, materialId: string) => ({ targetMg: 5_000, material: { kind, materialId } });
+    const cup = {
+      mix: {
+        name: 'Slate and rain',
+        role: 'color',
+        recipe: {
+          blend: [
+            { paintId: 'slate', parts: 1 },
+            { paintId: 'rain', parts: 1 },
+          ],
+        },
+        ingredients: [of('flow-conditioner', 'c'), of('artist-tube', 'slate'), of('fluid', 'rain')],
+      },
+      state: { shownIngredientMg: [5_000, 7_000, 4_000] },
+    } as unknown as Cup;
+    expect(recipeAsPoured(cup, piece)!.parts.map(({ amount, of: { kind } }) => [amount, kind])).toEqual([
+      [5, 'material'],
+      [11, 'paint'],
+    ]);
   });
 
   it('twice the amount is the same recipe', () => {

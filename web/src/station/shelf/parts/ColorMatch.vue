@@ -4,12 +4,14 @@ import { isPaint } from '@icy-ribbon/core/paint/material';
 import { useDebounceFn } from '@vueuse/core';
 import { Button, Select } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
+import { useRouter } from 'vue-router';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import ColorField from '../../../field/ColorField.vue';
 import FieldRow from '../../../field/FieldRow.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { useSetDraft } from '../../../store/setDraft.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { colorWorker } from '../../../worker/color.ts';
 
@@ -17,6 +19,7 @@ const ANSWERS = 6;
 const SPOONS: Readonly<Record<number, string>> = { 1: '1', 0.5: '1/2', 0.25: '1/4', 0.125: '1/8' };
 
 const shelf = useShelf();
+const router = useRouter();
 const piece = usePiece();
 const target = ref('#6b8f8a');
 const without = ref<string[]>([]);
@@ -73,6 +76,17 @@ async function fromPhoto(event: Event): Promise<void> {
     const [red = 0, green = 0, blue = 0] = context.getImageData(0, 0, 1, 1).data;
     target.value = `#${[red, green, blue].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
   });
+}
+
+/** The mix becomes a color cup of the piece in hand: its paints wait at Mix with their parts. */
+async function mixIt(answer: ColorMatch): Promise<void> {
+  const pieceId = piece.piece?.id;
+  if (!pieceId) return;
+  useSetDraft(pieceId).value.color.blend = answer.parts.map(({ id, amount }) => ({
+    paintId: id,
+    parts: amount,
+  }));
+  await router.push({ name: 'mix', params: { pieceId } });
 }
 
 const photo = ref<HTMLInputElement | null>(null);
@@ -133,7 +147,10 @@ const photo = ref<HTMLInputElement | null>(null);
             <strong>{{ SPOONS[part.amount] }}</strong> {{ paintNamed(part.id)?.name }}
           </span>
         </span>
-        <span class="soft">dE2000 {{ answer.de2000.toFixed(1) }}, {{ nearness(answer.de2000) }}</span>
+        <div>
+          <p class="soft">dE2000 {{ answer.de2000.toFixed(1) }}, {{ nearness(answer.de2000) }}</p>
+          <Button v-if="piece.piece" size="small" @click="mixIt(answer)">A cup of it</Button>
+        </div>
       </li>
       <li v-if="paints.length === 0" class="soft">There is no paint on the shelf to mix from.</li>
     </ol>

@@ -9,15 +9,22 @@ export interface RoleDraft {
   totalMg: number | null;
   /** Paints chosen for the whole set. */
   paintIds: string[];
+  /** Paints that are to be stirred together into one cup, with their parts. */
+  blend: { paintId: string; parts: number }[];
 }
 
 export type SetDraft = Record<CupRole, RoleDraft>;
 
 export const emptySet = (): SetDraft =>
   Object.fromEntries(
-    CUP_ROLES.map((role) => [role, { recipeId: '', variant: '', totalMg: null, paintIds: [] }]),
+    CUP_ROLES.map((role) => [role, { recipeId: '', variant: '', totalMg: null, paintIds: [], blend: [] }]),
   ) as unknown as SetDraft;
 
 /** The draft of a piece's cups; it outlives a look at another station and a reload. */
 export const useSetDraft = (pieceId: string): RemovableRef<SetDraft> =>
-  useSessionStorage(`icy-ribbon.set.${pieceId}`, emptySet(), { mergeDefaults: true });
+  useSessionStorage(`icy-ribbon.set.${pieceId}`, emptySet(), {
+    mergeDefaults: (kept, empty) =>
+      Object.fromEntries(
+        CUP_ROLES.map((role) => [role, { ...empty[role], ...kept[role] }]),
+      ) as unknown as SetDraft,
+  });
