@@ -1,5 +1,6 @@
 import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
 import type { LoggedEvent } from '@icy-ribbon/core/piece/event';
+import { BASE_PATTERNS, PATH_KINDS } from '@icy-ribbon/core/piece/plan';
 import { z } from 'zod';
 import { idSchema, massMgSchema, timestampSchema, nameSchema } from './common.ts';
 import { pouredPlanSchema } from './plan.ts';
@@ -9,6 +10,28 @@ const placeSchema = z.object({ x: shareOfFace, y: shareOfFace });
 /** The step of the run sheet that an event carries out. */
 const stepIdSchema = z.string().max(200).optional();
 
+const mmSchema = z.number().min(-10_000).max(20_000);
+const spotSchema = z.object({ x: mmSchema, y: mmSchema });
+const curveSchema = { start: spotSchema, control: spotSchema, end: spotSchema };
+const itemIdSchema = z.string().min(1).max(80);
+
+/** Where paint was laid and how it lies, mm from the top left of the face. */
+const laidShapeSchema = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('face'),
+    pattern: z.enum(BASE_PATTERNS),
+    area: z.int().min(0).max(10),
+    seam: z.object(curveSchema).nullable(),
+  }),
+  z.object({
+    kind: z.literal('stack'),
+    itemId: itemIdSchema,
+    at: spotSchema,
+    footprintMm: z.number().min(1).max(10_000),
+  }),
+  z.object({ kind: z.enum(PATH_KINDS), itemId: itemIdSchema, ...curveSchema }),
+]);
+
 /** A cup, or part of one, laid on the support. */
 const layerDataSchema = z.object({
   mixId: idSchema,
@@ -17,6 +40,7 @@ const layerDataSchema = z.object({
   moment: z.enum(['lay', 'add']).optional(),
   /** Where, as shares of the face from its top left. */
   at: placeSchema.nullish(),
+  shape: laidShapeSchema.nullish(),
   stepId: stepIdSchema,
 });
 

@@ -1,19 +1,28 @@
 <script setup lang="ts">
 import { bearingOf } from '@icy-ribbon/core/flow/air';
+import { isLaidPath, type LaidShape } from '@icy-ribbon/core/piece/event';
+import type { Place } from '@icy-ribbon/core/piece/plan';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { computed, ref, useId } from 'vue';
-import { arrowPath, puddleRadiusMm, type DrawnPass } from './support.ts';
+import { baseShapes, faceOutline, pathBands, stackDisks, type PlanContext } from './plan.ts';
+import { arrowPath, type DrawnPass } from './support.ts';
 
 const props = defineProps<{
   support: SupportSize;
-  baseHex: string | null;
-  puddles: readonly { readonly id: string; readonly colorHex: string; readonly mg: number }[];
+  /** What lies on it, drawn as plans are. */
+  laid: PlanContext | null;
+  /** Where the next layer goes. */
+  next: LaidShape | null;
   passes: readonly DrawnPass[];
   draft: DrawnPass | null;
   drawable: boolean;
 }>();
 
-const emit = defineEmits<{ swipe: [from: { x: number; y: number }, directionDeg: number] }>();
+const emit = defineEmits<{
+  swipe: [from: { x: number; y: number }, directionDeg: number];
+  /** A tap or a stroke, in mm. */
+  stroke: [start: Place, end: Place];
+}>();
 
 const svg = ref<SVGSVGElement | null>(null);
 const start = ref<{ x: number; y: number } | null>(null);
@@ -28,14 +37,30 @@ const box = computed(
 const span = computed(() => Math.min(props.support.widthMm, props.support.heightMm));
 const stroke = computed(() => span.value / 130);
 
-/** The pile from below: each later puddle lies on the earlier ones and is drawn inside them. */
-const pile = computed(() => {
-  const radii = props.puddles.map((puddle) => puddleRadiusMm(puddle.mg));
-  return props.puddles.map((puddle, index) => ({
-    ...puddle,
-    radius: Math.sqrt(radii.slice(index).reduce((sum, radius) => sum + radius ** 2, 0)),
-  }));
+const areas = computed(() => (props.laid ? baseShapes(props.laid) : []));
+const bands = computed(() => props.laid?.plan.paths.flatMap((path) => pathBands(props.laid!, path)) ?? []);
+const disks = computed(
+  () => props.laid?.plan.stacks.flatMap((stack) => stackDisks(props.laid!, stack)) ?? [],
+);
+
+const outline = (places: readonly Place[]) =>
+  places.map(({ x, y }) => `${x.toFixed(1)},${y.toFixed(1)}`).join(' ');
+/** The next layer's outline; its seam too, where two bases meet. */
+const nextPath = computed(() => {
+  const { next } = props;
+  if (!next) return '';
+  if (next.kind === 'face') {
+    const face = `M${outline(faceOutline(props.support)).replaceAll(' ', 'L')}Z`;
+    return next.seam ? face + curve(next.seam) : face;
+  }
+  if (isLaidPath(next)) return curve(next);
+  const radius = next.footprintMm / 2;
+  const { x, y } = next.at;
+  return `M${x - radius} ${y}a${radius} ${radius} 0 1 0 ${2 * radius} 0a${radius} ${radius} 0 1 0 ${-2 * radius} 0`;
 });
+
+const curve = ({ start, control, end }: { start: Place; control: Place; end: Place }) =>
+  `M${start.x} ${start.y}Q${control.x} ${control.y} ${end.x} ${end.y}`;
 
 function place(event: PointerEvent): { x: number; y: number } | null {
   const matrix = svg.value?.getScreenCTM();
@@ -60,6 +85,8 @@ function end(event: PointerEvent): void {
   const point = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
   const dx = point.x - from.x * props.support.widthMm;
   const dy = point.y - from.y * props.support.heightMm;
+  const begun = { x: from.x * props.support.widthMm, y: from.y * props.support.heightMm };
+  emit('stroke', begun, { x: point.x, y: point.y });
   if (Math.hypot(dx, dy) < 0.04 * span.value) return;
   emit('swipe', from, Math.round(bearingOf(dx, dy)) % 360);
 }
@@ -88,21 +115,38 @@ function end(event: PointerEvent): void {
       </clipPath>
     </defs>
     <g :clip-path="`url(#${clip})`">
-      <rect
-        :width="support.widthMm"
-        :height="support.heightMm"
-        :fill="baseHex ?? 'var(--bench)'"
-        class="face"
+      <rect :width="support.widthMm" :height="support.heightMm" class="bare" />
+      <polygon
+        v-for="(area, index) in areas"
+        :key="index"
+        :points="outline(area.outline)"
+        :fill="area.colorHex"
+      />
+      <polyline
+        v-for="(band, index) in bands"
+        :key="`band ${index}`"
+        :points="outline(band.places)"
+        :stroke="band.colorHex"
+        :stroke-width="band.widthMm"
+        class="band"
       />
       <circle
-        v-for="puddle in pile"
-        :key="puddle.id"
-        :cx="support.widthMm / 2"
-        :cy="support.heightMm / 2"
-        :r="puddle.radius"
-        :fill="puddle.colorHex"
+        v-for="(disk, index) in disks"
+        :key="`disk ${index}`"
+        :cx="disk.at.x"
+        :cy="disk.at.y"
+        :r="disk.radiusMm"
+        :fill="disk.colorHex"
         class="puddle"
         :stroke-width="stroke * 0.4"
+      />
+      <path v-if="nextPath" :d="nextPath" class="next-halo" :stroke-width="stroke * 3" />
+      <path
+        v-if="nextPath"
+        :d="nextPath"
+        class="next"
+        :stroke-width="stroke * 1.4"
+        :stroke-dasharray="`${4 * stroke} ${3 * stroke}`"
       />
     </g>
     <ellipse
@@ -132,6 +176,26 @@ svg {
   width: 100%;
   height: 100%;
   touch-action: none;
+}
+
+.bare {
+  fill: var(--bench);
+}
+
+.band {
+  fill: none;
+  stroke-linejoin: round;
+}
+
+.next,
+.next-halo {
+  fill: none;
+  stroke: var(--brass);
+}
+
+.next-halo {
+  stroke: var(--bench);
+  stroke-opacity: 0.8;
 }
 
 .drawable {

@@ -17,6 +17,16 @@ export const ROLE_LABELS: Readonly<Record<CupRole, string>> = {
   medium: 'Medium',
 };
 
+/** How paint is laid on the support. */
+export const LAY_LABELS = {
+  face: 'over the face',
+  stack: 'a puddle or pile',
+  ribbon: 'a ribbon',
+  line: 'a line',
+  crescent: 'a crescent',
+  flood: 'a flood',
+} as const;
+
 /** The roles a piece of this technique asks for, the ground first. */
 export const ROLES_OF: Readonly<Record<Technique, readonly CupRole[]>> = {
   dutch: ['base', 'color'],

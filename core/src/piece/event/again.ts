@@ -3,6 +3,7 @@ import { USUAL_SETTINGS, type Plan, type PlanLayer, type PlanPass } from '../pla
 import type { CupRole } from '../../paint/stage/index.ts';
 import { dataOf, type EventData, type LoggedEvent } from './event.ts';
 import { inForce } from './log.ts';
+import { isLaidPath, type LaidPath, type LaidShape, type LaidStack } from './shape.ts';
 
 /** A cup that was poured, as far as a plan of it must know. */
 export interface PouredPaint {
@@ -17,8 +18,8 @@ const FOOTPRINT = 0.62;
 
 /**
  * What was really done, as a plan: the film of base that was laid, the colors in the order and grams they went on,
- * every pass as it was blown, the waits and the spin. Where paint lay is kept from the plan it was poured by; without
- * one everything stands in the middle.
+ * every pass as it was blown, the waits and the spin. Paint lies where it was laid and as it lay; where that was not
+ * logged, it is kept from the plan it was poured by, and without one it stands in the middle.
  *
  * @param newId makes an id; @param log the events of the pour
  */
@@ -32,15 +33,18 @@ export function planOfPour(
   const laid = dataOf(events, 'layer');
   const roleOf = (id: string) => paints.find((paint) => paint.id === id)?.role;
   const before = dataOf(events, 'plan')[0];
-  const base = laid.filter(({ mixId }) => roleOf(mixId) === 'base');
-  const piled = laid.filter(({ mixId }) => roleOf(mixId) !== 'base');
+  const onFace = ({ mixId, shape }: Laid) => (shape ? shape.kind === 'face' : roleOf(mixId) === 'base');
+  const base = laid.filter(onFace);
+  const piled = laid.filter((each) => !onFace(each) && !each.shape);
+  const placed = laid.flatMap(({ shape, ...each }) => (shape ? [{ ...each, shape }] : []));
   const middle = { x: support.widthMm / 2, y: support.heightMm / 2 };
   const spins = dataOf(events, 'spin');
   const waits = dataOf(events, 'wait');
   return {
     base: baseOf(base, paints, support),
-    stacks:
-      piled.length === 0
+    stacks: [
+      ...stacksOf(placed, newId),
+      ...(piled.length === 0
         ? []
         : (before?.stacks.length ?? 0) > 1
           ? sharedOut(before!, piled, newId)
@@ -52,8 +56,9 @@ export function planOfPour(
                   before?.stacks[0]?.footprintMm ?? FOOTPRINT * Math.min(support.widthMm, support.heightMm),
                 layers: piled.map(({ mixId, mg }) => ({ id: newId(), paintId: mixId, massG: mg / 1000 })),
               },
-            ],
-    paths: [],
+            ]),
+    ],
+    paths: pathsOf(placed, newId),
     passes: dataOf(events, 'pass').map((pass): PlanPass => ({
       id: newId(),
       tool: pass.tool,
@@ -76,6 +81,51 @@ export function planOfPour(
   };
 }
 
+type Placed<Shape> = Laid & { readonly shape: Shape };
+
+/** What lies on one pile or line, in the order it was laid. */
+function byItem<Shape extends LaidStack | LaidPath>(
+  placed: readonly Placed<LaidShape>[],
+  ofKind: (shape: LaidShape) => Shape | null,
+): { readonly shape: Shape; readonly laid: readonly Laid[] }[] {
+  const items = new Map<string, { shape: Shape; laid: Laid[] }>();
+  for (const each of placed) {
+    const shape = ofKind(each.shape);
+    if (!shape) continue;
+    const item = items.get(shape.itemId) ?? { shape, laid: [] };
+    item.laid.push(each);
+    items.set(shape.itemId, item);
+  }
+  return [...items.values()];
+}
+
+const layersOf = (laid: readonly Laid[], newId: () => string): PlanLayer[] =>
+  laid.map(({ mixId, mg }) => ({ id: newId(), paintId: mixId, massG: mg / 1000 }));
+
+function stacksOf(placed: readonly Placed<LaidShape>[], newId: () => string): Plan['stacks'] {
+  return byItem(placed, (shape) => (shape.kind === 'stack' ? shape : null)).map(
+    ({ shape: { at, footprintMm }, laid }) => ({
+      id: newId(),
+      at,
+      footprintMm,
+      layers: layersOf(laid, newId),
+    }),
+  );
+}
+
+function pathsOf(placed: readonly Placed<LaidShape>[], newId: () => string): Plan['paths'] {
+  return byItem(placed, (shape) => (isLaidPath(shape) ? shape : null)).map(
+    ({ shape: { kind, start, control, end }, laid }) => ({
+      id: newId(),
+      kind,
+      start,
+      control,
+      end,
+      layers: layersOf(laid, newId),
+    }),
+  );
+}
+
 /** The base as the film that its grams make over face and sides. */
 function baseOf(laid: readonly Laid[], paints: readonly PouredPaint[], support: SupportSize): Plan['base'] {
   if (laid.length === 0) return null;
@@ -88,11 +138,13 @@ function baseOf(laid: readonly Laid[], paints: readonly PouredPaint[], support: 
   const byCup = new Map<string, number>();
   for (const { mixId, mg } of laid) byCup.set(mixId, (byCup.get(mixId) ?? 0) + mg);
   const areas = [...byCup].slice(0, 3).map(([paintId, mg]) => ({ paintId, share: mg / total }));
+  const face = laid.flatMap(({ shape }) => (shape?.kind === 'face' ? [shape] : []))[0];
+  const isSplit = face?.pattern === 'split' && areas.length === 2;
   const mm = Math.min(6, Math.max(0.05, (10 * volumeMl) / (faceCm2 + sidesCm2)));
   return {
-    pattern: areas.length > 1 ? 'marbled' : 'one',
+    pattern: isSplit ? 'split' : areas.length > 1 ? 'marbled' : 'one',
     areas,
-    seam: null,
+    seam: isSplit ? face.seam : null,
     film: { kind: 'thickness', mm },
   };
 }

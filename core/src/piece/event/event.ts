@@ -1,3 +1,4 @@
+import type { LaidShape } from './shape.ts';
 import type { AirTool } from '../../flow/air/index.ts';
 import type { Plan } from '../plan/index.ts';
 
@@ -44,6 +45,8 @@ export interface EventData {
     readonly mixId: string;
     readonly mg: number;
     readonly moment?: 'lay' | 'add' | undefined;
+    /** Where and how it lies; left out by who did not say. */
+    readonly shape?: LaidShape | null | undefined;
   };
   readonly pass: PassData;
   readonly room: {

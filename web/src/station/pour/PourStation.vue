@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import type { PourEvent } from '@icy-ribbon/contract';
-import type { RunStep } from '@icy-ribbon/core/piece/event';
+import { shapeOfStep, type LaidShape, type RunStep } from '@icy-ribbon/core/piece/event';
+import type { Place } from '@icy-ribbon/core/piece/plan';
 import { computed, onMounted, ref } from 'vue';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { sayProblem } from '../../notice/notices.ts';
@@ -20,6 +21,7 @@ import EventStrip from './parts/EventStrip.vue';
 import StepPanel from './parts/StepPanel.vue';
 import WaitForm from './parts/WaitForm.vue';
 import type { FreeEvent } from '../../words/event.ts';
+import type { LayKind, Stroke } from './parts/laidShape.ts';
 import { useLaid } from './parts/useLaid.ts';
 import { useRunSheet } from './parts/useRunSheet.ts';
 import { blowerNow, newPass, withTool, type PassDraft } from './parts/passDraft.ts';
@@ -29,7 +31,10 @@ defineProps<{ pieceId: string }>();
 const store = usePiece();
 const plan = usePlan();
 const { steps, open, next, hasSheet } = useRunSheet();
-const { baseHex, puddles, nothingToLay } = useLaid();
+const { laid, nothingToLay } = useLaid();
+/** What was drawn of the layer that is laid next, without a plan or otherwise than planned. */
+const layStroke = ref<Stroke | null>(null);
+const layKind = ref<LayKind | null>(null);
 type Mode = 'sheet' | 'lay' | 'blow' | 'change' | Exclude<FreeEvent, 'pass'>;
 const mode = ref<Mode>(store.passes.length > 0 || nothingToLay.value ? 'blow' : 'lay');
 const equipment = useEquipment();
@@ -112,7 +117,20 @@ function takeBack(eventId: string): void {
   }
 }
 
+/** Where the next layer goes: as planned, or as it was drawn. */
+const planned = computed(() => {
+  const step = mode.value === 'sheet' ? next.value : mode.value === 'lay' ? instead.value : null;
+  return step ? shapeOfStep(plan.body, step) : null;
+});
+const nextShape = computed(() => (mode.value === 'lay' ? layShape.value : planned.value));
+const layShape = ref<LaidShape | null>(null);
+
+function stroked(start: Place, end: Place): void {
+  if (mode.value === 'lay') layStroke.value = { start, end };
+}
+
 function swiped(from: { x: number; y: number }, directionDeg: number): void {
+  if (!drawn.value) return;
   const target = mode.value === 'change' ? changedPass : draft;
   target.value = { ...target.value, from, directionDeg };
 }
@@ -136,16 +154,17 @@ useShortcuts('Pour', [
     <div class="support">
       <SupportDrawing
         :support="store.piece.support"
-        :base-hex="baseHex"
-        :puddles="puddles"
+        :laid="laid"
+        :next="nextShape"
         :passes="store.passes.filter((pass) => pass.id !== changing?.id).map((pass) => pass.data)"
         :draft="
           drawn && drawn.directionDeg !== null
             ? { directionDeg: drawn.directionDeg, seconds: drawn.seconds ?? 3, from: drawn.from }
             : null
         "
-        :drawable="drawn !== null"
+        :drawable="drawn !== null || mode === 'lay'"
         @swipe="swiped"
+        @stroke="stroked"
       />
     </div>
     <section class="next">
@@ -172,7 +191,11 @@ useShortcuts('Pour', [
       </p>
       <LayStep
         v-else-if="mode === 'lay'"
+        v-model:stroke="layStroke"
+        v-model:kind="layKind"
+        v-model:shape="layShape"
         :step-id="instead?.id"
+        :planned="planned"
         @laid="instead && goOn()"
         @blow="mode = 'blow'"
       />

@@ -1,17 +1,31 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, watch, watchEffect } from 'vue';
+import { isLaidPath, type LaidShape } from '@icy-ribbon/core/piece/event';
+import type { Plan } from '@icy-ribbon/core/piece/plan';
+import BareSelect from '../../../field/BareSelect.vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import { messageAt } from '../../../api/problem.ts';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { newId } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
-import { ROLE_LABELS } from '../../../words/general.ts';
+import { LAY_KINDS, shapeOf, usualKind, type LayKind, type Stroke } from './laidShape.ts';
+import { LAY_LABELS, ROLE_LABELS } from '../../../words/general.ts';
 
 /** The step of the run sheet that is done otherwise. */
-const props = defineProps<{ stepId?: string | undefined }>();
+const props = defineProps<{
+  stepId?: string | undefined;
+  /** Where the plan has it. */
+  planned: LaidShape | null;
+}>();
+/** What the hand drew on the support for it. */
+const stroke = defineModel<Stroke | null>('stroke', { required: true });
+const kind = defineModel<LayKind | null>('kind', { required: true });
+/** Where it goes, to be shown before it is there. */
+const shape = defineModel<LaidShape | null>('shape', { required: true });
 const emit = defineEmits<{ blow: []; laid: [] }>();
 
 const store = usePiece();
@@ -36,14 +50,54 @@ watch(
   { immediate: true },
 );
 
+/** The pile or line that is begun by the next layer. */
+let draftId = newId();
+
+/** As drawn; else as planned; else as one usually lays such a cup. */
+const chosenKind = computed<LayKind>(
+  () =>
+    kind.value ??
+    (stroke.value || !props.planned
+      ? usualKind(chosen.value?.mix.role ?? 'color', stroke.value)
+      : props.planned.kind),
+);
+watchEffect(() => {
+  const support = store.piece?.support;
+  const asPlanned = !stroke.value && kind.value === null && props.planned;
+  if (!support || !chosen.value) shape.value = null;
+  else if (asPlanned) shape.value = asPlanned;
+  else shape.value = shapeOf(chosenKind.value, stroke.value, support, lying(), mg.value ?? 0, () => draftId);
+});
+/** Piles and lines by the ids under which they were logged, so that the next layer finds its own. */
+function lying(): Pick<Plan, 'stacks' | 'paths'> {
+  const shapes = store.layers.flatMap(({ data }) => data.shape ?? []);
+  return {
+    stacks: shapes.flatMap((each) =>
+      each.kind === 'stack' ? [{ ...each, id: each.itemId, layers: [] }] : [],
+    ),
+    paths: shapes.flatMap((each) => (isLaidPath(each) ? [{ ...each, id: each.itemId, layers: [] }] : [])),
+  };
+}
+
+const KIND_OPTIONS = LAY_KINDS.map((value) => ({ value, label: LAY_LABELS[value] }));
+
 function lay(): void {
   const cup = chosen.value;
   if (!cup) return;
   problem.value = null;
   try {
-    store.layDown(cup.mix.id, mg.value ?? 0, props.stepId === undefined ? {} : { stepId: props.stepId });
+    const lies = { shape: shape.value };
+    store.layDown(
+      cup.mix.id,
+      mg.value ?? 0,
+      props.stepId === undefined ? lies : { ...lies, stepId: props.stepId },
+    );
     emit('laid');
     chosenId.value = null;
+    kind.value = null;
+    draftId = newId();
+    // Colors of a ribbon follow along the same stroke; puddles go onto the pile unless another place is tapped.
+    if (chosenKind.value === 'face') stroke.value = null;
     if (!suggested.value) emit('blow');
   } catch (error) {
     problem.value = error;
@@ -83,8 +137,18 @@ useShortcuts('Lay down', [
           :error="messageAt(problem, 'data.mg')"
           @keydown.enter.stop.prevent="lay"
         />
+        <div class="kind">
+          <span class="label" aria-hidden="true">How it lies</span>
+          <BareSelect
+            label="How it lies"
+            :value="chosenKind"
+            :options="KIND_OPTIONS"
+            @update:value="kind = $event as LayKind"
+          />
+        </div>
         <Button type="primary" size="large" @click="lay">Laid down</Button>
       </div>
+      <p class="soft small">Tap where it lies on the support, or draw along it.</p>
     </template>
     <template v-else>
       <p class="step-title">No cup holds paint</p>
@@ -135,7 +199,15 @@ useShortcuts('Lay down', [
 }
 
 .amount {
-  width: 170px;
+  width: 140px;
+}
+
+.kind {
+  width: 150px;
+}
+
+.small {
+  font-size: 13px;
 }
 
 .cups {

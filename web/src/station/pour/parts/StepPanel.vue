@@ -2,7 +2,7 @@
 import { airTool, bearingName } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { airCaution } from '../../../words/air.ts';
-import type { RunStep } from '@icy-ribbon/core/piece/event';
+import { shapeOfStep, type RunStep } from '@icy-ribbon/core/piece/event';
 import { Button } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
@@ -101,7 +101,7 @@ function done(): void {
   try {
     switch (step.kind) {
       case 'lay':
-        store.layDown(step.paintId, mg.value ?? 0, { stepId });
+        store.layDown(step.paintId, mg.value ?? 0, { stepId, shape: shapeOfStep(plan.body, step) });
         break;
       case 'pass': {
         const { tool, setting, distanceMm, slantDeg, directionDeg, seconds, at } = step.pass;
