@@ -58,7 +58,7 @@ test('a center bloom is laid out, pulled, undone and brought to a clean check wi
 }) => {
   const pieceId = await bloomPiece(studio);
   await page.goto(`/plan/${pieceId}`);
-  await expect(check(page)).toContainText('Nothing is laid yet');
+  await expect(check(page)).toContainText('Choose a layout above');
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await expect(page.getByRole('region', { name: 'Core sample' })).toContainText('Wall white');
   await expect(page.getByRole('region', { name: 'Core sample' })).toContainText(/opens in|holds|dries|sinks/);
@@ -107,7 +107,7 @@ async function mendAll(page: Page, press: (button: ReturnType<Page['locator']>) 
 test('a split Dutch is planned to a clean check by keyboard only', async ({ page, studio }) => {
   const pieceId = await dutchPiece(studio);
   await page.goto(`/plan/${pieceId}`);
-  await expect(check(page)).toContainText('Nothing is laid yet');
+  await expect(check(page)).toContainText('Choose a layout above');
   await page.getByLabel('Ready layout').focus();
   await page.keyboard.press('Enter');
   for (let step = 0; step < 8; step += 1) {
@@ -249,7 +249,7 @@ test('two tabs: what the other one planned is shown beside one’s own, and the 
 }) => {
   const pieceId = await bloomPiece(studio);
   await page.goto(`/plan/${pieceId}`);
-  await expect(check(page)).toContainText('Nothing is laid yet');
+  await expect(check(page)).toContainText('Choose a layout above');
   const other = await context.newPage();
   await other.goto(`/plan/${pieceId}`);
   await other.getByRole('button', { name: 'Lay it out' }).click();
@@ -264,7 +264,7 @@ test('two tabs: what the other one planned is shown beside one’s own, and the 
 test('an edit that never reached the server is there again when the page is', async ({ page, studio }) => {
   const pieceId = await bloomPiece(studio);
   await page.goto(`/plan/${pieceId}`);
-  await expect(check(page)).toContainText('Nothing is laid yet');
+  await expect(check(page)).toContainText('Choose a layout above');
   await page.route('**/plan', (route) => route.abort());
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await expect(page.getByRole('region', { name: 'Amounts', exact: true })).toContainText('Wall white');

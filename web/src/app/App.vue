@@ -73,8 +73,15 @@ useEventListener(window, 'focus', () => {
 const ready = computed(() => !routePieceId.value || store.piece?.id === routePieceId.value);
 const showsRibbon = computed(() => Boolean(route.meta.ribbon && store.piece && ready.value));
 
+/** At Pour, a cup that was poured out leaves the ribbon. */
+const beads = computed(() =>
+  route.meta.station === 'pour'
+    ? store.paints.filter(({ state }) => state.phase !== 'mixed' || state.leftMg > 0)
+    : store.paints,
+);
+
 const ribbonCups = computed<RibbonCup[]>(() =>
-  store.paints.map(({ mix, state, colorHex }) => ({
+  beads.value.map(({ mix, state, colorHex }) => ({
     id: mix.id,
     name: mix.name,
     colorHex,

@@ -47,7 +47,7 @@ async function fetchCard(): Promise<void> {
         >How it computes</RouterLink
       >
     </template>
-    <button class="plain-button origin" aria-label="Where this number comes from">
+    <button type="button" class="plain-button origin" aria-label="Where this number comes from">
       {{ trust ?? 'law' }}
     </button>
   </Popover>

@@ -24,7 +24,7 @@ const atTheTable =
 
 const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
   empty: () => ({
-    words: 'Nothing is laid yet: choose a layout or put a stack down.',
+    words: 'Choose a layout above and lay it out, or put a stack down where you want it: the check follows.',
     because: 'no paint in the plan',
   }),
   'no-air': () => ({ words: 'No air is planned: draw where to blow.', because: '0 passes' }),

@@ -16,7 +16,7 @@ const plan = usePlan();
 const store = usePiece();
 const units = useUnits();
 
-const rows = computed(() =>
+const all = computed(() =>
   (plan.reckoning.amounts?.paints ?? []).map((amount) => {
     const paint = plan.paint(amount.paintId)!;
     const cup = store.cups.find(({ mix }) => mix.id === amount.paintId);
@@ -45,6 +45,8 @@ const rows = computed(() =>
     };
   }),
 );
+/** What is short stands first. */
+const rows = computed(() => [...all.value].sort((a, b) => Number(b.short) - Number(a.short)));
 const missing = computed(() => rows.value.filter((row) => row.short));
 const total = computed(() => plan.reckoning.amounts?.total);
 const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.costs)));
@@ -89,10 +91,12 @@ const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.cos
 ul {
   display: flex;
   flex: 1;
-  gap: 14px;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  max-height: 96px;
   margin: 0;
   padding: 2px 0;
-  overflow-x: auto;
+  overflow-y: auto;
   list-style: none;
 }
 
