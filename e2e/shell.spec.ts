@@ -114,7 +114,7 @@ test('units switch everywhere at once and typed values follow', async ({ page, s
   const switches = page.locator('.ant-popover');
   for (const unit of ['oz', 'in', '°F']) await switches.getByText(unit, { exact: true }).click();
   await expect(amount).toHaveValue('0.741');
-  await expect(page.getByText(/11\.8 × 15\.7 in/)).toBeVisible();
+  await expect(page.getByText(/Dutch pour, 11\.8 × 15\.7 in/)).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'Tray' })).toContainText('oz left');
   await page.getByLabel('Amount of Rain').fill('1');
   await page.getByLabel('Amount of Rain').press('Enter');

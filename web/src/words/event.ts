@@ -1,3 +1,4 @@
+import { LAY_LABELS } from './general.ts';
 import type { PourEvent, PourEventKind } from '@icy-ribbon/contract';
 import { airTool, bearingName } from '@icy-ribbon/core/flow/air';
 import type { useUnits } from '../store/units.ts';
@@ -38,7 +39,12 @@ export function eventWords(
     case 'layer':
       return {
         title: cupName(event.data.mixId),
-        detail: `${units.show('mass', event.data.mg)}${event.data.moment === 'add' ? ' added' : ''}`,
+        detail: [
+          `${units.show('mass', event.data.mg)}${event.data.moment === 'add' ? ' added' : ''}`,
+          event.data.shape ? LAY_LABELS[event.data.shape.kind] : '',
+        ]
+          .filter(Boolean)
+          .join(', '),
       };
     case 'pass':
       return {

@@ -6,6 +6,10 @@ import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { Button, Modal } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
+import SupportForm from '../../../field/SupportForm.vue';
+import { emptySupport } from '../../../field/supportDraft.ts';
+import { NEW_SUPPORT, useSupportChoice } from '../../../field/useSupportChoice.ts';
+import { supportWords } from '../../../words/support.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { useShelf } from '../../../store/shelf.ts';
@@ -24,12 +28,12 @@ const { busy, start } = useNewPiece(() => emit('close'));
 
 /** A practice tile that every artist has. */
 const TILE: SupportSize = { shape: 'rectangle', widthMm: 100, heightMm: 100, sideDepthMm: 0 };
-const supportId = ref<string | undefined>(
-  shelf.supports.find(({ id }) => id !== store.piece?.support.supportId)?.id,
+const supportId = ref(
+  shelf.supports.find(({ id }) => id !== store.piece?.support.supportId)?.id ?? NEW_SUPPORT,
 );
 
-const options = computed(() => shelf.supports.map(({ id, name }) => ({ value: id, label: name })));
-const target = computed(() => shelf.supports.find(({ id }) => id === supportId.value));
+const typedSupport = ref(emptySupport());
+const { options, isNew, support: target, keep } = useSupportChoice(supportId, typedSupport);
 
 function on(support: SupportSize) {
   const from = store.piece!.support;
@@ -43,6 +47,7 @@ function on(support: SupportSize) {
   }
 }
 
+const supportName = (of: SupportSize) => ('name' in of ? String(of.name) : supportWords(of, units));
 const here = computed(() => ({
   amounts: plan.reckoning.amounts,
   cost: centsWords(planCost(plan.reckoning.amounts, plan.costs)),
@@ -57,12 +62,12 @@ function make(): void {
   const support = target.value;
   const scaled = there.value?.plan;
   if (!piece || !support || !scaled) return;
-  void start(() => ({
-    name: `${piece.name}, on ${support.name}`,
+  void start(async () => ({
+    name: `${piece.name}, on ${supportName(support)}`,
     technique: piece.technique,
     aims: piece.aims,
     colors: piece.colors,
-    supportId: support.id,
+    supportId: await keep(),
     plan: scaled,
     cups: store.paints,
     planned: plan.planned,
@@ -73,6 +78,7 @@ function make(): void {
 <template>
   <Modal open :width="620" title="The same on another support" @cancel="emit('close')">
     <BareSelect v-model:value="supportId" label="Support to scale to" :options="options" />
+    <SupportForm v-if="isNew" v-model="typedSupport" :problem="null" />
     <table class="rows">
       <thead>
         <tr>
@@ -90,7 +96,7 @@ function make(): void {
           <td class="number">{{ plan.body.passes.length }}</td>
         </tr>
         <tr v-if="there && target">
-          <th scope="row">{{ target.name }}</th>
+          <th scope="row">{{ supportName(target) }}</th>
           <td class="number">{{ grams(there) }}</td>
           <td>{{ there.cost }}</td>
           <td class="number">{{ there.plan.passes.length }}</td>

@@ -9,6 +9,19 @@ const event = (kind: string, data: object) =>
   pourEventSchema.parse({ id: ID, at: '2026-03-01T10:00:00.000Z', kind, data });
 const words = (kind: string, data: object) => eventWords(event(kind, data), () => 'Rust', UNITS);
 
+const LINE = {
+  kind: 'line',
+  itemId: 'l',
+  start: { x: 0, y: 0 },
+  control: { x: 1, y: 1 },
+  end: { x: 2, y: 2 },
+};
+
+it('a layer says how it lies', () => {
+  expect(words('layer', { mixId: 'm', mg: 12_000, shape: LINE }).detail).toBe('12.0 g, a line');
+  expect(words('layer', { mixId: 'm', mg: 12_000 }).detail).toBe('12.0 g');
+});
+
 it.each([
   ['layer', { mixId: ID, mg: 1200 }, 'Rust', '1200 mass'],
   ['layer', { mixId: ID, mg: 1200, moment: 'add' }, 'Rust', '1200 mass added'],

@@ -4,6 +4,9 @@ import { planOfPour } from '@icy-ribbon/core/piece/event';
 import { Button, Input, Modal } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
+import SupportForm from '../../../field/SupportForm.vue';
+import { emptySupport } from '../../../field/supportDraft.ts';
+import { useSupportChoice } from '../../../field/useSupportChoice.ts';
 import FieldRow from '../../../field/FieldRow.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
@@ -32,8 +35,9 @@ onMounted(async () => {
   }
 });
 
-const supports = computed(() => shelf.supports.map(({ id, name: label }) => ({ value: id, label })));
-const target = computed(() => shelf.supports.find(({ id }) => id === supportId.value));
+const typedSupport = ref(emptySupport());
+const { options: supports, isNew, support: target, keep } = useSupportChoice(supportId, typedSupport);
+const problem = ref<unknown>(null);
 const poured = computed(() => {
   const piece = store.piece!;
   const paints = store.paints.map(({ mix, state }) => ({
@@ -48,7 +52,7 @@ const scaled = computed(() =>
 );
 const grams = computed(
   () =>
-    (scaled.value?.plan.stacks ?? [])
+    [...(scaled.value?.plan.stacks ?? []), ...(scaled.value?.plan.paths ?? [])]
       .flatMap((stack) => stack.layers)
       .reduce((sum, layer) => sum + (layer.massG ?? 0), 0) * 1000,
 );
@@ -71,7 +75,7 @@ function make(): void {
       technique,
       aims,
       colors,
-      supportId: supportId.value,
+      supportId: await keep(),
       plan,
       cups,
       planned: [],
@@ -92,8 +96,9 @@ function make(): void {
         <Input id="again-name" v-model:value="name" />
       </FieldRow>
       <BareSelect v-model:value="supportId" :options="supports" label="Support" />
+      <SupportForm v-if="isNew" v-model="typedSupport" :problem="problem" />
       <p v-if="scaled">
-        {{ scaled.plan.passes.length }} passes, {{ units.show('mass', grams) }} of paint in the pile<template
+        {{ scaled.plan.passes.length }} passes, {{ units.show('mass', grams) }} of paint on the base<template
           v-if="Math.abs(scaled.areaRatio - 1) > 0.01"
           >, {{ scaled.areaRatio.toFixed(2) }} times the face</template
         >.

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { NO_AIMS, TECHNIQUES, type Aims, type Technique } from '@icy-ribbon/core/paint/stage';
 import { useSessionStorage } from '@vueuse/core';
-import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { Button, Input, RadioButton, RadioGroup, Select } from 'ant-design-vue';
 import { computed, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
@@ -11,19 +10,16 @@ import { sayProblem } from '../../../notice/notices.ts';
 import { USUAL_COLORS } from '../../../store/needs.ts';
 import { usePieces } from '../../../store/pieces.ts';
 import { useShelf } from '../../../store/shelf.ts';
-import { useUnits } from '../../../store/units.ts';
 import AimFields from '../../../field/AimFields.vue';
 import NumberField from '../../../field/NumberField.vue';
 import SupportForm from '../../../field/SupportForm.vue';
 import { TECHNIQUE_LABELS } from '../../../words/general.ts';
 import HowMuch from './HowMuch.vue';
+import { useSupportChoice } from '../../../field/useSupportChoice.ts';
 import { emptySupport } from '../../../field/supportDraft.ts';
-
-const NEW = 'new';
 
 const shelf = useShelf();
 const pieces = usePieces();
-const units = useUnits();
 const router = useRouter();
 
 const EMPTY = {
@@ -39,27 +35,15 @@ const typed = useSessionStorage('icy-ribbon.start', { ...EMPTY }, { mergeDefault
 const problem = ref<unknown>(null);
 const busy = ref(false);
 
+const part = <Key extends 'supportId' | 'support'>(key: Key) =>
+  computed({ get: () => typed.value[key], set: (next) => (typed.value[key] = next) });
+const { options, isNew, support, keep } = useSupportChoice(part('supportId'), part('support'));
+
 watchEffect(() => {
   if (shelf.supports.length === 0) return;
   const known = shelf.supports.some(({ id }) => id === typed.value.supportId);
-  if (!known && typed.value.supportId !== NEW) typed.value.supportId = shelf.supports[0]?.id ?? '';
+  if (!known && !isNew.value) typed.value.supportId = shelf.supports[0]?.id ?? '';
 });
-
-/** The support as it is chosen or typed; undefined while it is not known yet. */
-const support = computed<SupportSize | undefined>(() => {
-  if (typed.value.supportId !== NEW) return shelf.supports.find(({ id }) => id === typed.value.supportId);
-  const { shape, widthMm, heightMm, sideDepthMm } = typed.value.support;
-  if (!widthMm || !heightMm || sideDepthMm === null) return undefined;
-  return { shape, widthMm, heightMm: shape === 'round' ? widthMm : heightMm, sideDepthMm };
-});
-
-const options = computed(() => [
-  ...shelf.supports.map((support) => ({
-    value: support.id,
-    label: `${support.name}, ${units.show('length', support.sideDepthMm)} deep`,
-  })),
-  { value: NEW, label: 'Enter another support …' },
-]);
 
 async function start(): Promise<void> {
   busy.value = true;
@@ -67,16 +51,14 @@ async function start(): Promise<void> {
   try {
     // Whoever is quicker than the shelf gets the support that stands first.
     await shelf.ensure();
-    const { name, technique, support, aims, colors } = typed.value;
-    const chosen = typed.value.supportId || shelf.supports[0]?.id;
-    const supportId = chosen === NEW ? (await shelf.addSupport(support as never)).id : (chosen ?? '');
-    if (chosen === NEW) Object.assign(typed.value, { supportId, support: emptySupport() });
+    const { name, technique, aims, colors } = typed.value;
+    const supportId = await keep();
     const pieceId = await pieces.start({ name, technique, supportId, aims, colors });
     typed.value = { ...EMPTY, technique, supportId, colors };
     await router.push({ name: 'mix', params: { pieceId } });
   } catch (error) {
     problem.value = error;
-    if (!messageAt(error, 'name') && typed.value.supportId !== NEW) sayProblem(error);
+    if (!messageAt(error, 'name') && !isNew.value) sayProblem(error);
   } finally {
     busy.value = false;
   }
@@ -87,11 +69,7 @@ async function start(): Promise<void> {
   <section aria-labelledby="start-piece">
     <h2 id="start-piece">Start a piece</h2>
     <form @submit.prevent="start">
-      <FieldRow
-        label="Name"
-        for="piece-name"
-        :error="typed.supportId === NEW ? undefined : messageAt(problem, 'name')"
-      >
+      <FieldRow label="Name" for="piece-name" :error="isNew ? undefined : messageAt(problem, 'name')">
         <Input
           id="piece-name"
           v-model:value="typed.name"
@@ -120,7 +98,7 @@ async function start(): Promise<void> {
         <summary class="soft">What you want of it</summary>
         <AimFields v-model="typed.aims" :technique="typed.technique" />
       </details>
-      <SupportForm v-if="typed.supportId === NEW" v-model="typed.support" :problem="problem" />
+      <SupportForm v-if="isNew" v-model="typed.support" :problem="problem" />
       <HowMuch
         v-if="support"
         :support="support"
