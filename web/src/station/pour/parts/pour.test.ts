@@ -18,8 +18,8 @@ const LINE = {
 };
 
 it('a layer says how it lies', () => {
-  expect(words('layer', { mixId: 'm', mg: 12_000, shape: LINE }).detail).toBe('12.0 g, a line');
-  expect(words('layer', { mixId: 'm', mg: 12_000 }).detail).toBe('12.0 g');
+  expect(words('layer', { mixId: ID, mg: 12_000, shape: LINE }).detail).toBe('12000 mass, a line');
+  expect(words('layer', { mixId: ID, mg: 12_000 }).detail).toBe('12000 mass');
 });
 
 it.each([
