@@ -33,6 +33,7 @@ export const readyCup = (
   restHours: 0,
   water: 'fine',
   weakFilm: false,
+  silicone: false,
   ...changes,
 });
 

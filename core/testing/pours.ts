@@ -19,6 +19,7 @@ export const pouredCup = (
   partsWords: '2 : 1',
   restedHours: 12,
   hasWeakBinder: false,
+  hasSilicone: false,
   ...changes,
 });
 

@@ -65,6 +65,7 @@ const cups: readonly CheckCup[] = paints.map((paint) => ({
   restHours: 0,
   water: 'fine',
   weakFilm: false,
+  silicone: false,
 }));
 
 /** Everything the Plan station works out anew at a change. */

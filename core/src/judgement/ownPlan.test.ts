@@ -150,6 +150,7 @@ const asCheckCup = (cup: Cup): CheckCup =>
     leftG: 1e5,
     water: waterVerdict(cup.waterFraction, cup.kind, cup.recipe.waterLimit ?? null).level,
     weakFilm: cup.isWeak,
+    silicone: false,
   });
 
 /** The piece poured exactly by its plan. */
@@ -171,6 +172,7 @@ function poured(technique: Technique, support: SupportSize, plan: Plan, cups: re
       waterLimit: cup.recipe.waterLimit ?? null,
       doseFactor: cup.recipe.doseFactor ?? null,
       ...{ partsWords: '', restedHours: cup.recipe.restHours ?? 12 },
+      hasSilicone: false,
       hasWeakBinder: materialKind(cup.kind).binder < 0.22,
     })),
     order: laid.map(({ paintId }) => paintId),

@@ -1,3 +1,4 @@
+import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { LIMITS } from '@icy-ribbon/core/paint/stage';
 import { airTool } from '@icy-ribbon/core/flow/air';
 import {
@@ -151,6 +152,11 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
     evidence: `The youngest cup had rested ${restedHours < 1 ? 'less than an hour' : `${restedHours.toFixed(0)} h`}.`,
     nextTime: 'Mix the day before and keep the lid on.',
   }),
+  silicone: ({ names }) => ({
+    name: 'Silicone in the paint',
+    evidence: names.length > 0 ? `${names.join(', ')}: silicone was mixed in.` : 'No cup holds silicone.',
+    nextTime: `Leave it out where a top coat comes on, or clean the face before. ${CAUTIONS.silicone}`,
+  }),
   'mica-coarse': ({ names, finish }) => ({
     name: 'Coarse mica',
     evidence: finish === null ? 'No metallic or pearl was laid.' : `${names.join(', ')}: ${finish}.`,
@@ -175,7 +181,6 @@ const MISSING: Readonly<Record<Missing, string>> = {
   laid: 'What was laid was not logged.',
   'mixed-when': 'When the cups were mixed is not known.',
   level: 'Whether the support lay level is not recorded: check it with a spirit level.',
-  silicone: 'Whether silicone was in a cup is not recorded apart from its recipe.',
   'ceiling-paint': 'Whether a ceiling paint was used is not recorded: its chalk cracks.',
   skin: 'Nothing in the record tells of dried skin: strain every mix.',
   'top-coat': 'Silicone or wax below a top coat is not recorded: clean the face and test a corner.',

@@ -51,6 +51,10 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
     words: `${name} is fresh: its bubbles leave pinholes.`,
     because: `${round(restHours)} h more under the lid`,
   }),
+  silicone: ({ name }) => ({
+    words: `${name} holds silicone. ${CAUTIONS.silicone} ${CAUTIONS.torch}`,
+    because: 'by what was mixed in',
+  }),
   untested: ({ name }) => ({ words: `${name} was not tested today.`, because: 'paint changes in the cup' }),
   'too-much': ({ filmMm }, say) => ({
     words: 'Too much paint stays on: the middle sags and the rim cracks while it dries.',

@@ -48,6 +48,8 @@ export interface CauseFacts {
   readonly 'paint-much': { mm: number };
   readonly 'not-torched': { torches: number };
   readonly 'mix-fresh': { restedHours: number };
+  /** Cups that hold silicone, by name. */
+  silicone: { names: string[] };
   readonly 'mica-coarse': { names: readonly string[]; finish: string | null };
 }
 /** Shares of activator to colors, by mass. */
@@ -74,7 +76,6 @@ export type Missing =
   | 'laid'
   | 'mixed-when'
   | 'level'
-  | 'silicone'
   | 'ceiling-paint'
   | 'skin'
   | 'top-coat';

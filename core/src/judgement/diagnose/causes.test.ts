@@ -138,6 +138,13 @@ const CASES: readonly [string, FaultKind, Partial<PourRecord>, CauseCode, object
     'overworked',
     { seconds: 80, sPerDm2: near(38.4) },
   ],
+  [
+    'silicone in a cup',
+    'fish-eyes',
+    { cups: one('moss', { hasSilicone: true }) },
+    'silicone',
+    { names: ['moss'] },
+  ],
   ['a late torch', 'specks', { torchedAfterAir: true }, 'torched-late', { torchedAfterAir: true }],
   ['a fast spinner', 'warped', { spins: [{ rpm: 150, seconds: 8 }] }, 'spun-fast', { rpm: 150 }],
   [

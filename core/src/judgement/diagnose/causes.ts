@@ -156,6 +156,11 @@ export const CAUSE_ROWS = [
     facts: { torchedAfterAir },
   })),
 
+  row('silicone', ['specks', 'fish-eyes'], ({ pour: { cups } }) => {
+    const names = cups.filter(({ hasSilicone, laidMg }) => hasSilicone && laidMg > 0).map(({ name }) => name);
+    return { weight: names.length > 0 ? 0.7 : 0.05, facts: { names } };
+  }),
+
   row('spun-fast', ['warped'], ({ pour }) => {
     const rpm = Math.max(0, ...pour.spins.map((spin) => spin.rpm));
     return { weight: rpm === 0 ? 0.02 : beyond(rpm, LIMITS.spinRpm.most), facts: { rpm } };
@@ -234,7 +239,6 @@ export const CAUSE_ROWS = [
 
 /** What no record of a pour tells, by the fault it may explain. */
 export const NEVER_RECORDED: Readonly<Partial<Record<FaultKind, Missing>>> = {
-  specks: 'silicone',
   warped: 'level',
   cracks: 'ceiling-paint',
   crust: 'skin',

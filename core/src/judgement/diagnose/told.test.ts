@@ -22,7 +22,7 @@ function tell(code: CauseCode, changes: Partial<PourRecord>, mixId: string | nul
 }
 
 it.each([
-  ['specks', 'silicone'],
+  ['fish-eyes', 'top-coat'],
   ['warped', 'level'],
   ['crust', 'skin'],
 ] as const)('of "%s" no record tells the %s', (kind, missing) => {
@@ -133,6 +133,8 @@ it.each<[CauseCode, Partial<PourRecord>, object]>([
     cups({ pillow: { laidMg: 1000 * (4.56 * 1.1 * 10 * 6.25 - 66) } }),
     { weight: A_FIFTH_BEYOND, facts: { mm: near(4.56) } },
   ],
+  ['silicone', cups({ rust: { hasSilicone: true } }), { weight: 0.7, facts: { names: ['rust'] } }],
+  ['silicone', {}, { weight: 0.05, facts: { names: [] } }],
   ['not-torched', { torches: 0 }, { weight: 0.6 }],
   ['not-torched', {}, { weight: 0.1 }],
   ['mix-fresh', cups({ rain: { restedHours: 0.9 } }), { weight: 0.5, facts: { restedHours: 0.9 } }],

@@ -1,7 +1,13 @@
 import { cupColor } from '../../paint/color/index.ts';
 import type { FaultKind } from './faults.ts';
 import { cupStates, type ReadingRecord, type TestedCup } from '../../thickness/learn/index.ts';
-import { isPaint, materialKind, type Finish, type Opacity } from '../../paint/material/index.ts';
+import {
+  holdsSilicone,
+  isPaint,
+  materialKind,
+  type Finish,
+  type Opacity,
+} from '../../paint/material/index.ts';
 import { actualParts, type NamedCup } from '../../paint/mix/index.ts';
 import { dataOf, eventsOfKind, laidMgOf, inForce, type LoggedEvent } from '../../piece/event/index.ts';
 import { flowerDm2, type Plan } from '../../piece/plan/index.ts';
@@ -104,6 +110,7 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
           pouredAt && mixedAt ? Math.max(0, (Date.parse(pouredAt) - Date.parse(mixedAt)) / 3_600_000) : null,
         waterLimit: mix.recipe?.waterLimit ?? null,
         doseFactor: mix.recipe?.doseFactor ?? null,
+        hasSilicone: holdsSilicone(mix.ingredients, shownIngredientMg),
         hasWeakBinder: strongest ? materialKind(strongest.material.kind).binder < WEAK_BINDER : false,
       };
     }),

@@ -18,6 +18,8 @@ export interface PouredCup extends NamedCup {
   readonly partsWords: string;
   readonly restedHours: number | null;
   readonly hasWeakBinder: boolean;
+  /** Silicone was mixed in. */
+  readonly hasSilicone: boolean;
   /** Water the recipe itself allows, as a mass fraction; null where it sets no limit. */
   readonly waterLimit?: number | null;
   /** Of an activator: times the usual dose, where its recipe asks for it. */

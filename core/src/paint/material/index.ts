@@ -22,3 +22,4 @@ export {
 } from './pigment.ts';
 export { TRUSTS, trustOf, viscositySdLn, type Trust } from './trust.ts';
 export { substitutesFor, type Substitute } from './substitute.ts';
+export { holdsSilicone } from './silicone.ts';

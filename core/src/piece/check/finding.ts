@@ -17,6 +17,8 @@ export interface CheckCup extends ThickCup {
   readonly restHours: number;
   readonly water: 'fine' | 'caution' | 'stop';
   readonly weakFilm: boolean;
+  /** Silicone was mixed in. */
+  readonly silicone: boolean;
 }
 
 /** What each finding is about: numbers with their units in their names. */
@@ -78,6 +80,8 @@ export interface FindingFacts {
   };
   readonly 'dose-little': { readonly name: string; readonly sheetMm: number };
   readonly 'dose-much': { readonly name: string; readonly sheetMm: number };
+  /** Silicone in a cup that is poured: for every top coat, and for the torch. */
+  readonly silicone: { readonly name: string };
   readonly level: object;
   readonly torch: object;
   readonly spinner: object;

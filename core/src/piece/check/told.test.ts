@@ -147,6 +147,10 @@ describe('a cup', () => {
   });
 
   it('with little binder is to be looked at, with too much water it is wrong', () => {
+    expect(found(withRust({ silicone: true }), 'silicone')).toMatchObject([
+      { level: 'look', facts: { name: 'rust' }, fix: { kind: 'tick' } },
+    ]);
+    expect(found(withRust({ silicone: false }), 'silicone')).toEqual([]);
     expect(found(withRust({ weakFilm: true }), 'weak-film')).toMatchObject([
       { level: 'look', facts: { isAboveWaterLimit: false } },
     ]);

@@ -1,4 +1,5 @@
 import type { CheckCup } from '@icy-ribbon/core/piece/check';
+import { holdsSilicone } from '@icy-ribbon/core/paint/material';
 import type { PlanPaint } from '@icy-ribbon/core/piece/plan';
 import dayjs from 'dayjs';
 import type { Cup } from '../piece/piece.ts';
@@ -25,6 +26,7 @@ export function checkedCup({ mix, state }: Cup, now: Date): CheckCup {
     restHours: Math.max(0, (mix.recipe.restHours ?? 0) - restedHours),
     water: state.water.level,
     weakFilm: state.film.weak,
+    silicone: holdsSilicone(mix.ingredients, state.shownIngredientMg),
   };
 }
 
@@ -41,6 +43,7 @@ export function plannedCup(paint: PlanPaint | undefined): CheckCup[] {
       restHours: 0,
       water: 'fine',
       weakFilm: false,
+      silicone: false,
     },
   ];
 }

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { airTool, bearingName } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { holdsSilicone } from '@icy-ribbon/core/paint/material';
+import { namesListed } from '../../../words/general.ts';
 import { airCaution } from '../../../words/air.ts';
 import { shapeOfStep, type RunStep } from '@icy-ribbon/core/piece/event';
 import { Button } from 'ant-design-vue';
@@ -63,6 +65,14 @@ const title = (step: RunStep): string => {
   }
 };
 
+/** What the torch must know of the cups that were laid. */
+const siliconeWords = computed(() => {
+  const names = store.cups
+    .filter(({ mix, state }) => holdsSilicone(mix.ingredients, state.shownIngredientMg))
+    .map(({ mix }) => mix.name);
+  return names.length > 0 ? `${namesListed(names)}: silicone was mixed in. ` : '';
+});
+
 const detail = computed(() => {
   const { step } = props;
   switch (step.kind) {
@@ -76,7 +86,7 @@ const detail = computed(() => {
     case 'run-off':
       return 'Let the base run off until only its film stays.';
     case 'torch':
-      return `${CAUTIONS.torch} ${CAUTIONS.deferral}`;
+      return `${siliconeWords.value}${CAUTIONS.torch} ${CAUTIONS.deferral}`;
     case 'pass': {
       const { pass } = step;
       return `${pass.setting ? `${pass.setting}, ` : ''}${units.show('length', pass.distanceMm)} off, ${pass.slantDeg}° slant, ${pass.seconds} s. ${airCaution(pass.tool)}`;
