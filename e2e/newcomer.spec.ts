@@ -1,4 +1,4 @@
-import { mixedPiece, send, type Json } from './support/pieces.ts';
+import { mixedPiece, send, splitDutch, type Json } from './support/pieces.ts';
 import { choose } from './support/steps.ts';
 import { expect, test } from './support/studio.ts';
 
@@ -56,13 +56,7 @@ test('a split Dutch keeps its ribbon, its flood and its seam from Plan through P
   page,
   studio,
 }) => {
-  const cup = (paint: string, role: string, totalMg: number) => ({ paint, role, recipeId: 'D2', totalMg });
-  const pieceId = await mixedPiece(studio, 'dutch', [
-    cup('White', 'base', 300_000),
-    cup('Lamp black', 'base', 300_000),
-    cup('Deep blue', 'color', 60_000),
-    cup('Sea green', 'color', 60_000),
-  ]);
+  const pieceId = await splitDutch(studio);
   await page.goto(`/plan/${pieceId}`);
   await choose(page, 'Ready layout', 'Split base, colors on the seam');
   await page.getByRole('button', { name: 'Lay it out' }).click();

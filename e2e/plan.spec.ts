@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { mixedPiece, readCups, send, type Json } from './support/pieces.ts';
+import { mixedPiece, readCups, send, splitDutch, type Json } from './support/pieces.ts';
 import { choose } from './support/steps.ts';
 import { expect, test, type Studio } from './support/studio.ts';
 
@@ -25,13 +25,7 @@ async function bloomPiece(studio: Studio): Promise<string> {
 }
 
 async function dutchPiece(studio: Studio): Promise<string> {
-  const cup = (paint: string, role: string, totalMg: number) => ({ paint, role, recipeId: 'D2', totalMg });
-  const pieceId = await mixedPiece(studio, 'dutch', [
-    cup('White', 'base', 300_000),
-    cup('Lamp black', 'base', 300_000),
-    cup('Deep blue', 'color', 60_000),
-    cup('Sea green', 'color', 60_000),
-  ]);
+  const pieceId = await splitDutch(studio);
   await readCups(studio, pieceId, { White: 90, 'Lamp black': 90, 'Deep blue': 90, 'Sea green': 90 });
   return pieceId;
 }

@@ -93,3 +93,14 @@ export async function readCups(
   }));
   await send(studio, 'POST', `/api/pieces/${pieceId}/readings`, { readings });
 }
+
+/** Two bases and two colors of the measured Dutch recipe, for a split base. */
+export function splitDutch(studio: Studio): Promise<string> {
+  const cup = (paint: string, role: string, totalMg: number) => ({ paint, role, recipeId: 'D2', totalMg });
+  return mixedPiece(studio, 'dutch', [
+    cup('White', 'base', 300_000),
+    cup('Lamp black', 'base', 300_000),
+    cup('Deep blue', 'color', 60_000),
+    cup('Sea green', 'color', 60_000),
+  ]);
+}
