@@ -1,4 +1,5 @@
 export { withBasePaint } from './basePaint.ts';
+export { replacePaint } from './replacePaint.ts';
 export { cupPaint } from './cupPaint.ts';
 export { bentThrough, curveAt, curveMiddle, curvePlaces, distanceMm, lengthMm } from './curve.ts';
 export {

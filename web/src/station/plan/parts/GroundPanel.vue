@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { usePlan } from '../../../store/plan/plan.ts';
 import BasePanel from './BasePanel.vue';
+import ReplacePaint from './ReplacePaint.vue';
 import SettingsFields from './SettingsFields.vue';
 
 /** The base under everything, paints that are only planned, and what the amounts reckon with. */
@@ -32,6 +33,7 @@ function forget(id: string): void {
         Plan without it
       </button>
     </p>
+    <ReplacePaint />
     <h3>Reckoned with</h3>
     <SettingsFields />
   </section>
