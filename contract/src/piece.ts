@@ -59,6 +59,8 @@ export const pieceSchema = z.object({
   technique: techniqueSchema,
   aims: aimsSchema.default(NO_AIMS),
   colors: colorsSchema.default(null),
+  /** When it got its top coat. */
+  topCoatedAt: timestampSchema.nullable().default(null),
   note: noteSchema,
   support: supportSnapshotSchema,
   mixes: z.array(mixSchema).max(MOST.cupsOfPiece, `A piece has at most ${MOST.cupsOfPiece} cups.`),
@@ -92,6 +94,7 @@ export const pieceUpdateSchema = z.object({
   note: noteSchema.optional(),
   aims: aimsSchema.optional(),
   colors: colorsSchema.optional(),
+  topCoatedAt: timestampSchema.nullable().optional(),
 });
 
 export const pieceSummarySchema = z.object({
@@ -103,6 +106,7 @@ export const pieceSummarySchema = z.object({
   createdAt: timestampSchema,
   updatedAt: timestampSchema,
   pouredAt: timestampSchema.nullable(),
+  topCoatedAt: timestampSchema.nullable().default(null),
   phase: z.enum(PIECE_PHASES),
   station: z.enum(['mix', 'thickness', 'plan', 'pour', 'results']),
   next: z.string(),

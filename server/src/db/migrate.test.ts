@@ -16,6 +16,7 @@ import { aims } from './migrations/0008-aims.ts';
 import { cells } from './migrations/0009-cells.ts';
 import { standIns } from './migrations/0010-stand-ins.ts';
 import { colors } from './migrations/0011-colors.ts';
+import { topCoat } from './migrations/0012-top-coat.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -35,6 +36,7 @@ const later = {
   '0009-cells': cells,
   '0010-stand-ins': standIns,
   '0011-colors': colors,
+  '0012-top-coat': topCoat,
   '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),

@@ -12,6 +12,7 @@ import { aims } from './migrations/0008-aims.ts';
 import { cells } from './migrations/0009-cells.ts';
 import { standIns } from './migrations/0010-stand-ins.ts';
 import { colors } from './migrations/0011-colors.ts';
+import { topCoat } from './migrations/0012-top-coat.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -25,6 +26,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0009-cells': cells,
   '0010-stand-ins': standIns,
   '0011-colors': colors,
+  '0012-top-coat': topCoat,
 };
 
 /** The database was written by a newer program than this one. */

@@ -111,6 +111,7 @@ export interface PieceTable extends RecordColumns {
   technique: Piece['technique'];
   aims: JsonText<Piece['aims']>;
   colors: number | null;
+  topCoatedAt: string | null;
   note: string;
   supportId: string;
   supportSnapshot: JsonText<Piece['support']>;

@@ -102,6 +102,7 @@ export async function buildDemoPiece(
     technique: told.technique,
     aims: NO_AIMS,
     colors: null,
+    topCoatedAt: null,
     note: told.note ?? '',
     support: { supportId: stock.support.id, ...sizing(stock.support) },
     mixes,

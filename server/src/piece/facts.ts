@@ -18,7 +18,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = 5;
+export const FACTS_CODE = 6;
 
 export type FactsRow = Insertable<PourFactsTable>;
 
@@ -65,6 +65,7 @@ export function troubledFacts(
   const summary: PieceSummary = {
     ...{ id, version, name, technique, support, createdAt, updatedAt },
     pouredAt: null,
+    topCoatedAt: null,
     phase: 'mixing',
     station: 'results',
     next: 'Part of its record cannot be read',

@@ -58,6 +58,20 @@ async function finishedPiece(): Promise<Piece> {
 }
 
 /** All pieces of which a cup holds paint, or that are not judged, however many there are. */
+it('its top coat is ticked off, and that is told by the lists until it is taken back', async () => {
+  const piece = await startPiece(studio);
+  const tick = (version: number, topCoatedAt: string | null) =>
+    studio.http.patch(`/api/pieces/${piece.id}`).send({ version, topCoatedAt }).expect(200);
+  const listed = async () =>
+    ((await studio.http.get('/api/pieces').expect(200)).body.items as PieceSummary[]).map(
+      (each) => each.topCoatedAt,
+    );
+  await tick(1, '2026-03-02T10:00:00.000Z');
+  expect(await listed()).toEqual(['2026-03-02T10:00:00.000Z']);
+  await tick(2, null);
+  expect(await listed()).toEqual([null]);
+});
+
 it('lists what still holds paint and what is not judged yet, in SQL', async () => {
   const done = await finishedPiece();
   const empty = await startPiece(studio);

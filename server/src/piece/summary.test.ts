@@ -39,6 +39,7 @@ const mix = (weighed: boolean): Mix =>
 
 const piece = (changes: Partial<Piece> = {}): Piece => ({
   colors: null,
+  topCoatedAt: null,
   readings: [],
   plan: null,
   ...record,

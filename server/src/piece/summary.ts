@@ -62,6 +62,7 @@ export function summarize(piece: Piece): PieceSummary {
     createdAt: piece.createdAt,
     updatedAt: piece.updatedAt,
     pouredAt: layers[0]?.at ?? null,
+    topCoatedAt: piece.topCoatedAt,
     ...progress,
     mixes,
     passes: passes.map(({ data }) => ({

@@ -35,6 +35,8 @@ describe('what is due today', () => {
     expect(dueFrom([poured(5)], NOW)).toEqual([]);
     expect(dueFrom([poured(8)], NOW)[0]?.what).toMatch(/ready for its top coat since 19 Mar/);
     expect(dueFrom([poured(40)], NOW)).toEqual([]);
+    const coated = summary({ phase: 'judged', pouredAt: ago(24 * 8), passes: [{}], topCoatedAt: ago(2) });
+    expect(dueFrom([coated], NOW)).toEqual([]);
     expect(dueFrom([poured(1)], NOW)[0]?.what).toBe('drying: usually touch-dry 1 to 2 days after the pour');
   });
 });

@@ -2,6 +2,7 @@ import {
   api,
   type ArchiveResult,
   type ImportResult,
+  type Piece,
   type PieceCreate,
   type PieceListQuery,
   type PieceSummary,
@@ -91,6 +92,14 @@ export const usePieces = defineStore('pieces', () => {
     return (await call(api.pieces.create, { body })).id;
   }
 
+  /** Notes that a piece has its top coat, or takes that back. */
+  async function topCoat(
+    { id, version }: Pick<PieceSummary, 'id' | 'version'>,
+    at: string | null,
+  ): Promise<Piece> {
+    return call(api.pieces.update, { params: { id }, body: { version, topCoatedAt: at } });
+  }
+
   async function remove({ id, version }: { id: string; version: number }) {
     const removed = await call(api.pieces.remove, { params: { id }, query: { version } });
     await load();
@@ -140,6 +149,7 @@ export const usePieces = defineStore('pieces', () => {
     allHaving,
     allPouredSince,
     start,
+    topCoat,
     remove,
     restore,
     importDocument,

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
 import dayjs from 'dayjs';
+import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
-import { sayProblem } from '../../notice/notices.ts';
+import { say, sayProblem } from '../../notice/notices.ts';
+import { attempt } from '../../notice/useTask.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { DUE_FOR_DAYS, dueFrom } from './parts/due.ts';
@@ -19,7 +21,7 @@ const shelf = useShelf();
 const recent = ref<PieceSummary[]>([]);
 const loaded = ref(false);
 
-onMounted(async () => {
+async function load(): Promise<void> {
   try {
     await shelf.ensure();
     const since = dayjs().subtract(DUE_FOR_DAYS, 'day').format('YYYY-MM-DD');
@@ -35,7 +37,21 @@ onMounted(async () => {
   } catch (error) {
     sayProblem(error);
   }
-});
+}
+onMounted(load);
+
+/** Ticks a top coat off; what was a slip is undone. */
+const coat = (piece: PieceSummary) =>
+  attempt(async () => {
+    const { version } = await pieces.topCoat(piece, new Date().toISOString());
+    say(`"${piece.name}" has its top coat.`, () =>
+      attempt(async () => {
+        await pieces.topCoat({ id: piece.id, version }, null);
+        await load();
+      }),
+    );
+    await load();
+  });
 
 const open = computed(() => recent.value.filter((piece) => piece.phase !== 'judged'));
 const judged = computed(() => recent.value.filter((piece) => piece.phase === 'judged' && piece.photoId));
@@ -52,6 +68,14 @@ const due = computed(() => dueFrom(recent.value, Date.now()));
           <li v-for="item in due" :key="item.id + item.what">
             <RouterLink :to="item.to">{{ item.name }}</RouterLink>
             <span>{{ item.what }}</span>
+            <Button
+              v-if="item.topCoat"
+              size="small"
+              :aria-label="`${item.name} has its top coat`"
+              @click="coat(item.topCoat)"
+            >
+              It has it
+            </Button>
           </li>
         </ul>
       </section>

@@ -14,6 +14,8 @@ export interface DueItem {
   readonly name: string;
   readonly what: string;
   readonly to: RouteLocationRaw;
+  /** The piece whose top coat this is about: it can be ticked off. */
+  readonly topCoat?: PieceSummary;
 }
 
 const HOUR_MS = 3_600_000;
@@ -54,7 +56,7 @@ function drying(piece: PieceSummary, nowMs: number): DueItem[] {
     const what = `drying: usually touch-dry ${from} to ${to} days after the pour`;
     return [{ id: piece.id, name: piece.name, what, to: `/results/${piece.id}` }];
   }
-  if (phase === 'touch-dry') return [];
+  if (phase === 'touch-dry' || piece.topCoatedAt) return [];
   const readyMs = topCoatReadyMs(pouredMs);
   if (nowMs - readyMs > TOP_COAT_WINDOW_DAYS * 24 * HOUR_MS) return [];
   const since = dayjs(readyMs).format('D MMM');
@@ -64,6 +66,7 @@ function drying(piece: PieceSummary, nowMs: number): DueItem[] {
       name: piece.name,
       what: `usually ready for its top coat since ${since}`,
       to: `/results/${piece.id}`,
+      topCoat: piece,
     },
   ];
 }
