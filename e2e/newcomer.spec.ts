@@ -11,6 +11,16 @@ interface Planned {
   readonly mixes: readonly { readonly ingredients: readonly { readonly targetMg: number }[] }[];
 }
 
+test('an empty studio leads to a first small test pour', async ({ page }) => {
+  await page.goto('/today');
+  await expect(page.getByRole('heading', { name: 'Begin here' })).toBeVisible();
+  await page.getByRole('button', { name: 'Set it up' }).click();
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('First test pour');
+  await expect(page.getByText(/Enough for .*2 colors/)).toBeVisible();
+  await page.getByRole('button', { name: 'Start and mix' }).click();
+  await expect(page.getByText(/Enough for .*2 colors/)).toBeVisible();
+});
+
 test('five cups from nothing take seven clicks, and are big enough for the support', async ({
   page,
   studio,

@@ -8,6 +8,7 @@ import { attempt } from '../../notice/useTask.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { DUE_FOR_DAYS, dueFrom } from './parts/due.ts';
+import FirstSteps from './parts/FirstSteps.vue';
 import LastResults from './parts/LastResults.vue';
 import PiecesInHand from './parts/PiecesInHand.vue';
 import StartPiece from './parts/StartPiece.vue';
@@ -79,7 +80,8 @@ const due = computed(() => dueFrom(recent.value, Date.now()));
           </li>
         </ul>
       </section>
-      <PiecesInHand :pieces="open" :loaded="loaded" />
+      <FirstSteps v-if="loaded && recent.length === 0" />
+      <PiecesInHand v-else :pieces="open" :loaded="loaded" />
       <LastResults v-if="judged.length > 0" :pieces="judged.slice(0, RESULTS_SHOWN)" />
     </div>
     <StartPiece class="start" />

@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { NO_AIMS, TECHNIQUES, type Aims, type Technique } from '@icy-ribbon/core/paint/stage';
-import { useSessionStorage } from '@vueuse/core';
+import { TECHNIQUES } from '@icy-ribbon/core/paint/stage';
 import { Button, Input, RadioButton, RadioGroup, Select } from 'ant-design-vue';
 import { computed, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
 import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
 import { sayProblem } from '../../../notice/notices.ts';
-import { USUAL_COLORS } from '../../../store/needs.ts';
 import { usePieces } from '../../../store/pieces.ts';
+import { emptyStart, useStartDraft } from '../../../store/startDraft.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import AimFields from '../../../field/AimFields.vue';
 import NumberField from '../../../field/NumberField.vue';
@@ -16,22 +15,12 @@ import SupportForm from '../../../field/SupportForm.vue';
 import { TECHNIQUE_LABELS } from '../../../words/general.ts';
 import HowMuch from './HowMuch.vue';
 import { useSupportChoice } from '../../../field/useSupportChoice.ts';
-import { emptySupport } from '../../../field/supportDraft.ts';
 
 const shelf = useShelf();
 const pieces = usePieces();
 const router = useRouter();
 
-const EMPTY = {
-  name: '',
-  technique: 'dutch' as Technique,
-  supportId: '',
-  support: emptySupport(),
-  colors: USUAL_COLORS as number | null,
-  aims: NO_AIMS as Aims,
-};
-/** What was typed outlives a look at another station. */
-const typed = useSessionStorage('icy-ribbon.start', { ...EMPTY }, { mergeDefaults: true });
+const typed = useStartDraft();
 const problem = ref<unknown>(null);
 const busy = ref(false);
 
@@ -54,7 +43,7 @@ async function start(): Promise<void> {
     const { name, technique, aims, colors } = typed.value;
     const supportId = await keep();
     const pieceId = await pieces.start({ name, technique, supportId, aims, colors });
-    typed.value = { ...EMPTY, technique, supportId, colors };
+    typed.value = { ...emptyStart(), technique, supportId, colors };
     await router.push({ name: 'mix', params: { pieceId } });
   } catch (error) {
     problem.value = error;
