@@ -7,7 +7,7 @@ import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { usePieces } from '../../../store/pieces.ts';
-import { emptyStart, useStartDraft } from '../../../store/startDraft.ts';
+import { emptyStart, useStartDraft } from './startDraft.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import AimFields from '../../../field/AimFields.vue';
 import NumberField from '../../../field/NumberField.vue';
