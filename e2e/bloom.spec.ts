@@ -129,6 +129,6 @@ test('a piece photographed wet and dry is compared with itself, against its gray
     await expect(page.getByText('Color 5')).toBeVisible();
     await page.getByRole('button', { name: 'Do not look for Color 5' }).click();
     await page.getByRole('button', { name: 'Measure', exact: true }).click();
-    await expect(page.getByText(/Measured in/)).toBeVisible({ timeout: 60_000 });
+    await expect(page.getByText(/Measured in/)).toBeVisible({ timeout: 150_000 });
   });
 });
