@@ -120,7 +120,7 @@ test('without a plan a puddle lies where it is tapped and a line where it is dra
   await page.mouse.down();
   await page.mouse.move(...at(0.65, 0.6), { steps: 4 });
   await page.mouse.up();
-  await choose(page, 'How it lies', 'a line');
+  await choose(page, 'How it lies', 'line');
   await lay.click();
   await expect
     .poll(async () => {

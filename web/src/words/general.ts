@@ -20,11 +20,11 @@ export const ROLE_LABELS: Readonly<Record<CupRole, string>> = {
 /** How paint is laid on the support. */
 export const LAY_LABELS = {
   face: 'over the face',
-  stack: 'a puddle or pile',
-  ribbon: 'a ribbon',
-  line: 'a line',
-  crescent: 'a crescent',
-  flood: 'a flood',
+  stack: 'pile',
+  ribbon: 'ribbon',
+  line: 'line',
+  crescent: 'crescent',
+  flood: 'flood',
 } as const;
 
 /** The roles a piece of this technique asks for, the ground first. */

@@ -116,6 +116,7 @@ const due = computed(() => dueFrom(recent.value, Date.now()));
 
 .due li {
   display: flex;
+  align-items: center;
   gap: 12px;
   padding: 6px 0 6px 12px;
   border-left: 4px solid var(--brass);

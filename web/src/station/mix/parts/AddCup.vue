@@ -226,7 +226,7 @@ section {
 }
 
 .school {
-  width: 236px;
+  width: 208px;
 }
 
 .variant {

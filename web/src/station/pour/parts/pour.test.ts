@@ -18,7 +18,7 @@ const LINE = {
 };
 
 it('a layer says how it lies', () => {
-  expect(words('layer', { mixId: ID, mg: 12_000, shape: LINE }).detail).toBe('12000 mass, a line');
+  expect(words('layer', { mixId: ID, mg: 12_000, shape: LINE }).detail).toBe('12000 mass, line');
   expect(words('layer', { mixId: ID, mg: 12_000 }).detail).toBe('12000 mass');
 });
 

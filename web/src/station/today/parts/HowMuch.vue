@@ -52,7 +52,7 @@ const short = computed(() => answer.value.materials.filter(isShort));
     <p>
       Enough for {{ supportWords(support, units) }}:
       <strong>{{ needWords(needed, measures.mass) }}</strong>
-      <ComputedFrom calculation="amounts" />
+      {{ ' ' }}<ComputedFrom calculation="amounts" />
     </p>
     <p v-for="each in short" :key="each.name" class="look">
       {{ each.name }} runs out: {{ grams(each.massG) }} wanted, {{ grams(each.leftG ?? 0) }} left.
