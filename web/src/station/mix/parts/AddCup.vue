@@ -226,7 +226,7 @@ section {
 }
 
 .school {
-  width: 208px;
+  width: 196px;
 }
 
 .variant {
