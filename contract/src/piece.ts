@@ -22,7 +22,7 @@ import { pourEventSchema } from './pour.ts';
 import { readingSchema } from './reading.ts';
 import { supportSnapshotSchema } from './support.ts';
 
-const MOST_COLORS = 20;
+export const MOST_COLORS = 20;
 
 const techniqueSchema = z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.');
 

@@ -1,6 +1,6 @@
 import { materialCreateSchema, type MaterialCreate, type ShelvedMaterial } from '@icy-ribbon/contract';
 import { InputError } from '@icy-ribbon/core/base/error';
-import { MATERIAL_KINDS, PIGMENTS } from '@icy-ribbon/core/paint/material';
+import { MATERIAL_KINDS, PIGMENTS, stockLeftMg } from '@icy-ribbon/core/paint/material';
 import { parseDecimal, toG, toMg } from '@icy-ribbon/core/base/unit';
 import Papa from 'papaparse';
 
@@ -251,8 +251,7 @@ export function shelfCells(each: ShelvedMaterial): Record<CsvField, string> {
     ...(each.densityTrust === 'measured' && { densityGPerMl: each.densityGPerMl }),
     ...(each.viscosityTrust === 'measured' && { viscosityPaS: each.viscosityPaS }),
   };
-  const leftMg = each.stockMg === null ? null : Math.max(0, each.stockMg - each.usedMg);
-  return cellsOf(each, measured, leftMg);
+  return cellsOf(each, measured, stockLeftMg(each));
 }
 
 /** The shelf as RFC 4180 text that `readMaterials` reads back; typical values are left empty. */

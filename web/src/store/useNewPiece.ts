@@ -20,10 +20,13 @@ export function useNewPiece(opened: () => void) {
   const pieces = usePieces();
   const router = useRouter();
   const busy = ref(false);
+  /** Why it could not be started, for the fields. */
+  const problem = ref<unknown>(null);
 
   async function start(ready: () => NewPiece | Promise<NewPiece>): Promise<void> {
     if (busy.value) return;
     busy.value = true;
+    problem.value = null;
     try {
       const { plan, cups, planned, recipeIds, ...piece } = await ready();
       const id = await pieces.start({ ...piece, name: piece.name.slice(0, 80) });
@@ -31,11 +34,12 @@ export function useNewPiece(opened: () => void) {
       await router.push({ name: 'plan', params: { pieceId: id } });
       opened();
     } catch (error) {
+      problem.value = error;
       sayProblem(error);
     } finally {
       busy.value = false;
     }
   }
 
-  return { busy, start };
+  return { busy, problem, start };
 }

@@ -23,3 +23,4 @@ export {
 export { TRUSTS, trustOf, viscositySdLn, type Trust } from './trust.ts';
 export { substitutesFor, type Substitute } from './substitute.ts';
 export { holdsSilicone } from './silicone.ts';
+export { stockLeftMg } from './stock.ts';

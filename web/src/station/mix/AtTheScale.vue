@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
-import type { StirringOrder } from '@icy-ribbon/core/paint/mix';
 import { materialKind } from '@icy-ribbon/core/paint/material';
 import { useFullscreen } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import BareSelect from '../../field/BareSelect.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
 import { useScale } from '../../store/scale.ts';
-import { useStirring } from '../../store/stirring.ts';
 import { useUnits } from '../../store/units.ts';
 import { PHASE_WORDS, toComeWords } from '../../words/cup.ts';
+import LeftForLater from './parts/LeftForLater.vue';
+import StirringSelect from './parts/StirringSelect.vue';
 import RepairPanel from './parts/RepairPanel.vue';
 import ScaleNumber from './parts/ScaleNumber.vue';
 import ScalePanel from './parts/ScalePanel.vue';
@@ -31,7 +30,6 @@ const units = useUnits();
 const recipes = useRecipes();
 const router = useRouter();
 const scale = useScale();
-const stirring = useStirring();
 const page = ref<HTMLElement | null>(null);
 const { isFullscreen, toggle: toggleFullscreen } = useFullscreen(page);
 const {
@@ -54,13 +52,6 @@ const {
   guarded,
   ...weighing
 } = useWeighing(() => props.mixId);
-
-/** In which order this recipe's cups are filled. */
-const ORDERS: { value: StirringOrder; label: string }[] = [
-  { value: 'half-medium', label: 'half the medium first' },
-  { value: 'medium-first', label: 'all the medium first' },
-  { value: 'paint-first', label: 'paint first' },
-];
 
 const READ_FIRST =
   'Stir it smooth, then read it at Thickness, best by a race: too little is known of it to stir more in.';
@@ -199,13 +190,13 @@ useShortcuts('At the scale', [
                 : 'Back to the cups'
         }}
       </Button>
-      <p v-if="later.length > 0" class="soft">
-        <Button v-if="canLeaveOut" @click="weighing.leaveOut">Leave it out</Button>
-        {{ canLeaveOut ? 'Then the cup is what is in it.' : 'Nothing is in it yet.' }}
-        <Button type="link" @click="goOn">{{
-          nextCup ? `Later: on to ${nextCup.mix.name}` : 'Later: back to the cups'
-        }}</Button>
-      </p>
+      <LeftForLater
+        v-if="later.length > 0"
+        :can-leave-out="canLeaveOut"
+        :next-cup="nextCup?.mix.name"
+        @leave-out="weighing.leaveOut"
+        @go-on="goOn"
+      />
       <p v-else-if="!current && toRead" class="soft">
         <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, mixId } }">Read this cup</RouterLink>
       </p>
@@ -247,13 +238,10 @@ useShortcuts('At the scale', [
       <Button type="text" @click="toggleFullscreen()">
         {{ isFullscreen ? 'Leave full screen' : 'Full screen' }}
       </Button>
-      <BareSelect
+      <StirringSelect
         v-if="cup.mix.ingredients.some(({ role }) => role === 'medium')"
         class="order"
-        label="Order in the cup"
-        :value="stirring.orderOf(cup.mix.recipe.id)"
-        :options="ORDERS"
-        @update:value="stirring.choose(cup.mix.recipe.id, $event as StirringOrder)"
+        :recipe-id="cup.mix.recipe.id"
       />
       <RouterLink class="to-bench" :to="{ name: 'mix', params: { pieceId } }">Back to the cups</RouterLink>
     </ScalePanel>

@@ -21,7 +21,7 @@ import EventStrip from './parts/EventStrip.vue';
 import StepPanel from './parts/StepPanel.vue';
 import WaitForm from './parts/WaitForm.vue';
 import type { FreeEvent } from '../../words/event.ts';
-import type { LayKind, Stroke } from './parts/laidShape.ts';
+import type { Stroke } from './parts/laidShape.ts';
 import { useLaid } from './parts/useLaid.ts';
 import { useRunSheet } from './parts/useRunSheet.ts';
 import { blowerNow, newPass, withTool, type PassDraft } from './parts/passDraft.ts';
@@ -34,7 +34,6 @@ const { steps, open, next, hasSheet } = useRunSheet();
 const { laid, nothingToLay } = useLaid();
 /** What was drawn of the layer that is laid next, without a plan or otherwise than planned. */
 const layStroke = ref<Stroke | null>(null);
-const layKind = ref<LayKind | null>(null);
 type Mode = 'sheet' | 'lay' | 'blow' | 'change' | Exclude<FreeEvent, 'pass'>;
 const mode = ref<Mode>(store.passes.length > 0 || nothingToLay.value ? 'blow' : 'lay');
 const equipment = useEquipment();
@@ -87,6 +86,7 @@ function change(event: PourEvent): void {
 
 function otherwise(step: RunStep): void {
   instead.value = step;
+  layStroke.value = null;
   if (step.kind !== 'pass') {
     mode.value = 'lay';
     return;
@@ -192,7 +192,6 @@ useShortcuts('Pour', [
       <LayStep
         v-else-if="mode === 'lay'"
         v-model:stroke="layStroke"
-        v-model:kind="layKind"
         v-model:shape="layShape"
         :step-id="instead?.id"
         :planned="planned"

@@ -75,7 +75,7 @@ const due = computed(() => dueFrom(recent.value, Date.now()));
               :aria-label="`${item.name} has its top coat`"
               @click="coat(item.topCoat)"
             >
-              It has it
+              Coated
             </Button>
           </li>
         </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MOST_COLORS } from '@icy-ribbon/contract';
 import { computed } from 'vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import NumberField from '../../../field/NumberField.vue';
@@ -19,7 +20,6 @@ const measures = useMeasures();
 const words = computed(() => needWords(needs.needed, measures.value.mass));
 const size = computed(() => store.piece && supportWords(store.piece.support, units));
 
-const MOST_COLORS = 20;
 function setColors(typed: number | null): void {
   if (typed === null || typed === needs.colors) return;
   const colors = Math.min(MOST_COLORS, Math.max(1, Math.round(typed)));

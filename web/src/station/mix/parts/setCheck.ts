@@ -1,4 +1,5 @@
 import type { Mix, ShelvedMaterial } from '@icy-ribbon/contract';
+import { stockLeftMg } from '@icy-ribbon/core/paint/material';
 import type { CupState } from '@icy-ribbon/core/paint/mix';
 
 interface CheckedCup {
@@ -31,9 +32,8 @@ export function shortMaterials(
   }
   return shelf.flatMap((material) => {
     const needMg = Math.round(need.get(material.id) ?? 0);
-    if (material.stockMg === null || needMg <= 0) return [];
-    const leftMg = Math.max(0, material.stockMg - material.usedMg);
-    return needMg > leftMg ? [{ name: material.name, needMg, leftMg }] : [];
+    const leftMg = stockLeftMg(material);
+    return leftMg !== null && needMg > 0 && needMg > leftMg ? [{ name: material.name, needMg, leftMg }] : [];
   });
 }
 

@@ -24,7 +24,7 @@ const plan = usePlan();
 const store = usePiece();
 const shelf = useShelf();
 const units = useUnits();
-const { busy, start } = useNewPiece(() => emit('close'));
+const { busy, problem, start } = useNewPiece(() => emit('close'));
 
 /** A practice tile that every artist has. */
 const TILE: SupportSize = { shape: 'rectangle', widthMm: 100, heightMm: 100, sideDepthMm: 0 };
@@ -78,7 +78,7 @@ function make(): void {
 <template>
   <Modal open :width="620" title="The same on another support" @cancel="emit('close')">
     <BareSelect v-model:value="supportId" label="Support to scale to" :options="options" />
-    <SupportForm v-if="isNew" v-model="typedSupport" :problem="null" />
+    <SupportForm v-if="isNew" v-model="typedSupport" :problem="problem" />
     <table class="rows">
       <thead>
         <tr>

@@ -23,7 +23,6 @@ const props = defineProps<{
 }>();
 /** What the hand drew on the support for it. */
 const stroke = defineModel<Stroke | null>('stroke', { required: true });
-const kind = defineModel<LayKind | null>('kind', { required: true });
 /** Where it goes, to be shown before it is there. */
 const shape = defineModel<LaidShape | null>('shape', { required: true });
 const emit = defineEmits<{ blow: []; laid: [] }>();
@@ -31,6 +30,8 @@ const emit = defineEmits<{ blow: []; laid: [] }>();
 const store = usePiece();
 const units = useUnits();
 const chosenId = ref<string | null>(null);
+/** How it lies, where the artist said so. */
+const kind = ref<LayKind | null>(null);
 const mg = ref<number | null>(null);
 const problem = ref<unknown>(null);
 
@@ -68,6 +69,7 @@ watchEffect(() => {
   else if (asPlanned) shape.value = asPlanned;
   else shape.value = shapeOf(chosenKind.value, stroke.value, support, lying(), mg.value ?? 0, () => draftId);
 });
+
 /** Piles and lines by the ids under which they were logged, so that the next layer finds its own. */
 function lying(): Pick<Plan, 'stacks' | 'paths'> {
   const shapes = store.layers.flatMap(({ data }) => data.shape ?? []);

@@ -23,7 +23,7 @@ const store = usePiece();
 const shelf = useShelf();
 const recipes = useRecipes();
 const units = useUnits();
-const { busy, start } = useNewPiece(() => emit('close'));
+const { busy, problem, start } = useNewPiece(() => emit('close'));
 const name = ref(`${store.piece?.name ?? ''}, again`.slice(0, 80));
 const supportId = ref(store.piece?.support.supportId ?? '');
 
@@ -37,7 +37,6 @@ onMounted(async () => {
 
 const typedSupport = ref(emptySupport());
 const { options: supports, isNew, support: target, keep } = useSupportChoice(supportId, typedSupport);
-const problem = ref<unknown>(null);
 const poured = computed(() => {
   const piece = store.piece!;
   const paints = store.paints.map(({ mix, state }) => ({

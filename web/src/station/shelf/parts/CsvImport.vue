@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { Button, Input, Modal } from 'ant-design-vue';
+import { Button, Modal } from 'ant-design-vue';
 import { proxy } from 'comlink';
 import { computed, onUnmounted, ref, shallowRef, watch } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import { sayProblem, say } from '../../../notice/notices.ts';
 import { useTask } from '../../../notice/useTask.ts';
+import ShelfChanges from './ShelfChanges.vue';
+import WrongCells from './WrongCells.vue';
 import { useShelf } from '../../../store/shelf.ts';
 import { csvWorker, stopCsvWorker } from '../../../worker/csv.ts';
 import type { CsvGlance } from '../../../worker/csv.worker.ts';
@@ -21,7 +23,6 @@ import {
 const props = defineProps<{ glance: CsvGlance; name: string }>();
 const emit = defineEmits<{ close: [] }>();
 
-const SHOWN = 30;
 const NOTHING: ReadMaterials = { rows: [], errors: [] };
 
 const shelf = useShelf();
@@ -69,11 +70,6 @@ const matched = computed(() => matchShelf(read.value.rows, shelf.materials));
 const unwanted = ref<readonly string[]>([]);
 const wanted = computed(() => matched.value.changed.filter(({ on }) => !unwanted.value.includes(on.id)));
 const badLines = computed(() => new Set(read.value.errors.map(({ line }) => line)).size);
-
-const want = (id: string, on: boolean) => {
-  const others = unwanted.value.filter((each) => each !== id);
-  unwanted.value = on ? others : [...others, id];
-};
 
 /** Once the cell is left; while it is typed, half a number would already be one. */
 function setRight({ line, field, text: before }: CsvError, text: string): void {
@@ -179,40 +175,8 @@ async function readIn(): Promise<void> {
       <template v-else>{{ summary }}.</template>
       <template v-if="glance.encoding !== 'UTF-8'"> The file was read as {{ glance.encoding }}.</template>
     </p>
-    <div v-if="read.errors.length > 0" class="list" role="alert">
-      <p class="alarm">Set these right here, or let their rows stay out:</p>
-      <div v-for="error in read.errors.slice(0, SHOWN)" :key="`${error.line} ${error.field}`" class="wrong">
-        <span>line {{ error.line }}, {{ error.column }}</span>
-        <Input
-          size="small"
-          :default-value="error.text"
-          :aria-label="`Line ${error.line}, ${error.column}`"
-          @blur="setRight(error, ($event.target as HTMLInputElement).value)"
-          @press-enter="setRight(error, ($event.target as HTMLInputElement).value)"
-        />
-        <span class="alarm">{{ error.message }}</span>
-      </div>
-      <p v-if="read.errors.length > SHOWN" class="soft">and {{ read.errors.length - SHOWN }} more</p>
-    </div>
-    <div v-if="matched.changed.length > 0" class="list">
-      <p>On the shelf already, and otherwise in the file. What is ticked is changed:</p>
-      <label v-for="{ on, cells } in matched.changed.slice(0, SHOWN)" :key="on.id" class="change">
-        <input
-          type="checkbox"
-          :checked="!unwanted.includes(on.id)"
-          @change="want(on.id, ($event.target as HTMLInputElement).checked)"
-        />
-        <span>
-          <strong>{{ on.name }}</strong>
-          <template v-for="cell in cells" :key="cell.label">
-            {{ cell.label }}: {{ cell.from || 'nothing' }} → {{ cell.to }}.
-          </template>
-        </span>
-      </label>
-      <p v-if="matched.changed.length > SHOWN" class="soft">
-        and {{ matched.changed.length - SHOWN }} more, all ticked
-      </p>
-    </div>
+    <WrongCells v-if="read.errors.length > 0" :errors="read.errors" @right="setRight" />
+    <ShelfChanges v-if="matched.changed.length > 0" v-model="unwanted" :changed="matched.changed" />
     <template #footer>
       <Button @click="emit('close')">Leave it</Button>
       <Button
@@ -264,27 +228,5 @@ td {
   padding: 3px 12px;
   text-align: left;
   border-bottom: 1px solid var(--rule);
-}
-
-.list {
-  display: grid;
-  gap: 4px;
-  max-height: 170px;
-  margin-top: 8px;
-  overflow: auto;
-  font-size: 14px;
-}
-
-.wrong {
-  display: grid;
-  grid-template-columns: 170px 160px minmax(0, 1fr);
-  gap: 10px;
-  align-items: center;
-}
-
-.change {
-  display: flex;
-  gap: 8px;
-  align-items: baseline;
 }
 </style>

@@ -1,6 +1,12 @@
 <script setup lang="ts">
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
-import { FINISHES, MATERIAL_KINDS, OPACITIES, materialKind } from '@icy-ribbon/core/paint/material';
+import {
+  FINISHES,
+  MATERIAL_KINDS,
+  OPACITIES,
+  materialKind,
+  stockLeftMg,
+} from '@icy-ribbon/core/paint/material';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { useStorage } from '@vueuse/core';
 import { Button, CheckboxGroup, Input, Popover, Table } from 'ant-design-vue';
@@ -14,14 +20,7 @@ import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { columnsOf, OPTIONAL_COLUMNS, type ColumnKey } from './materialColumns.ts';
-import {
-  changesOf,
-  draftOf,
-  emptyMaterial,
-  materialOf,
-  stockLeftMg,
-  type MaterialDraft,
-} from './materialDraft.ts';
+import { changesOf, draftOf, emptyMaterial, materialOf, type MaterialDraft } from './materialDraft.ts';
 import MaterialForm from './MaterialForm.vue';
 import ShelfFiles from './ShelfFiles.vue';
 import { useMaterials } from './useMaterials.ts';

@@ -1,7 +1,7 @@
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { MATERIAL_KINDS } from '@icy-ribbon/core/paint/material';
 import type { TableColumnType } from 'ant-design-vue';
-import { stockLeftMg } from './materialDraft.ts';
+import { stockLeftMg } from '@icy-ribbon/core/paint/material';
 
 const kindOrder = new Map(MATERIAL_KINDS.map(({ kind }, index) => [kind as string, index]));
 

@@ -1,5 +1,5 @@
 import type { MaterialCreate, MaterialUpdate, ShelvedMaterial } from '@icy-ribbon/contract';
-import { isPaint, materialKind, pigmentDensity } from '@icy-ribbon/core/paint/material';
+import { isPaint, materialKind, pigmentDensity, stockLeftMg } from '@icy-ribbon/core/paint/material';
 
 /** A material while it is being entered; `null` numbers mean the typical value of its kind. */
 export interface MaterialDraft {
@@ -70,11 +70,6 @@ export function typicalOf(draft: MaterialDraft): { densityGPerMl: number; viscos
     densityGPerMl: (isPaint(draft.kind) ? pigmentDensity(draft.pigment) : undefined) ?? kind.densityGPerMl,
     viscosityPaS: kind.viscosityPaS,
   };
-}
-
-/** What should be left of a material: what was counted, less what was weighed in since. */
-export function stockLeftMg(material: ShelvedMaterial): number | null {
-  return material.stockMg === null ? null : Math.max(0, material.stockMg - material.usedMg);
 }
 
 const centsOf = (price: number | null): number | null => (price === null ? null : Math.round(price * 100));

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { MOST_COLORS } from '@icy-ribbon/contract';
 import { InputError } from '@icy-ribbon/core/base/error';
 import type { Aims, Technique } from '@icy-ribbon/core/paint/stage';
 import { neededCups } from '@icy-ribbon/core/piece/amount';
@@ -33,7 +34,7 @@ const grams = (massG: number) => measures.value.mass(massG * 1000);
 
 const needed = computed(() => {
   const { support, technique, aims, colors } = props;
-  if (!colors || colors < 1 || colors > 20) return [];
+  if (!colors || colors < 1 || colors > MOST_COLORS) return [];
   try {
     return neededCups({ support, technique, aims, colors: Math.round(colors) });
   } catch (error) {

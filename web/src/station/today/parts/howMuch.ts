@@ -1,6 +1,6 @@
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { InputError } from '@icy-ribbon/core/base/error';
-import { materialKind } from '@icy-ribbon/core/paint/material';
+import { materialKind, stockLeftMg } from '@icy-ribbon/core/paint/material';
 import {
   expand,
   fittingPaints,
@@ -101,7 +101,7 @@ function nameOf(source: IngredientSource): string {
 function leftOnShelf(source: IngredientSource, shelf: readonly Shelved[]): number | null {
   const own = shelf.filter(({ kind }) => source.kind === 'material' && kind === source.material);
   if (own.some(({ stockMg }) => stockMg === null)) return null;
-  return own.reduce((sum, { stockMg, usedMg }) => sum + Math.max(0, (stockMg ?? 0) - usedMg), 0) / 1000;
+  return own.reduce((sum, each) => sum + (stockLeftMg(each) ?? 0), 0) / 1000;
 }
 
 function centsPerG(
