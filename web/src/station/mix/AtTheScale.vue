@@ -291,7 +291,7 @@ useShortcuts('At the scale', [
 }
 
 .order {
-  width: 176px;
+  width: 208px;
 }
 
 .to-bench {

@@ -66,6 +66,10 @@ const units = useUnits();
   letter-spacing: 0;
 }
 
+.verdict::first-letter {
+  text-transform: uppercase;
+}
+
 .verdict {
   font-size: 22px;
 }

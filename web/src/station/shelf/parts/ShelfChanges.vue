@@ -20,7 +20,7 @@ function want(id: string, event: Event): void {
     <label v-for="{ on, cells } in changed.slice(0, SHOWN)" :key="on.id" class="change">
       <input type="checkbox" :checked="!unwanted.includes(on.id)" @change="want(on.id, $event)" />
       <span>
-        <strong>{{ on.name }}</strong>
+        <strong>{{ on.name }}. </strong>
         <template v-for="cell in cells" :key="cell.label">
           {{ cell.label }}: {{ cell.from || 'nothing' }} → {{ cell.to }}.
         </template>
@@ -44,5 +44,9 @@ function want(id: string, event: Event): void {
   display: flex;
   gap: 8px;
   align-items: baseline;
+}
+
+.change strong {
+  margin-right: 4px;
 }
 </style>
