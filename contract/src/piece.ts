@@ -24,7 +24,7 @@ import { supportSnapshotSchema } from './support.ts';
 
 export const MOST_COLORS = 20;
 
-const techniqueSchema = z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.');
+const techniqueSchema = z.enum(TECHNIQUES, 'Choose a technique.');
 
 /** What the artist wants of it; null is not chosen. */
 export const aimsSchema = z.object({

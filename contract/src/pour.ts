@@ -1,6 +1,6 @@
-import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
+import { AIR_TOOL_NAMES, AIR_WAYS } from '@icy-ribbon/core/flow/air';
 import type { LoggedEvent } from '@icy-ribbon/core/piece/event';
-import { BASE_PATTERNS, PATH_KINDS } from '@icy-ribbon/core/piece/plan';
+import { BASE_PATTERNS, FLOOD_MOMENTS, PATH_KINDS, STACK_WAYS } from '@icy-ribbon/core/piece/plan';
 import { z } from 'zod';
 import { idSchema, massMgSchema, timestampSchema, nameSchema } from './common.ts';
 import { pouredPlanSchema } from './plan.ts';
@@ -28,8 +28,14 @@ const laidShapeSchema = z.discriminatedUnion('kind', [
     itemId: itemIdSchema,
     at: spotSchema,
     footprintMm: z.number().min(1).max(10_000),
+    way: z.enum(STACK_WAYS).optional(),
   }),
-  z.object({ kind: z.enum(PATH_KINDS), itemId: itemIdSchema, ...curveSchema }),
+  z.object({
+    kind: z.enum(PATH_KINDS),
+    itemId: itemIdSchema,
+    ...curveSchema,
+    moment: z.enum(FLOOD_MOMENTS).optional(),
+  }),
 ]);
 
 /** A cup, or part of one, laid on the support. */
@@ -44,14 +50,17 @@ const layerDataSchema = z.object({
   stepId: stepIdSchema,
 });
 
+const settingSchema = z.string().trim().min(1, 'Say how it was set.').max(40);
+const distanceSchema = z
+  .number('Give the distance.')
+  .min(5, 'The distance is at least 0.5 cm.')
+  .max(3000, 'The distance is at most 3 m.');
+
 /** One blowing pass. */
 const passDataSchema = z.object({
   tool: z.enum(AIR_TOOL_NAMES, 'Choose the tool.'),
-  setting: z.string().trim().min(1, 'Say how it was set.').max(40),
-  distanceMm: z
-    .number('Give the distance.')
-    .min(5, 'The distance is at least 0.5 cm.')
-    .max(3000, 'The distance is at most 3 m.'),
+  setting: settingSchema,
+  distanceMm: distanceSchema,
   /** From the surface: 90 is straight down. */
   slantDeg: z
     .number('Give the slant.')
@@ -74,6 +83,9 @@ const passDataSchema = z.object({
     .nullish(),
   /** Where it began, as shares of the face from its top left; left out when not drawn. */
   from: placeSchema.nullable(),
+  /** How it ended: farther off, harder. */
+  end: z.object({ distanceMm: distanceSchema, setting: settingSchema }).nullish(),
+  way: z.enum(AIR_WAYS).optional(),
   stepId: stepIdSchema,
 });
 
@@ -112,8 +124,41 @@ const tiltDataSchema = z.object({
   seconds: secondsSchema(3600).nullable(),
   stepId: stepIdSchema,
 });
-/** Scraped off, broken up with a straw, or drawn with a skewer. */
-const touchDataSchema = z.object({ note: says, ...where });
+const spotMarkSchema = z.object({
+  kind: z.literal('spot'),
+  at: placeSchema,
+  radiusMm: z
+    .number('Give the radius.')
+    .min(1, 'A place is at least 1 mm wide.')
+    .max(5000, 'A place is at most 5 m wide.'),
+});
+/** What of the face was touched: around a spot, or along a stroke. */
+const markSchema = z.discriminatedUnion('kind', [
+  spotMarkSchema,
+  z.object({ kind: z.literal('stroke'), from: placeSchema, to: placeSchema }),
+]);
+
+/** Scraped off, broken up with a straw, drawn with a skewer or a card. */
+const touchDataSchema = z.object({ note: says, mark: markSchema.nullish(), ...where });
+const liftDataSchema = z.object({ note: says, ...where });
+const blowTestDataSchema = z.object({ moves: z.boolean(), runsOver: z.boolean(), stepId: stepIdSchema });
+const tipTestDataSchema = z.object({
+  tiltDeg: z
+    .number('Give the degrees.')
+    .positive('Tip it more than 0 degrees.')
+    .max(90, 'Tip it at most 90 degrees.'),
+  moves: z.boolean(),
+  stepId: stepIdSchema,
+});
+const MOST_REPAIR_LAYERS = 40;
+const repairDataSchema = z.object({
+  mark: spotMarkSchema,
+  layers: z
+    .array(z.object({ mixId: idSchema, mg: massMgSchema.min(1, 'Lay down more than 0 g.') }))
+    .max(MOST_REPAIR_LAYERS, `A repair lays at most ${MOST_REPAIR_LAYERS} layers.`),
+  directionDeg: z.number().min(0).lt(360),
+  note: says,
+});
 const noteDataSchema = z.object({ text: z.string().trim().min(1, 'Write something.').max(2000) });
 const photoDataSchema = z.object({ photoId: idSchema.nullable(), note: says });
 /** A step of the plan that was seen to without paint or air, or left out. */
@@ -145,6 +190,11 @@ export const pourEventSchema = z.discriminatedUnion('kind', [
   z.object({ ...envelope, kind: z.literal('scrape'), data: touchDataSchema }),
   z.object({ ...envelope, kind: z.literal('straw'), data: touchDataSchema }),
   z.object({ ...envelope, kind: z.literal('skewer'), data: touchDataSchema }),
+  z.object({ ...envelope, kind: z.literal('card'), data: touchDataSchema }),
+  z.object({ ...envelope, kind: z.literal('lift'), data: liftDataSchema }),
+  z.object({ ...envelope, kind: z.literal('blow-test'), data: blowTestDataSchema }),
+  z.object({ ...envelope, kind: z.literal('tip-test'), data: tipTestDataSchema }),
+  z.object({ ...envelope, kind: z.literal('repair'), data: repairDataSchema }),
   z.object({ ...envelope, kind: z.literal('note'), data: noteDataSchema }),
   z.object({ ...envelope, kind: z.literal('photo'), data: photoDataSchema }),
   z.object({ ...envelope, kind: z.literal('step'), data: stepDataSchema }),

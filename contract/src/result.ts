@@ -9,7 +9,7 @@ const PIECE_SORTS = ['newest', 'oldest', 'name', 'rating', 'cells', 'lacing', 'p
 
 /** What the list of pieces can be narrowed by. */
 const filterFields = {
-  technique: z.enum(TECHNIQUES, 'Choose Dutch pour or bloom.').optional(),
+  technique: z.enum(TECHNIQUES, 'Choose a technique.').optional(),
   tool: z.enum(AIR_TOOL_NAMES).optional(),
   /** A material that one of the cups holds. */
   materialId: idSchema.optional(),

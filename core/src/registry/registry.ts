@@ -11,6 +11,9 @@ import { dryCalculation } from '../flow/drying/dry.calculation.ts';
 import { filmLeftCalculation } from '../flow/film/filmLeft.calculation.ts';
 import { levelCalculation } from '../flow/film/level.calculation.ts';
 import { spinCalculation } from '../flow/film/spin.calculation.ts';
+import { rimCalculation } from '../flow/film/rim.calculation.ts';
+import { spinShearCalculation } from '../flow/film/spinShear.calculation.ts';
+import { tipTestCalculation } from '../flow/film/tipTest.calculation.ts';
 import { spreadCalculation } from '../flow/film/spread.calculation.ts';
 import { mixCalculation } from '../paint/mix/mix.calculation.ts';
 import { thinCalculation } from '../paint/mix/thin.calculation.ts';
@@ -35,7 +38,10 @@ export const CALCULATIONS = [
   tiltRaceCalculation,
   combineCalculation,
   filmLeftCalculation,
+  rimCalculation,
+  tipTestCalculation,
   spinCalculation,
+  spinShearCalculation,
   spreadCalculation,
   levelCalculation,
   cellsCalculation,

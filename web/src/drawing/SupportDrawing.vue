@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { bearingOf } from '@icy-ribbon/core/flow/air';
-import { isLaidPath, type LaidShape } from '@icy-ribbon/core/piece/event';
+import { isLaidPath, type LaidShape, type Mark } from '@icy-ribbon/core/piece/event';
 import type { Place } from '@icy-ribbon/core/piece/plan';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { computed, ref, useId } from 'vue';
 import { baseShapes, faceOutline, pathBands, stackDisks, type PlanContext } from './plan.ts';
-import { arrowPath, type DrawnPass } from './support.ts';
+import { arrowPath, markPath, type DrawnPass } from './support.ts';
 
 const props = defineProps<{
   support: SupportSize;
@@ -13,6 +13,9 @@ const props = defineProps<{
   laid: PlanContext | null;
   /** Where the next layer goes. */
   next: LaidShape | null;
+  /** What was scraped, broken or drawn, and what is about to be. */
+  marks: readonly Mark[];
+  mark: Mark | null;
   passes: readonly DrawnPass[];
   draft: DrawnPass | null;
   drawable: boolean;
@@ -159,6 +162,14 @@ function end(event: PointerEvent): void {
       :stroke-width="stroke"
     />
     <rect v-else class="edge" :width="support.widthMm" :height="support.heightMm" :stroke-width="stroke" />
+    <g v-for="(each, index) in marks" :key="`mark ${index}`">
+      <path :d="markPath(each, support)" :stroke-width="stroke * 3" class="halo" />
+      <path :d="markPath(each, support)" :stroke-width="stroke * 1.2" class="touched" />
+    </g>
+    <g v-if="mark">
+      <path :d="markPath(mark, support)" :stroke-width="stroke * 4.4" class="halo" />
+      <path :d="markPath(mark, support)" :stroke-width="stroke * 2.4" class="draft" />
+    </g>
     <g v-for="(pass, index) in passes" :key="index" class="pass">
       <path :d="arrowPath(pass, support)" :stroke-width="stroke * 3.4" class="halo" />
       <path :d="arrowPath(pass, support)" :stroke-width="stroke * 1.6" class="arrow" />
@@ -224,6 +235,12 @@ svg {
 .halo {
   stroke: var(--bench);
   stroke-opacity: 0.85;
+}
+
+.touched {
+  fill: none;
+  stroke: var(--ink);
+  stroke-linecap: round;
 }
 
 .draft {

@@ -1,4 +1,4 @@
-import { airTool, passReachMm } from '@icy-ribbon/core/flow/air';
+import { airTool, breathReachMm } from '@icy-ribbon/core/flow/air';
 import { exitOf, type BlowerExit } from '@icy-ribbon/core/piece/amount';
 import {
   curvePlaces,
@@ -169,7 +169,7 @@ export function reachMm({ plan, paints, blowers }: PlanContext, pass: PlanPass):
             viscosityPaS: paints.find((paint) => paint.role === 'base')?.viscosityPaS ?? 0.6,
           },
         ];
-  return passReachMm({ ...exitOf(pass, blowers), ...pass }, { layers });
+  return breathReachMm({ ...exitOf(pass, blowers), ...pass }, { layers });
 }
 
 const SHORTEST_MM = 22;

@@ -1,3 +1,4 @@
+import type { Mark } from '@icy-ribbon/core/piece/event';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 
 export interface DrawnPass {
@@ -29,4 +30,20 @@ export function arrowPath(pass: DrawnPass, support: SupportSize): string {
   };
   const end = `${tip.x.toFixed(1)} ${tip.y.toFixed(1)}`;
   return `M${x.toFixed(1)} ${y.toFixed(1)}L${end}M${barb(0.5)}L${end}L${barb(-0.5)}`;
+}
+
+/** A place that was touched: a circle of its width, or the stroke with a bar at its end. */
+export function markPath(mark: Mark, { widthMm, heightMm }: SupportSize): string {
+  const mm = ({ x, y }: { readonly x: number; readonly y: number }) => ({ x: x * widthMm, y: y * heightMm });
+  if (mark.kind === 'spot') {
+    const { x, y } = mm(mark.at);
+    const r = mark.radiusMm;
+    return `M${(x - r).toFixed(1)} ${y.toFixed(1)}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0Z`;
+  }
+  const [from, to] = [mm(mark.from), mm(mark.to)];
+  const bar = Math.min(widthMm, heightMm) * 0.02;
+  const along = Math.atan2(to.y - from.y, to.x - from.x) + Math.PI / 2;
+  const [dx, dy] = [bar * Math.cos(along), bar * Math.sin(along)];
+  const at = (x: number, y: number) => `${x.toFixed(1)} ${y.toFixed(1)}`;
+  return `M${at(from.x, from.y)}L${at(to.x, to.y)}M${at(to.x - dx, to.y - dy)}L${at(to.x + dx, to.y + dy)}`;
 }

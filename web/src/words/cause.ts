@@ -157,6 +157,40 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
     evidence: names.length > 0 ? `${names.join(', ')}: silicone was mixed in.` : 'No cup holds silicone.',
     nextTime: `Leave it out where a top coat comes on, or clean the face before. ${CAUTIONS.silicone}`,
   }),
+  'air-narrow': ({ tool, passes }) => ({
+    name: 'A narrow jet of air',
+    evidence:
+      tool === null
+        ? 'No narrow jet was logged.'
+        : `${counted(passes, 'pass', 'passes')} with a narrow exit: ${airTool(tool).label.toLowerCase()}.`,
+    nextTime:
+      'Blow with a wider exit, or from farther off; wisps come off with a damp stick while they are wet.',
+  }),
+  'base-much': ({ gPerDm2, usualGPerDm2, ranOver, aimMg }, say) => ({
+    name: 'Too much base stood under the flowers',
+    evidence: `${gPerDm2.toFixed(1)} g of base on a dm²; about ${usualGPerDm2.toFixed(1)} g stay after a usual run-off.${ranOver ? ' The blow test saw it run over still.' : ''}`,
+    nextTime: `Let it run off until no more runs over when it is blown: about ${say.mass(aimMg)} in all.`,
+  }),
+  'color-much': ({ name, laidMg, share, aimMg }, say) => ({
+    name: `Much of ${name} was laid`,
+    evidence: `${say.mass(laidMg)}, ${say.percent(share)} of the colors.`,
+    nextTime: `An equal share is ${say.mass(aimMg)}.`,
+  }),
+  'neon-bleeds': ({ name }) => ({
+    name: `${name} is neon and bleeds`,
+    evidence: 'Neons bleed into their neighbors and take them over.',
+    nextTime: 'Lay less of it, or a pale color between.',
+  }),
+  'under-activator': ({ name, share, equalShare }, say) => ({
+    name: `${name} lay right under the activator`,
+    evidence: `${say.percent(share)} of the colors; an equal share is ${say.percent(equalShare)}, and the topmost is to be the smallest.`,
+    nextTime: 'Make the color under the activator the smallest of the pile.',
+  }),
+  'patch-contrast': ({ difference, repairs }) => ({
+    name: 'Design and ground differ much',
+    evidence: `${counted(repairs, 'repair')}; the colors differ from their ground by ${difference.toFixed(0)} (CIEDE2000), ${LIMITS.patchDifference.shows} and more shows.`,
+    nextTime: 'Blow the neighbors over the rim of the patch, or carry the design on over it.',
+  }),
   'mica-coarse': ({ names, finish }) => ({
     name: 'Coarse mica',
     evidence: finish === null ? 'No metallic or pearl was laid.' : `${names.join(', ')}: ${finish}.`,
@@ -183,6 +217,8 @@ const MISSING: Readonly<Record<Missing, string>> = {
   level: 'Whether the support lay level is not recorded: check it with a spirit level.',
   'ceiling-paint': 'Whether a ceiling paint was used is not recorded: its chalk cracks.',
   skin: 'Nothing in the record tells of dried skin: strain every mix.',
+  repair: 'No repair was logged.',
+  corners: 'Whether the base was spread into the corners first is not recorded.',
   'top-coat': 'Silicone or wax below a top coat is not recorded: clean the face and test a corner.',
 };
 

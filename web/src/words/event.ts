@@ -12,9 +12,13 @@ export const FREE_EVENTS = [
   { kind: 'tilt', key: 'i', label: 'Tilt' },
   { kind: 'add-base', key: 'a', label: 'Base added' },
   { kind: 'add-color', key: 'c', label: 'Color added' },
+  { kind: 'blow-test', key: 'e', label: 'Blow test' },
+  { kind: 'tip-test', key: 'y', label: 'Tip test' },
+  { kind: 'card', key: 'd', label: 'Card' },
   { kind: 'scrape', key: 'x', label: 'Scrape' },
   { kind: 'straw', key: 'h', label: 'Straw' },
   { kind: 'skewer', key: 'k', label: 'Skewer' },
+  { kind: 'repair', key: 'v', label: 'Repair' },
   { kind: 'note', key: 'n', label: 'Note' },
   { kind: 'photo', key: 'f', label: 'Photo' },
 ] as const;
@@ -49,7 +53,16 @@ export function eventWords(
     case 'pass':
       return {
         title: `${airTool(event.data.tool).label} ${bearingName(event.data.directionDeg)}`,
-        detail: `${units.show('length', event.data.distanceMm)}, ${event.data.slantDeg}°, ${event.data.seconds} s`,
+        detail: [
+          event.data.way === 'circling' ? 'circling' : '',
+          event.data.end
+            ? `${units.show('length', event.data.distanceMm)} to ${units.show('length', event.data.end.distanceMm)}`
+            : units.show('length', event.data.distanceMm),
+          `${event.data.slantDeg}°`,
+          `${event.data.seconds} s`,
+        ]
+          .filter(Boolean)
+          .join(', '),
       };
     case 'room':
       return {
@@ -79,6 +92,25 @@ export function eventWords(
       return { title: 'Straw', detail: event.data.note };
     case 'skewer':
       return { title: 'Skewer', detail: event.data.note };
+    case 'card':
+      return { title: 'Card drawn', detail: event.data.note };
+    case 'lift':
+      return { title: 'Cup lifted', detail: event.data.note };
+    case 'blow-test':
+      return {
+        title: 'Blow test',
+        detail: `${event.data.moves ? 'moves easily' : 'hardly moves'}, ${event.data.runsOver ? 'still runs over' : 'no more runs over'}`,
+      };
+    case 'tip-test':
+      return {
+        title: `Tipped ${event.data.tiltDeg}°`,
+        detail: event.data.moves ? 'the middle moves' : 'the middle stands',
+      };
+    case 'repair':
+      return {
+        title: 'Repair begun',
+        detail: `${units.show('length', 2 * event.data.mark.radiusMm)} wide${event.data.note ? `, ${event.data.note}` : ''}`,
+      };
     case 'note':
       return { title: 'Note', detail: event.data.text };
     case 'photo':

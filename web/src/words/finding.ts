@@ -2,6 +2,7 @@ import { LIMITS } from '@icy-ribbon/core/paint/stage';
 import { airTool } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { type Finding, type FindingCode, type FindingFacts, type Fix } from '@icy-ribbon/core/piece/check';
+import { namesListed } from './general.ts';
 import type { ChosenUnits } from '../store/unitChoices.ts';
 import { contrastWords } from './contrast.ts';
 import { timeRange, measureWords, type MeasureWords } from './measure.ts';
@@ -18,6 +19,8 @@ type Say<Code extends FindingCode> = (facts: FindingFacts[Code], say: MeasureWor
 const round = (value: number, digits = 0): string => String(Number(value.toFixed(digits)));
 const sheet = (sheetMm: number, say: MeasureWords) =>
   `a sheet of ${say.film(sheetMm)}; ${say.film(LIMITS.sheetMm.thin)} to ${say.film(LIMITS.sheetMm.thick)} is usual`;
+const passWords = (passes: readonly number[]) =>
+  passes.length === 1 ? `Petal ${passes[0]} ends` : `Petals ${namesListed(passes.map(String))} end`;
 const atTheTable =
   (words: string, because = 'caution') =>
   (): FindingWords => ({ words, because });
@@ -71,6 +74,31 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
   'no-base': ({ filmMm }, say) => ({
     words: 'Too little paint to cover the face: bare edges.',
     because: `${say.film(filmMm)} over face and sides`,
+  }),
+  coverage: ({ covered, low, high, wants, bare }) => ({
+    words: {
+      full: 'The design will hardly cover the face: lay more, spin longer, or make the flower larger.',
+      space: 'The design will cover nearly all of the face: little negative space is left.',
+      ground: bare
+        ? 'Much of the support stays bare: lay the pillow over the whole face, or aim at a floating bloom.'
+        : 'Much of the face stays empty.',
+    }[wants],
+    because: `about ${round(100 * covered)} % covered, ${round(100 * low)} to ${round(100 * high)} % nine times in ten, an estimate`,
+  }),
+  'petal-ends': ({ kind, passes, mm }, say) => ({
+    words:
+      kind === 'falls-short'
+        ? `${passWords(passes)} just short of the edge: push it over, or stop sooner.`
+        : `${passWords(passes)} as a lone drip over the edge: push it over on purpose, or stop sooner.`,
+    because: `within ${say.distance(mm)} of the edge, by estimate`,
+  }),
+  'spin-fast': ({ rpm, shearPa, aimRpm }) => ({
+    words: `Spun at ${round(rpm)} turns a minute the cells warp at the rim: at most ${aimRpm} there.`,
+    because: `${round(shearPa)} Pa at the rim, by estimate; ${LIMITS.spinShearPa.most} is usual`,
+  }),
+  'middle-thick': ({ middleMm }, say) => ({
+    words: 'The middle stays thick after the spin: it dries last and cracks first.',
+    because: `${say.film(middleMm)} in the middle; up to ${say.film(LIMITS.middleMm.thick)} is usual`,
   }),
   mud: ({ lower, upper, keptShare }) => ({
     words: `${lower} beside ${upper} goes to mud.`,
@@ -129,7 +157,9 @@ export function fixWords(fix: Fix, chosen: ChosenUnits): string {
     case 'settings':
       return fix.changes.spinSeconds
         ? `Spin ${fix.changes.spinSeconds} s`
-        : `Wait ${fix.changes.waitSeconds ?? 0} s`;
+        : fix.changes.spinRpm
+          ? `Spin at ${fix.changes.spinRpm}`
+          : `Wait ${fix.changes.waitSeconds ?? 0} s`;
     case 'pass':
       return [
         fix.changes.distanceMm ? `From ${say.distance(fix.changes.distanceMm)}` : '',

@@ -6,6 +6,9 @@ export const TECHNIQUE_LABELS: Readonly<Record<Technique, string>> = {
   dutch: 'Dutch pour',
   bloom: 'Bloom',
   swipe: 'Swipe',
+  ring: 'Ring pour',
+  'lifted-cup': 'Lifted cup',
+  radial: 'Radial pour',
 };
 
 export const ROLE_LABELS: Readonly<Record<CupRole, string>> = {
@@ -32,6 +35,9 @@ export const ROLES_OF: Readonly<Record<Technique, readonly CupRole[]>> = {
   dutch: ['base', 'color'],
   bloom: ['pillow', 'color', 'activator'],
   swipe: ['base', 'color', 'swipe'],
+  ring: ['base', 'color'],
+  'lifted-cup': ['base', 'color'],
+  radial: ['base', 'color'],
 };
 
 const LIST = new Intl.ListFormat('en', { type: 'conjunction', style: 'long' });

@@ -1,6 +1,7 @@
 export { dentAfter } from './dentAfter.ts';
 export { airBounds, middleUnder, type AirBounds, type Middle } from './advice.ts';
 export { bearingName, bearingOf, normalizeDeg } from './bearing.ts';
+export { AIR_WAYS, breathReachMm, type AirWay, type PassEnd } from './breath.ts';
 export { deepDentMm } from './deepDent.ts';
 export { AIR_DENSITY_KG_M3, jetOnPaint, type JetOnPaint } from './jet.ts';
 export { passReachMm, peakShearPa, type Sheet } from './shear.ts';

@@ -9,6 +9,9 @@ const DAY_MS = 86_400_000;
 export const TOUCH_DRY_DAYS = {
   dutch: { from: 1, to: 2 },
   swipe: { from: 1, to: 2 },
+  ring: { from: 1, to: 3 },
+  'lifted-cup': { from: 1, to: 3 },
+  radial: { from: 1, to: 2 },
   bloom: { from: 2, to: 3 },
 } as const satisfies Record<Technique, { from: number; to: number }>;
 export const TOP_COAT_DAYS = { usual: 7, least: 3 } as const;

@@ -43,6 +43,14 @@ export interface CauseFacts {
     hasWeakBinder: boolean;
     most: number;
   };
+  /** Blown with a jet this narrow. */
+  readonly 'air-narrow': { tool: AirTool | null; passes: number };
+  readonly 'base-much': { gPerDm2: number; usualGPerDm2: number; ranOver: boolean; aimMg: number };
+  readonly 'color-much': { name: string; laidMg: number; share: number; aimMg: number };
+  readonly 'neon-bleeds': { name: string; finish: string | null };
+  readonly 'under-activator': { name: string; share: number; equalShare: number };
+  /** How much the design stands out from its ground, CIEDE2000. */
+  readonly 'patch-contrast': { difference: number; repairs: number };
   readonly 'torched-late': { torchedAfterAir: boolean };
   readonly 'spun-fast': { rpm: number };
   readonly 'paint-much': { mm: number };
@@ -78,7 +86,9 @@ export type Missing =
   | 'level'
   | 'ceiling-paint'
   | 'skin'
-  | 'top-coat';
+  | 'top-coat'
+  | 'repair'
+  | 'corners';
 
 /** A possible cause of a fault, weighed against the record. */
 export type Cause<Code extends CauseCode = CauseCode> = {

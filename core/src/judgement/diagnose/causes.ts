@@ -1,4 +1,6 @@
 import { LIMITS, windowFor } from '../../paint/stage/index.ts';
+import { airTool } from '../../flow/air/index.ts';
+import { patchContrast } from '../../piece/repair/index.ts';
 import { mudOf } from '../../piece/order/index.ts';
 import { usualBaseMm } from '../../piece/amount/index.ts';
 import type { FaultKind, PouredCup, PourRecord } from '../outcome/index.ts';
@@ -95,7 +97,7 @@ export const CAUSE_ROWS = [
     }),
   ),
 
-  row('color-thin', ['sunk'], (asked) =>
+  row('color-thin', ['sunk', 'takes-over'], (asked) =>
     besideOthers(asked, (cup, others) => {
       const othersPaS = meanPaS(others)!;
       const facts = { name: cup.name, paS: cup.viscosityPaS, othersPaS };
@@ -151,6 +153,64 @@ export const CAUSE_ROWS = [
     return { weight: beyond(waterFraction, most), facts: { name, waterFraction, hasWeakBinder, most } };
   }),
 
+  row('air-narrow', ['wisps'], ({ pour: { passes } }) => {
+    if (passes.length === 0) return missing('passes');
+    const narrow = passes.filter(({ tool, exit }) => (exit ?? airTool(tool)).exitDiameterMm <= NARROW_MM);
+    const facts = { tool: narrow[0]?.tool ?? null, passes: narrow.length };
+    return { weight: narrow.length > 0 ? 0.7 : 0.1, facts };
+  }),
+
+  row('base-much', ['wells'], ({ pour, ground, pillow, faceDm2 }) => {
+    if (ground.length === 0 || pillow.length > 0) return pillow.length > 0 ? null : missing('base');
+    const gPerDm2 = massMg(ground) / 1000 / faceDm2;
+    const usualGPerDm2 = usualBase(pour, ground);
+    const ranOver = pour.blowTest?.runsOver ?? false;
+    const weight = beyond(gPerDm2, LIMITS.baseMuch.most * usualGPerDm2);
+    return {
+      weight: ranOver ? Math.max(RAN_OVER_WEIGHT, weight) : weight,
+      facts: { gPerDm2, usualGPerDm2, ranOver, aimMg: 1000 * usualGPerDm2 * faceDm2 },
+    };
+  }),
+
+  row('color-much', ['takes-over'], ({ concerned, colors }) => {
+    if (!concerned) return missing('which-color');
+    if (concerned.role !== 'color' || colors.length < 2) return null;
+    const { name, laidMg } = concerned;
+    const [total, equalShare] = [massMg(colors), 1 / colors.length];
+    const share = laidMg / Math.max(1, total);
+    return {
+      weight: beyond(share, LIMITS.muchOfColor * equalShare),
+      facts: { name, laidMg, share, aimMg: total * equalShare },
+    };
+  }),
+
+  row('neon-bleeds', ['takes-over', 'mud'], ({ concerned, pinned, colors }) => {
+    const neon = concerned ?? colors.find(({ finish }) => finish === 'neon');
+    if (!neon) return pinned.kind === 'takes-over' ? missing('which-color') : null;
+    const { name, finish } = neon;
+    return finish === 'neon' ? { weight: 0.75, facts: { name, finish } } : null;
+  }),
+
+  row('under-activator', ['takes-over'], ({ concerned, isBloom, colors, pour }) => {
+    if (!isBloom) return null;
+    if (!concerned) return missing('which-color');
+    const top = pour.order.findLast((id) => colors.some((cup) => cup.id === id));
+    if (concerned.id !== top || colors.length < 2) return null;
+    const share = concerned.laidMg / Math.max(1, massMg(colors));
+    const equalShare = 1 / colors.length;
+    return {
+      weight: beyond(share, TOP_OF_EQUAL * equalShare),
+      facts: { name: concerned.name, share, equalShare },
+    };
+  }),
+
+  row('patch-contrast', ['patch-shows'], ({ pour: { repairs = 0, cups } }) => {
+    const contrast = patchContrast(cups);
+    if (repairs === 0 || !contrast) return missing('repair');
+    const { difference } = contrast;
+    return { weight: beyond(difference, LIMITS.patchDifference.shows), facts: { difference, repairs } };
+  }),
+
   row('torched-late', ['specks'], ({ pour: { torchedAfterAir } }) => ({
     weight: torchedAfterAir ? 0.75 : 0.05,
     facts: { torchedAfterAir },
@@ -190,17 +250,21 @@ export const CAUSE_ROWS = [
     },
   ),
 
-  row('base-little', ['not-moving', 'no-lacing'], ({ pour, ground, pillow, faceDm2, isBloom, workedDm2 }) => {
-    if (ground.length === 0) return isBloom ? null : missing('base');
-    // A pillow is judged where it lies: see "pillow-thin".
-    if (pillow.length > 0) return null;
-    const gPerDm2 = massMg(ground) / 1000 / (isBloom ? workedDm2 : faceDm2);
-    const usualGPerDm2 = usualBase(pour, ground);
-    return {
-      weight: beyond(LIMITS.baseOfFilm.least * usualGPerDm2, gPerDm2),
-      facts: { gPerDm2, usualGPerDm2, aimMg: 1000 * usualGPerDm2 * faceDm2 },
-    };
-  }),
+  row(
+    'base-little',
+    ['not-moving', 'no-lacing', 'bare-corner'],
+    ({ pour, ground, pillow, faceDm2, isBloom, workedDm2 }) => {
+      if (ground.length === 0) return isBloom ? null : missing('base');
+      // A pillow is judged where it lies: see "pillow-thin".
+      if (pillow.length > 0) return null;
+      const gPerDm2 = massMg(ground) / 1000 / (isBloom ? workedDm2 : faceDm2);
+      const usualGPerDm2 = usualBase(pour, ground);
+      return {
+        weight: beyond(LIMITS.baseOfFilm.least * usualGPerDm2, gPerDm2),
+        facts: { gPerDm2, usualGPerDm2, aimMg: 1000 * usualGPerDm2 * faceDm2 },
+      };
+    },
+  ),
 
   row('air-little', ['not-moving', 'washed-out', 'no-lacing'], ({ pour, airSeconds: seconds, workedDm2 }) => {
     const passes = pour.passes.length;
@@ -209,7 +273,7 @@ export const CAUSE_ROWS = [
     return { weight: beyond(LIMITS.airSPerDm2.least, sPerDm2), facts: { seconds, passes, sPerDm2 } };
   }),
 
-  row('paint-much', ['cracks', 'moved-overnight'], ({ pour, faceDm2 }) => {
+  row('paint-much', ['cracks', 'moved-overnight', 'wells'], ({ pour, faceDm2 }) => {
     const mm = depthMm(pour.cups, faceDm2);
     if (mm === 0) return missing('laid');
     return { weight: beyond(mm, LIMITS.wetPaintMm.most), facts: { mm } };
@@ -244,6 +308,7 @@ export const NEVER_RECORDED: Readonly<Partial<Record<FaultKind, Missing>>> = {
   crust: 'skin',
   'moved-overnight': 'level',
   'fish-eyes': 'top-coat',
+  'bare-corner': 'corners',
 };
 
 /** The dose of activator in a bloom, weighed by its share of the colors. */
@@ -263,6 +328,12 @@ function dose(
   return { weight: weighShare(share, usual), facts };
 }
 
+/** A jet so wide and narrower draws threads, mm (common practice). */
+const NARROW_MM = 6;
+/** Paint that still ran over when the base was blown alone was too much. */
+const RAN_OVER_WEIGHT = 0.7;
+/** The color right under the activator is to be the smallest; so much more than an equal share takes over. */
+const TOP_OF_EQUAL = 1.2;
 /** A slant that spreads rather than digs. */
 const AIM_SLANT_DEG = 30;
 /** A dent in a film that is spread by slanting air explains little. */

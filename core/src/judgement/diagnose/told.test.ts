@@ -25,6 +25,8 @@ it.each([
   ['fish-eyes', 'top-coat'],
   ['warped', 'level'],
   ['crust', 'skin'],
+  ['patch-shows', 'repair'],
+  ['bare-corner', 'corners'],
 ] as const)('of "%s" no record tells the %s', (kind, missing) => {
   expect(why(good, { kind, mixId: null }).cannotTell).toContain(missing);
 });
@@ -144,6 +146,19 @@ it.each<[CauseCode, Partial<PourRecord>, object]>([
     'mica-coarse',
     cups({ rust: { finish: 'pearl' }, moss: { finish: 'neon' } }),
     { weight: 0.4, facts: { names: ['rust'], finish: 'pearl' } },
+  ],
+  [
+    'air-narrow',
+    passes({ tool: 'compressor' }, {}),
+    { weight: 0.7, facts: { tool: 'compressor', passes: 1 } },
+  ],
+  ['air-narrow', {}, { weight: 0.1, facts: { tool: null } }],
+  ['color-much', cups({ rust: { laidMg: 60_000 } }), { weight: near(0.35 + 1.3 * Math.log(1.2)) }],
+  ['neon-bleeds', cups({ rust: { finish: 'neon' } }), { weight: 0.75, facts: { name: 'rust' } }],
+  [
+    'patch-contrast',
+    { repairs: 1, ...cups({ color: { colorHex: '#000000' }, pillow: { colorHex: '#ffffff' } }) },
+    { weight: 1 },
   ],
   ['mica-coarse', {}, { weight: 0.05, facts: { names: [], finish: null } }],
 ])('%s: weight and facts of %j', (code, changes, expected) => {

@@ -26,6 +26,19 @@ export const FAULTS = [
   { kind: 'crust', label: 'Crust bits', seen: 'Bits of dried skin in the paint.' },
   { kind: 'moved-overnight', label: 'Moved overnight', seen: 'The design drifted while it dried.' },
   { kind: 'grainy', label: 'Grainy', seen: 'Coarse particles stand out.' },
+  { kind: 'wisps', label: 'Wisps not wanted', seen: 'Thin threads of paint stand out where none was meant.' },
+  {
+    kind: 'wells',
+    label: 'Wells between flowers',
+    seen: 'Pools of base stand between the flowers and drown their rims.',
+  },
+  { kind: 'takes-over', label: 'One color takes over', seen: 'A color covers far more than was laid of it.' },
+  {
+    kind: 'patch-shows',
+    label: 'Patch that shows',
+    seen: 'A repaired place stands out from what is round it.',
+  },
+  { kind: 'bare-corner', label: 'Bare corner', seen: 'A corner or an edge is not covered.' },
   { kind: 'fish-eyes', label: 'Top coat fish-eyes', seen: 'The top coat draws back into rings.' },
 ] as const;
 

@@ -130,6 +130,8 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
     spins: dataOf(events, 'spin').map(({ rpm, seconds }) => ({ rpm, seconds })),
     tilts: dataOf(events, 'tilt').length,
     addedMg: layers.filter(({ data }) => data.moment === 'add').reduce((sum, { data }) => sum + data.mg, 0),
+    repairs: eventsOfKind(events, 'repair').length,
+    blowTest: dataOf(events, 'blow-test').at(-1) ?? null,
     temperatureC: room?.temperatureC ?? null,
     humidityPercent: room?.humidityPercent ?? null,
     outcome: outcomeOf(piece),

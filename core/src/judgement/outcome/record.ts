@@ -27,7 +27,9 @@ export interface PouredCup extends NamedCup {
 }
 
 /** A pass as it was blown, wherever it began; with the exit of the very blower, where it was recorded. */
-export type BlownPass = Omit<PassData, 'from' | 'stepId' | 'blower'> & { readonly exit?: BlowerExit | null };
+export type BlownPass = Omit<PassData, 'from' | 'stepId' | 'blower' | 'end' | 'way'> & {
+  readonly exit?: BlowerExit | null;
+};
 type BlowerExit = Pick<NonNullable<PassData['blower']>, 'exitDiameterMm' | 'exitSpeedMS'>;
 
 /** What was seen in its photo. */
@@ -70,6 +72,10 @@ export interface PourRecord {
   readonly spins: readonly { readonly rpm: number; readonly seconds: number }[];
   readonly tilts: number;
   readonly addedMg: number;
+  /** Places that were scraped off and laid again. */
+  readonly repairs?: number | undefined;
+  /** What the base did when it was blown alone. */
+  readonly blowTest?: { readonly moves: boolean; readonly runsOver: boolean } | null | undefined;
   readonly temperatureC: number | null;
   readonly humidityPercent: number | null;
   readonly outcome: Outcome | null;

@@ -19,6 +19,9 @@ const USUAL: Readonly<Record<Technique, Partial<Record<CupRole, string>>>> = {
   dutch: { base: 'D2', color: 'D2' },
   bloom: { pillow: 'P1', color: 'B1', activator: 'A1' },
   swipe: { base: 'D2', color: 'D2', swipe: 'S1' },
+  ring: { base: 'D2', color: 'D2' },
+  'lifted-cup': { base: 'D2', color: 'D2' },
+  radial: { base: 'D2', color: 'D2' },
 };
 
 /** The recipes that can fill a cup of this role for this technique, the usual one first. */

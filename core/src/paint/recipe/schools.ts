@@ -1,9 +1,15 @@
+import type { Technique } from '../stage/index.ts';
 import { of, paint, recipe, white, type Recipe } from './recipe.ts';
 
 const TUBE_ONLY = {
   kinds: ['craft', 'fluid', 'ink', 'wall-paint'],
   because: 'Water alone breaks its film: tube paint only.',
 } as const;
+
+/** Thin paint, alike in all cups. */
+const EITHER_SCHOOL: readonly Technique[] = ['dutch', 'swipe', 'ring', 'lifted-cup', 'radial'];
+/** The very paint of a bloom, poured otherwise on the same day. */
+const BLOOM_PAINT: readonly Technique[] = ['bloom', 'swipe', 'ring', 'lifted-cup', 'radial'];
 
 /**
  * The schools of mixing that ship with the product, and the media they are built from.
@@ -21,7 +27,7 @@ export const SCHOOLS: readonly Recipe[] = [
         forMetallics: true,
       },
     ],
-    techniques: ['dutch', 'swipe'],
+    techniques: EITHER_SCHOOL,
     cupRoles: ['base', 'color'],
     goodFor: 'Dutch pours; almost no mound, the same thickness every time',
     trouble: 'A fluid or craft paint comes out thinner: race it against the others',
@@ -31,7 +37,7 @@ export const SCHOOLS: readonly Recipe[] = [
     name: 'Conditioner, water to thin',
     parts: [of('flow-conditioner', 2), paint(1)],
     thinning: { with: 'water', to: 'fading' },
-    techniques: ['dutch', 'swipe'],
+    techniques: EITHER_SCHOOL,
     cupRoles: ['base', 'color'],
     goodFor: 'Any Dutch pour; each paint gets the water it needs',
     trouble: 'Stir the paint in before any water; all the water at once makes lumps',
@@ -81,7 +87,7 @@ export const SCHOOLS: readonly Recipe[] = [
     parts: [of('glue', 1), paint(1)],
     variants: [{ name: 'with pouring medium', parts: [of('glue', 1), paint(1), of('pouring-medium', 0.15)] }],
     thinning: { with: 'water', to: 'fading' },
-    techniques: ['dutch', 'swipe'],
+    techniques: EITHER_SCHOOL,
     cupRoles: ['base', 'color'],
     goodFor: 'The cheap medium',
     trouble: 'Breaks up when thin with student paint; a little pouring medium helps',
@@ -91,7 +97,7 @@ export const SCHOOLS: readonly Recipe[] = [
     name: 'Conditioner with strengtheners',
     parts: [of('flow-conditioner', 2), paint(1), of('anti-crazing-medium', 0.15), of('pouring-medium', 0.15)],
     thinning: { with: 'water', to: 'fading' },
-    techniques: ['dutch', 'swipe'],
+    techniques: EITHER_SCHOOL,
     cupRoles: ['base', 'color'],
     goodFor: 'Paint that breaks up: the squirts of medium hold the film together',
     trouble: 'Takes plenty of water afterwards: watch its share',
@@ -100,7 +106,7 @@ export const SCHOOLS: readonly Recipe[] = [
     id: 'D8',
     name: 'Kitchen spoon',
     parts: [of('flow-conditioner', 2, 'tbsp'), paint(1, 'tbsp'), of('water', 30, 'drop')],
-    techniques: ['dutch', 'swipe'],
+    techniques: EITHER_SCHOOL,
     cupRoles: ['base', 'color'],
     goodFor: 'Blow-outs with fluid craft-type metallics, when no scale is at hand',
     trouble: 'By volume: paints of other density come out differently',
@@ -120,8 +126,8 @@ export const SCHOOLS: readonly Recipe[] = [
     name: 'Bloom medium 3 : 1, then 2 : 1',
     parts: [recipe('bloom-medium', 2), paint(1)],
     thinning: { with: 'varnish', to: 'standing' },
-    techniques: ['bloom'],
-    cupRoles: ['color', 'pillow'],
+    techniques: BLOOM_PAINT,
+    cupRoles: ['base', 'color', 'pillow'],
     goodFor: 'Bloom colors that stand and stretch; thin with varnish, not water',
     trouble: 'Strain the base; opaque colors sink if laid low',
   },
@@ -130,8 +136,8 @@ export const SCHOOLS: readonly Recipe[] = [
     name: 'Half and half',
     parts: [recipe('half-medium', 1), paint(1)],
     thinning: { with: 'flow-conditioner', to: 'standing' },
-    techniques: ['bloom'],
-    cupRoles: ['color', 'pillow'],
+    techniques: BLOOM_PAINT,
+    cupRoles: ['base', 'color', 'pillow'],
     goodFor: 'Bloom colors, and as a base coat',
     trouble: 'Polyurethane: ventilate; thin with a little conditioner',
   },
@@ -139,8 +145,8 @@ export const SCHOOLS: readonly Recipe[] = [
     id: 'B3',
     name: 'Equal base',
     parts: [of('untinted-base', 1), paint(1), of('varnish', 0.33), of('water', 0.6)],
-    techniques: ['bloom'],
-    cupRoles: ['color', 'pillow'],
+    techniques: BLOOM_PAINT,
+    cupRoles: ['base', 'color', 'pillow'],
     goodFor: 'Bloom colors that need little medium',
     trouble: 'The water goes in by three steps',
   },
@@ -149,7 +155,7 @@ export const SCHOOLS: readonly Recipe[] = [
     name: 'Varnish only',
     parts: [of('varnish', 1), paint(1)],
     thinning: { with: 'varnish', to: 'standing' },
-    techniques: ['bloom'],
+    techniques: BLOOM_PAINT,
     cupRoles: ['color'],
     goodFor: 'Glossy bloom colors; left open a few hours they get stretchier',
     trouble: 'A film forms in an open cup: strain before the pour',
@@ -164,7 +170,7 @@ export const SCHOOLS: readonly Recipe[] = [
         parts: [of('untinted-base', 21, 'g'), of('varnish', 7, 'g'), of('mica-powder', 0.22, 'tsp')],
       },
     ],
-    techniques: ['bloom'],
+    techniques: BLOOM_PAINT,
     cupRoles: ['color'],
     goodFor: 'Mica and pigment powders',
     trouble:
@@ -175,7 +181,7 @@ export const SCHOOLS: readonly Recipe[] = [
     name: 'Small tint',
     parts: [recipe('bloom-medium', 28, 'g'), paint(10, 'drop')],
     variants: [{ name: 'tube', parts: [recipe('bloom-medium', 28, 'g'), paint(2, 'g')] }],
-    techniques: ['bloom'],
+    techniques: BLOOM_PAINT,
     cupRoles: ['color'],
     goodFor: 'Pale, see-through bloom colors',
     trouble: 'Little pigment: vanishes over a strong pillow',
@@ -280,7 +286,7 @@ export const SCHOOLS: readonly Recipe[] = [
     id: 'weak-water',
     name: 'Weak water',
     parts: [of('water', 14), of('flow-conditioner', 1)],
-    techniques: ['dutch', 'swipe'],
+    techniques: EITHER_SCHOOL,
     cupRoles: [],
     goodFor: 'Thinning without washing all the binder out',
     trouble: 'Keeps a day',

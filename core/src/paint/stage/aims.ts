@@ -5,7 +5,10 @@ import type { Technique } from './technique.ts';
  * search for causes follow it (common practice, no published source). Null is not chosen: any of them is right.
  */
 export const AIMS = {
-  /** Of a Dutch pour: bright separate colors; wider spread; swarms of tiny cells in colors that mix. */
+  /**
+   * Of a Dutch pour: bright separate colors; wider spread; swarms of tiny cells in colors that mix. Of a swipe, ring,
+   * lifted cup or radial pour: bloom paint, or thinner paint.
+   */
   thickness: ['thick', 'medium', 'thin'],
   cells: ['few', 'many'],
   lacing: ['fine', 'broad'],
@@ -21,7 +24,10 @@ export const NO_AIMS: Aims = { thickness: null, cells: null, lacing: null, reach
 const OF_TECHNIQUE: Readonly<Record<Technique, readonly AimKey[]>> = {
   dutch: ['thickness', 'cells', 'lacing', 'negativeSpace'],
   bloom: ['reach', 'cells', 'lacing', 'negativeSpace'],
-  swipe: ['cells', 'lacing', 'negativeSpace'],
+  swipe: ['thickness', 'cells', 'lacing', 'negativeSpace'],
+  ring: ['thickness', 'cells', 'negativeSpace'],
+  'lifted-cup': ['thickness', 'cells', 'negativeSpace'],
+  radial: ['thickness', 'cells', 'lacing', 'negativeSpace'],
 };
 
 /**

@@ -27,6 +27,12 @@ it('the lines are where the trade draws them (common practice, no published sour
     shortShare: 0.02,
     filmMm: { thin: 0.45, thick: 2.6 },
     wetPaintMm: { most: 3.8 },
+    covered: { full: 0.85, space: 0.8, ground: 0.8 },
+    patchDifference: { hides: 12, shows: 25 },
+    muchOfColor: 1.5,
+    baseMuch: { most: 1.8 },
+    middleMm: { thick: 4.5 },
+    spinShearPa: { most: 20 },
     restHours: { least: 1, aim: 8 },
   });
 });

@@ -47,8 +47,20 @@ export const LIMITS = {
   shortShare: 0.02,
   /** All paint over face and sides, mm: less leaves bands, more sags and cracks at the rim once it has run. */
   filmMm: { thin: 0.45, thick: 2.6 },
+  /** The middle of a flower once it is spun, mm: it dries last and cracks first. */
+  middleMm: { thick: 4.5 },
   /** Wet paint laid on the face, mm. */
   wetPaintMm: { most: 3.8 },
+  /** Shares of the face: a full design covers, a floating one leaves space, a bloom on bare support covers its ground. */
+  covered: { full: 0.85, space: 0.8, ground: 0.8 },
+  /** The ground to the design over it, CIEDE2000: a patch hides below the one and shows above the other. */
+  patchDifference: { hides: 12, shows: 25 },
+  /** Its share of the colors to an equal share, from which a color takes over. */
+  muchOfColor: 1.5,
+  /** The base that is laid to the mean film that stays of it, from which flowers stand in wells. */
+  baseMuch: { most: 1.8 },
+  /** Of a spin: the stress that gravity and the turn put on the paint at the rim, Pa; more draws cells out. */
+  spinShearPa: { most: 20 },
   /** Hours until most bubbles have left a mix, and until all have. */
   restHours: { least: 1, aim: 8 },
 } as const;

@@ -29,11 +29,23 @@ const DUTCH: Readonly<Record<'any' | 'thick' | 'medium' | 'thin', ReturnType<typ
 /**
  * Source: common practice, no published source. Dutch: base and colors alike, thick, medium or thin as it is aimed at.
  * Bloom: pillow and colors standing, or as thin as the equal-base medium over a pillow of itself; a pillow may be as thick
- * as wall paint comes from the can. Swipe: base and colors fading, or bloom paint that is swiped. An activator and a
+ * as wall paint comes from the can. Swipe, ring, lifted cup, radial: base and colors fading, or bloom paint. An activator and a
  * swiped color are judged against the colors under them (`LIMITS.activatorToColors`); by itself it only must not dent.
  */
+/** Either school: bloom paint, or thinner paint as for a Dutch pour. */
+const EITHER: typeof DUTCH = {
+  any: band(0.12, 5),
+  thick: band(1.2, 5),
+  medium: band(0.3, 1.6),
+  thin: band(0.12, 0.42),
+};
+/** Bloom paint is aimed at where most artists have it; not chosen, the thinner school. */
+const eitherAim = (thickness: Aims['thickness']) =>
+  thickness === 'thick' ? band(1.6, 4.5) : thickness === 'thin' ? DUTCH.thin : FADING;
+
 function windowsOf(technique: Technique, { thickness }: Pick<Aims, 'thickness'>): readonly ThicknessWindow[] {
   const dutch = DUTCH[thickness ?? 'any'];
+  const either = { ...EITHER[thickness ?? 'any'], aim: eitherAim(thickness) };
   switch (technique) {
     case 'dutch':
       return [
@@ -47,9 +59,13 @@ function windowsOf(technique: Technique, { thickness }: Pick<Aims, 'thickness'>)
       ];
     case 'swipe':
       return [
-        { label: 'base and colors', roles: ['base', 'color'], ...band(0.12, 5), aim: FADING },
+        { label: 'base and colors', roles: ['base', 'color'], ...either },
         { label: 'swiped color', roles: ['swipe', 'activator'], ...band(0.1, 2), aim: band(0.12, 0.35) },
       ];
+    case 'ring':
+    case 'lifted-cup':
+    case 'radial':
+      return [{ label: 'base and colors', roles: ['base', 'color'], ...either }];
   }
 }
 

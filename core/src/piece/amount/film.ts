@@ -3,6 +3,7 @@ import type { Plan, PlanPaint } from '../plan/index.ts';
 import { paintedArea, type SupportSize } from '../support/index.ts';
 import { layerAmounts } from './amounts.ts';
 import type { BlowerExit } from './exit.ts';
+import { stackLayers } from './layers.ts';
 
 /** All paint of a piece as if it lay evenly. */
 export interface PieceFilm {
@@ -67,4 +68,35 @@ export function secondsToSpin(film: {
   const turn = (2 * Math.PI * film.rpm) / 60;
   const perS = (4 * film.densityKgM3 * turn ** 2 * (film.fromMm / 1000) ** 2) / (3 * film.viscosityPaS);
   return Math.max(0, ((film.fromMm / film.toMm) ** 2 - 1) / perS);
+}
+
+/**
+ * The thickest middle of a plan's flowers, before and after the spin: it counts more than the average, as it dries last and
+ * cracks first. `null` without a flower.
+ *
+ * Law: what lies evenly over the footprint, by Emslie, Bonner & Peck 1958 through `spin`, with its viscosity by mass.
+ *
+ * @throws InputError naming the field
+ */
+export function middleFilm(
+  plan: Plan,
+  paints: readonly PlanPaint[],
+  blowers: readonly BlowerExit[] = [],
+): PieceFilm | null {
+  const middles = plan.stacks
+    .filter((stack) => stack.layers.length > 0)
+    .map((stack): PieceFilm => {
+      const layers = stackLayers(plan, stack, paints, blowers);
+      const volumeMl = layers.reduce((sum, layer) => sum + layer.volumeMl, 0);
+      const massG = layers.reduce((sum, layer) => sum + layer.massG, 0);
+      const ln = layers.reduce((sum, layer) => sum + layer.massG * Math.log(layer.paint.viscosityPaS), 0);
+      const film = {
+        laidMm: (4000 * volumeMl) / (Math.PI * stack.footprintMm ** 2),
+        viscosityPaS: Math.exp(ln / massG),
+        densityKgM3: (1000 * massG) / volumeMl,
+      };
+      const { spinRpm: rpm, spinSeconds: seconds } = plan.settings;
+      return { ...film, afterMm: spunMm({ ...film, thicknessMm: film.laidMm, rpm, seconds }) };
+    });
+  return middles.sort((a, b) => b.afterMm - a.afterMm)[0] ?? null;
 }

@@ -38,6 +38,9 @@ const CUPS: Readonly<Record<Technique, readonly CupRole[]>> = {
   dutch: ['base', 'color'],
   bloom: ['pillow', 'color', 'activator'],
   swipe: ['base', 'color', 'swipe'],
+  ring: ['base', 'color'],
+  'lifted-cup': ['base', 'color'],
+  radial: ['base', 'color'],
 };
 
 /**

@@ -2,7 +2,9 @@ import { contrast } from '../../thickness/match/index.ts';
 import { airFindings } from './air.ts';
 import { cupFindings, neonFindings } from './cups.ts';
 import { tableFindings } from './atTheTable.ts';
+import { coverageFindings } from './coverage.ts';
 import { filmFindings } from './film.ts';
+import { spinFindings } from './spin.ts';
 import type { CheckCup, CheckInput, Finding } from './finding.ts';
 import { pathMud } from './mud.ts';
 import { stackFindings } from './stacks.ts';
@@ -25,6 +27,8 @@ export function check(input: CheckInput): Finding[] {
     ...pathMud(input),
     ...airFindings(input),
     ...filmFindings(input),
+    ...coverageFindings(input),
+    ...spinFindings(input),
     ...neonFindings(input),
     ...cupFindings(input),
     ...tableFindings(input),
@@ -43,7 +47,8 @@ const leavable = (finding: Finding): Finding => ({
 
 function nothingLaid({ plan }: CheckInput): Finding[] {
   if (plan.base || plan.stacks.length > 0 || plan.paths.length > 0) {
-    if (plan.passes.length > 0) return [];
+    const { card, spinRpm } = plan.settings;
+    if (plan.passes.length > 0 || card || spinRpm > 0) return [];
     return [
       {
         id: 'no-air',

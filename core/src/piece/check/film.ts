@@ -6,12 +6,12 @@ import {
   secondsToSpin,
   type PieceFilm,
 } from '../amount/index.ts';
-import { LIMITS, type Technique } from '../../paint/stage/index.ts';
+import { rpmOfShear } from '../../flow/film/index.ts';
+import { LIMITS } from '../../paint/stage/index.ts';
 import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';
 
 const USUAL_FILM_MM = LIMITS.filmMm;
-const USUAL_RPM = LIMITS.spinRpm.most;
 
 /** Too much paint left on, too little, and a base that lies too thick or too thin. */
 export function filmFindings(input: CheckInput): Finding[] {
@@ -26,7 +26,7 @@ export function filmFindings(input: CheckInput): Finding[] {
       level: 'look',
       code: 'too-much',
       facts: { filmMm: allMm },
-      fix: tooMuch(input.technique, film),
+      fix: tooMuch(input, film),
     });
   }
   if (plan.base) {
@@ -57,9 +57,12 @@ export function filmFindings(input: CheckInput): Finding[] {
 }
 
 /** A bloom is spun until enough has run off; of a Dutch pour less is laid. */
-function tooMuch(technique: Technique, film: PieceFilm): Fix {
+function tooMuch({ technique, support }: CheckInput, film: PieceFilm): Fix {
   const toMm = 0.95 * USUAL_FILM_MM.thick;
   if (technique !== 'bloom') return { kind: 'scale-layers', factor: toMm / film.afterMm };
-  const seconds = secondsToSpin({ ...film, fromMm: film.laidMm, toMm, rpm: USUAL_RPM });
-  return { kind: 'settings', changes: { spinRpm: USUAL_RPM, spinSeconds: Math.ceil(seconds) } };
+  const radiusMm = Math.min(support.widthMm, support.heightMm) / 2;
+  const at = { thicknessMm: film.laidMm, densityKgM3: film.densityKgM3, radiusMm };
+  const rpm = Math.floor(Math.min(LIMITS.spinRpm.most, rpmOfShear(at, LIMITS.spinShearPa.most)));
+  const seconds = secondsToSpin({ ...film, fromMm: film.laidMm, toMm, rpm });
+  return { kind: 'settings', changes: { spinRpm: rpm, spinSeconds: Math.ceil(seconds) } };
 }

@@ -56,6 +56,24 @@ export interface FindingFacts {
   readonly 'base-thin': { readonly name: string; readonly filmMm: number; readonly usualMm: number };
   readonly 'base-thick': { readonly name: string; readonly filmMm: number; readonly usualMm: number };
   readonly 'no-base': { readonly filmMm: number };
+  /** Shares of the face that the design covers; what is wanted of it, and whether bare support would show beside it. */
+  readonly coverage: {
+    readonly covered: number;
+    readonly low: number;
+    readonly high: number;
+    readonly wants: 'full' | 'space' | 'ground';
+    readonly bare: boolean;
+  };
+  /** Petals, counted from 1, that end just before the edge or just beyond it, and how far from it. */
+  readonly 'petal-ends': {
+    readonly kind: 'falls-short' | 'lone-drip';
+    readonly passes: readonly number[];
+    readonly mm: number;
+  };
+  /** A spin that pulls at the rim more than cells bear; what it may turn there. */
+  readonly 'spin-fast': { readonly rpm: number; readonly shearPa: number; readonly aimRpm: number };
+  /** What the middle of the flower keeps after the spin. */
+  readonly 'middle-thick': { readonly middleMm: number };
   /** Share of their color that the mixture of two neighbors keeps. */
   readonly mud: { readonly lower: string; readonly upper: string; readonly keptShare: number };
   readonly sinks: {

@@ -14,7 +14,7 @@ export type Fix =
   | {
       readonly kind: 'pass';
       readonly passId: string;
-      readonly changes: Partial<Pick<PlanPass, 'distanceMm' | 'slantDeg'>>;
+      readonly changes: Partial<Pick<PlanPass, 'distanceMm' | 'slantDeg' | 'seconds'>>;
     }
   | { readonly kind: 'add-passes' }
   | { readonly kind: 'add-base' };

@@ -14,7 +14,12 @@ export interface PouredPaint {
 
 type Laid = EventData['layer'];
 
+/** Its step says so: see `repairIdOf`. */
+const isOfRepair = (event: LoggedEvent): boolean =>
+  'stepId' in event.data && (event.data.stepId?.startsWith('repair:') ?? false);
+
 const FOOTPRINT = 0.62;
+const MOST_SPINS = 20;
 
 /**
  * What was really done, as a plan: the film of base that was laid, the colors in the order and grams they went on,
@@ -29,7 +34,8 @@ export function planOfPour(
   support: SupportSize,
   newId: () => string,
 ): Plan {
-  const events = inForce(log);
+  // A repair is no part of the recipe.
+  const events = inForce(log).filter((event) => !isOfRepair(event));
   const laid = dataOf(events, 'layer');
   const roleOf = (id: string) => paints.find((paint) => paint.id === id)?.role;
   const before = dataOf(events, 'plan')[0];
@@ -69,6 +75,8 @@ export function planOfPour(
       distanceMm: pass.distanceMm,
       slantDeg: pass.slantDeg,
       seconds: pass.seconds,
+      ...(pass.end && { end: pass.end }),
+      ...(pass.way && { way: pass.way }),
     })),
     settings: {
       ...(before?.settings ?? USUAL_SETTINGS),
@@ -76,7 +84,12 @@ export function planOfPour(
       ...(spins.length > 0 && {
         spinRpm: Math.max(...spins.map((spin) => spin.rpm)),
         spinSeconds: spins.reduce((sum, spin) => sum + spin.seconds, 0),
+        spinTimes: Math.min(MOST_SPINS, spins.length),
       }),
+      ...(dataOf(events, 'straw').length > 0 && { straw: true }),
+      ...(dataOf(events, 'skewer').length > 0 && { skewer: true }),
+      ...(dataOf(events, 'card').length > 0 && { card: true }),
+      ...(dataOf(events, 'blow-test').length > 0 && { blowTest: true }),
     },
   };
 }
@@ -104,23 +117,26 @@ const layersOf = (laid: readonly Laid[], newId: () => string): PlanLayer[] =>
 
 function stacksOf(placed: readonly Placed<LaidShape>[], newId: () => string): Plan['stacks'] {
   return byItem(placed, (shape) => (shape.kind === 'stack' ? shape : null)).map(
-    ({ shape: { at, footprintMm }, laid }) => ({
+    ({ shape: { at, footprintMm, way }, laid }) => ({
       id: newId(),
       at,
       footprintMm,
-      layers: layersOf(laid, newId),
+      ...(way && { way }),
+      // Into a cup that is turned over goes first what shall lie on top.
+      layers: layersOf(way && way !== 'puddles' ? laid.toReversed() : laid, newId),
     }),
   );
 }
 
 function pathsOf(placed: readonly Placed<LaidShape>[], newId: () => string): Plan['paths'] {
   return byItem(placed, (shape) => (isLaidPath(shape) ? shape : null)).map(
-    ({ shape: { kind, start, control, end }, laid }) => ({
+    ({ shape: { kind, start, control, end, moment }, laid }) => ({
       id: newId(),
       kind,
       start,
       control,
       end,
+      ...(moment && { moment }),
       layers: layersOf(laid, newId),
     }),
   );

@@ -1,12 +1,7 @@
 import type { LaidShape } from './shape.ts';
-import type { AirTool } from '../../flow/air/index.ts';
+import type { FacePlace, Mark, Spot } from './mark.ts';
+import type { AirTool, AirWay, PassEnd } from '../../flow/air/index.ts';
 import type { Plan } from '../plan/index.ts';
-
-/** A place on the support, as shares of its face from the top left. */
-export interface FacePlace {
-  readonly x: number;
-  readonly y: number;
-}
 
 interface OfStep {
   /** The step of the run sheet that the event carries out. */
@@ -17,6 +12,8 @@ interface Placed extends OfStep {
 }
 interface Touch extends Placed {
   readonly note: string;
+  /** What of the face was touched. */
+  readonly mark?: Mark | null | undefined;
 }
 
 /** One blowing pass: millimeters, degrees from the surface, degrees clockwise from the top edge. */
@@ -36,6 +33,16 @@ export interface PassData extends OfStep {
   } | null;
   /** Where it began; null when not drawn. */
   readonly from: FacePlace | null;
+  /** How it ended, where that differs from how it began. */
+  readonly end?: PassEnd | null | undefined;
+  /** Left out: straight. */
+  readonly way?: AirWay | undefined;
+}
+
+/** What is laid again where something was scraped off, whole milligrams, in its first order. */
+export interface RepairLayer {
+  readonly mixId: string;
+  readonly mg: number;
 }
 
 /** Everything that can happen while a piece is poured, by its kind, with what is logged of it. */
@@ -66,6 +73,22 @@ export interface EventData {
   readonly scrape: Touch;
   readonly straw: Touch;
   readonly skewer: Touch;
+  /** Paint drawn over the others with a card. */
+  readonly card: Touch;
+  /** A cup turned over on the support and lifted off. */
+  readonly lift: Placed & { readonly note: string };
+  /** The base blown alone: whether it moves easily, whether paint still runs over the edge. */
+  readonly 'blow-test': OfStep & { readonly moves: boolean; readonly runsOver: boolean };
+  /** The support tipped by so much from level: whether the middle moves. */
+  readonly 'tip-test': OfStep & { readonly tiltDeg: number; readonly moves: boolean };
+  /** The beginning of a repair: where, and what is laid there again. Its steps name it in their step ids. */
+  readonly repair: {
+    readonly mark: Spot;
+    readonly layers: readonly RepairLayer[];
+    /** The new angle of the air. */
+    readonly directionDeg: number;
+    readonly note: string;
+  };
   readonly note: { readonly text: string };
   readonly photo: { readonly photoId: string | null; readonly note: string };
   /** A step of the plan that was seen to without paint or air, or left out. */

@@ -4,12 +4,13 @@ export {
   eventsOfKind,
   type EventData,
   type EventKind,
-  type FacePlace,
   type LoggedEvent,
   type PassData,
+  type RepairLayer,
 } from './event.ts';
+export type { FacePlace, Mark, Spot } from './mark.ts';
 export { laidMgOf, inForce, logWithout } from './log.ts';
-export { nextStep, runSheet, stepStates, type RunStep, type StepState } from './runSheet.ts';
+export { nextStep, runSheet, stepStates, type RunStep, type StepGrams, type StepState } from './runSheet.ts';
 export { isLaidPath, type LaidPath, type LaidShape, type LaidStack } from './shape.ts';
 export { shapeOfStep } from './stepShape.ts';
 export { planOfPour, type PouredPaint } from './again.ts';

@@ -35,8 +35,9 @@ const plan: Plan = {
   ],
   settings: { ...USUAL_SETTINGS, spinRpm: 40, spinSeconds: 20 },
 };
+const support = { shape: 'rectangle', widthMm: 200, heightMm: 160, sideDepthMm: 0 } as const;
 const grams = { layer: (_item: string, layer: string) => (layer === 'a' ? 12 : 6), base: () => 90 };
-const steps = runSheet(plan, grams);
+const steps = runSheet(plan, support, grams);
 const done = (id: string, stepId: string, outcome?: 'done' | 'skipped'): LoggedEvent =>
   outcome
     ? { id, kind: 'step', data: { stepId, outcome, note: '' } }
@@ -60,7 +61,7 @@ it('a plan becomes steps in the order of the work', () => {
 });
 
 it('an empty plan asks for nothing but a level support', () => {
-  expect(runSheet(EMPTY_PLAN, grams).map((step) => step.kind)).toEqual(['level']);
+  expect(runSheet(EMPTY_PLAN, support, grams).map((step) => step.kind)).toEqual(['level']);
 });
 
 it('what is done or left out is passed by; what is taken back is open again', () => {

@@ -19,13 +19,15 @@ const bloom = [
   paint('net', { role: 'activator', viscosityPaS: 0.5 }),
 ];
 const swipe = [...dutch, paint('swiped', { role: 'swipe' })];
-const paintsOf: Readonly<Record<Technique, readonly PlanPaint[]>> = { dutch, bloom, swipe };
+const paintsOf: Readonly<Record<Technique, readonly PlanPaint[]>> = {
+  ...{ dutch, bloom, swipe, ring: dutch, 'lifted-cup': dutch, radial: dutch },
+};
 
 /** A plan poured step by step, just as it says. */
 function poured(plan: Plan, paints: readonly PlanPaint[]): LoggedEvent[] {
   const amounts = layerAmounts(support, plan, paints, []);
   const gramsOf = (id: string) => amounts.find((each) => each.id === id)!.massG;
-  const sheet = runSheet(plan, {
+  const sheet = runSheet(plan, support, {
     layer: (itemId, layerId) => gramsOf(`${itemId} ${layerId}`),
     base: (area) => gramsOf(`base.${area}`),
   });
@@ -35,7 +37,12 @@ function poured(plan: Plan, paints: readonly PlanPaint[]): LoggedEvent[] {
           {
             id: String(index),
             kind: 'layer',
-            data: { mixId: step.paintId, mg: step.mg, shape: shapeOfStep(plan, step), stepId: step.id },
+            data: {
+              mixId: step.paintId,
+              mg: step.mg,
+              shape: shapeOfStep(plan, step, support),
+              stepId: step.id,
+            },
           },
         ]
       : [],
@@ -44,7 +51,8 @@ function poured(plan: Plan, paints: readonly PlanPaint[]): LoggedEvent[] {
 
 /** Where everything lies, whatever it is called. */
 const lay = ({ stacks, paths, base }: Plan) => ({
-  stacks: stacks.map(({ at, footprintMm, layers }) => [
+  stacks: stacks.map(({ at, footprintMm, way, layers }) => [
+    way,
     at,
     footprintMm,
     layers.map(({ paintId }) => paintId),

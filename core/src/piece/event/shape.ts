@@ -1,4 +1,12 @@
-import { PATH_KINDS, type BasePattern, type PathKind, type Place, type Seam } from '../plan/index.ts';
+import {
+  PATH_KINDS,
+  type BasePattern,
+  type FloodMoment,
+  type PathKind,
+  type Place,
+  type Seam,
+  type StackWay,
+} from '../plan/index.ts';
 
 /**
  * Where paint was laid and how it lies, in mm from the top left of the face: over all of it, on a pile, or along a line.
@@ -12,13 +20,20 @@ export type LaidShape =
       readonly area: number;
       readonly seam: Seam | null;
     }
-  | { readonly kind: 'stack'; readonly itemId: string; readonly at: Place; readonly footprintMm: number }
+  | {
+      readonly kind: 'stack';
+      readonly itemId: string;
+      readonly at: Place;
+      readonly footprintMm: number;
+      readonly way?: StackWay | undefined;
+    }
   | {
       readonly kind: PathKind;
       readonly itemId: string;
       readonly start: Place;
       readonly control: Place;
       readonly end: Place;
+      readonly moment?: FloodMoment | undefined;
     };
 
 export type LaidPath = Extract<LaidShape, { readonly control: Place }>;

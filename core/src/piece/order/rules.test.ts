@@ -1,3 +1,4 @@
+import { TECHNIQUES } from '../../paint/stage/index.ts';
 import type { PlanPaint } from '../plan/index.ts';
 import { paint } from '../../../testing/index.ts';
 import { mudOf, ORDER_RULES, orderReasons, type OrderLayer, type OrderRuleName } from './index.ts';
@@ -15,15 +16,17 @@ const GRAY = '#636363'; // OKLab lightness 0.5
 const WHITE = '#ffffff';
 
 /** The trade's weights beside each other (common practice, no published source). */
+const ALL = TECHNIQUES.join(' ');
+
 it.each([
-  ['weight', 3, 'dutch bloom swipe'],
-  ['thickness', 2, 'dutch bloom swipe'],
+  ['weight', 3, ALL],
+  ['thickness', 2, ALL],
   ['largest below', 1, 'bloom'],
   ['opacity', 1.5, 'bloom'],
-  ['mud', 2.5, 'dutch bloom swipe'],
+  ['mud', 2.5, ALL],
   ['metallic between plain', 1, 'dutch bloom'],
-  ['neon bleeds', 1, 'dutch bloom swipe'],
-  ['shimmer over dark', 0.8, 'dutch bloom swipe'],
+  ['neon bleeds', 1, ALL],
+  ['shimmer over dark', 0.8, ALL],
   ['small under the activator', 1, 'bloom'],
   ['outline', 0.8, 'dutch'],
   ['shadow low', 0.6, 'bloom'],

@@ -1,6 +1,6 @@
 import { mixColor } from '../../paint/color/index.ts';
 import type { PlanPaint } from '../plan/index.ts';
-import type { Technique } from '../../paint/stage/index.ts';
+import { TECHNIQUES, type Technique } from '../../paint/stage/index.ts';
 import { chromaOf, lightnessOf } from './tone.ts';
 
 /** What the order is made of: one layer with the grams it has now. */
@@ -38,7 +38,7 @@ export interface OrderRule {
   readonly at?: (layer: OrderLayer, place: number, count: number) => number;
 }
 
-const ALL: readonly Technique[] = ['dutch', 'bloom', 'swipe'];
+const ALL: readonly Technique[] = TECHNIQUES;
 const OPACITY_RANK = { transparent: 0, 'semi-transparent': 1, 'semi-opaque': 2, opaque: 3 } as const;
 const share = (value: number) => Math.min(1, Math.max(0, value));
 /** Lightness from which a color is called pale. */

@@ -5,11 +5,15 @@ export { bentThrough, curveAt, curveMiddle, curvePlaces, distanceMm, lengthMm } 
 export {
   BASE_PATTERNS,
   EMPTY_PLAN,
+  FLOOD_MOMENTS,
   PATH_KINDS,
+  SPREADERS,
+  STACK_WAYS,
   USUAL_FILM,
   USUAL_SETTINGS,
   type BaseFilm,
   type BasePattern,
+  type FloodMoment,
   type PathKind,
   type Place,
   type Plan,
@@ -21,8 +25,10 @@ export {
   type PlanSettings,
   type PlanStack,
   type Seam,
+  type Spreader,
+  type StackWay,
 } from './plan.ts';
-export { blownOut, usualPass } from './passes.ts';
+export { BLOWINGS, blownAs, blownOut, usualPass, type Blowing } from './passes.ts';
 export { planSchema } from './schema.ts';
 export { areaMm2, broughtOnto, seamShares, seamSides } from './seam.ts';
 export {

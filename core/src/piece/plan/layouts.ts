@@ -1,4 +1,5 @@
 import type { AirTool } from '../../flow/air/index.ts';
+import { meanFilmLeftMm } from '../../flow/film/index.ts';
 import type { SupportSize } from '../support/index.ts';
 import { LIMITS, type Aims, type Technique } from '../../paint/stage/index.ts';
 import { faceSeconds, flowerSeconds } from './airTime.ts';
@@ -9,6 +10,7 @@ import {
   EMPTY_PLAN,
   USUAL_FILM,
   USUAL_SETTINGS,
+  type BaseFilm,
   type Place,
   type Plan,
   type PlanBase,
@@ -16,7 +18,9 @@ import {
   type PlanPaint,
   type PlanPass,
   type PlanPath,
+  type PlanSettings,
   type PlanStack,
+  type StackWay,
 } from './plan.ts';
 
 export const LAYOUTS = [
@@ -24,6 +28,13 @@ export const LAYOUTS = [
   { name: 'off-center-bloom', label: 'Off-center bloom', techniques: ['bloom'] },
   { name: 'row', label: 'Row of flowers, staggered', techniques: ['bloom', 'dutch'] },
   { name: 'ring', label: 'Ring', techniques: ['bloom', 'dutch', 'swipe'] },
+  { name: 'swipe-across', label: 'Bands, swiped across', techniques: ['swipe'] },
+  { name: 'ring-center', label: 'Ring from one cup', techniques: ['ring'] },
+  { name: 'ring-pair', label: 'Two rings, off center', techniques: ['ring'] },
+  { name: 'cup-center', label: 'One cup, lifted', techniques: ['lifted-cup'] },
+  { name: 'cup-row', label: 'Row of cups, lifted', techniques: ['lifted-cup'] },
+  { name: 'rays', label: 'Rays from the middle', techniques: ['radial'] },
+  { name: 'rays-aside', label: 'Rays from one side', techniques: ['radial'] },
   { name: 'seam', label: 'Split base, colors on the seam', techniques: ['dutch', 'swipe'] },
   { name: 'diagonal', label: 'Diagonal sweep', techniques: ['dutch', 'swipe'] },
   { name: 'edge-crescent', label: 'Edge-only crescent', techniques: ['dutch'] },
@@ -41,8 +52,16 @@ export type LayoutName = (typeof LAYOUTS)[number]['name'];
  *
  * @example usualLayout('bloom') // 'center-bloom'
  */
-export const usualLayout = (technique: Technique): LayoutName =>
-  technique === 'bloom' ? 'center-bloom' : 'diagonal';
+export const usualLayout = (technique: Technique): LayoutName => USUAL[technique];
+
+const USUAL: Readonly<Record<Technique, LayoutName>> = {
+  dutch: 'diagonal',
+  bloom: 'center-bloom',
+  swipe: 'swipe-across',
+  ring: 'ring-center',
+  'lifted-cup': 'cup-center',
+  radial: 'rays',
+};
 
 export interface LayoutParts {
   readonly support: SupportSize;
@@ -68,6 +87,12 @@ const COLOR_G_PER_CM = 1.6;
  * Amounts and slants: common practice, no published source; they are a start to be changed.
  */
 export function layOut(name: LayoutName, parts: LayoutParts): Plan {
+  const laid = laidOut(name, parts);
+  // A card takes the place of the air.
+  return laid.settings.card ? { ...laid, passes: [] } : laid;
+}
+
+function laidOut(name: LayoutName, parts: LayoutParts): Plan {
   const { support } = parts;
   const { widthMm, heightMm } = support;
   const center = { x: widthMm / 2, y: heightMm / 2 };
@@ -75,7 +100,7 @@ export function layOut(name: LayoutName, parts: LayoutParts): Plan {
   const sheetMm = sheetFor(parts.aims);
   const plan: Plan = {
     ...EMPTY_PLAN,
-    settings: { ...USUAL_SETTINGS, sheetMm },
+    settings: { ...USUAL_SETTINGS, ...settingsOf(parts), sheetMm },
     base: usualBase(parts),
   };
   const withStacks = (stacks: readonly PlanStack[], turns: readonly number[]): Plan => ({
@@ -123,12 +148,66 @@ export function layOut(name: LayoutName, parts: LayoutParts): Plan {
     }
     case 'four-breaths':
       return withStacks([stackAt(parts, center, 0.55 * span)], FOUR_AND_DIAGONALS);
+    case 'swipe-across':
+      return { ...plan, paths: swipedAcross(parts) };
+    case 'ring-center':
+      return { ...plan, stacks: [fromOneCup(parts, 'ring', center, 0.7 * span)] };
+    case 'ring-pair':
+      return {
+        ...plan,
+        stacks: [
+          fromOneCup(parts, 'ring', { x: widthMm * 0.36, y: heightMm * 0.38 }, 0.5 * span),
+          fromOneCup(parts, 'ring', { x: widthMm * 0.66, y: heightMm * 0.64 }, 0.42 * span),
+        ],
+      };
+    case 'cup-center':
+      return { ...plan, stacks: [fromOneCup(parts, 'cup', center, 0.75 * span)] };
+    case 'cup-row':
+      return {
+        ...plan,
+        stacks: rowPlaces(support, parts.count ?? 3).map(({ place, footprintMm }) =>
+          fromOneCup(parts, 'cup', place, 0.9 * footprintMm),
+        ),
+      };
+    case 'rays':
+      return { ...plan, ...rays(parts, center, 0.36 * span, { fromDeg: 0, toDeg: 360 }) };
+    case 'rays-aside': {
+      const at = { x: widthMm * 0.2, y: heightMm / 2 };
+      return { ...plan, ...rays(parts, at, 0.5 * span, { fromDeg: 30, toDeg: 150 }) };
+    }
   }
 
   function between(place: Place, inward: number): Place {
     return { x: place.x + (center.x - place.x) * inward, y: place.y + (center.y - place.y) * inward };
   }
 }
+
+/**
+ * What follows the laying in a technique: the straw and slow spins of a bloom, the blow test of a base that is blown over,
+ * the card of a swipe (common practice, no published source).
+ */
+function settingsOf({ technique, aims }: LayoutParts): Partial<PlanSettings> {
+  switch (technique) {
+    case 'bloom':
+      return { straw: true, skewer: true, ...spins(aims) };
+    case 'dutch':
+    case 'radial':
+      return { blowTest: true };
+    case 'swipe':
+      return { card: true };
+    case 'ring':
+    case 'lifted-cup':
+      return spins(aims);
+  }
+}
+
+/** Slow and several times, both ways; a floating bloom less, a full one until it covers. */
+function spins(aims: Aims | undefined): Partial<PlanSettings> {
+  const floats = aims?.reach === 'floating' || aims?.negativeSpace === 'wanted';
+  const spinTimes = aims?.reach === 'full' ? 4 : floats ? 2 : 3;
+  return { spinRpm: SPIN.rpm, spinTimes, spinSeconds: SPIN.seconds * spinTimes };
+}
+const SPIN = { rpm: 30, seconds: 8 };
 
 /** How far the flower shall reach, to a usual one that stops before the edge (common practice). */
 function reachOf(aims: Aims | undefined): number {
@@ -144,8 +223,10 @@ function sheetFor(aims: Aims | undefined): number {
 
 const FOUR_AND_DIAGONALS = [0, 90, 180, 270, 45, 135, 225, 315];
 
-const colorsOf = ({ paints }: LayoutParts) =>
-  paints.filter((paint) => paint.role === 'color' || paint.role === 'swipe');
+const LAID: readonly PlanPaint['role'][] = ['color', 'swipe', 'activator'];
+/** What is laid along a line; the activator of a bloom stands on its pile only. */
+const colorsOf = ({ paints, technique }: LayoutParts) =>
+  paints.filter(({ role }) => (technique === 'swipe' ? LAID : LAID.slice(0, 2)).includes(role));
 const firstOf = ({ paints }: LayoutParts, role: PlanPaint['role']) =>
   paints.find((paint) => paint.role === role);
 
@@ -159,8 +240,24 @@ function usualBase(parts: LayoutParts): PlanBase | null {
     pattern: 'one',
     areas: [{ paintId: paint.id, share: 1 }],
     seam: null,
-    film: USUAL_FILM,
+    film: filmFor(parts.support, paint),
   };
+}
+
+/** A base of bloom paint stays on thicker than it should: it is left to run longer (common practice). */
+const THICK_BASE_MM = 1.5;
+const LEAST_SHARE = 0.65;
+
+function filmFor(support: SupportSize, paint: PlanPaint): BaseFilm {
+  const usualMm = meanFilmLeftMm({
+    viscosityPaS: paint.viscosityPaS,
+    densityKgM3: 1000 * paint.densityGPerMl,
+    lengthM: Math.max(support.widthMm, support.heightMm) / 1000,
+    ...LIMITS.runOff,
+  });
+  if (usualMm <= THICK_BASE_MM) return USUAL_FILM;
+  const longer = (usualMm / Math.max(THICK_BASE_MM, LEAST_SHARE * usualMm)) ** 2;
+  return { kind: 'run-off', ...LIMITS.runOff, seconds: Math.ceil(LIMITS.runOff.seconds * longer) };
 }
 
 function splitBase(parts: LayoutParts, seam: PlanBase['seam']): PlanBase | null {
@@ -174,7 +271,7 @@ function splitBase(parts: LayoutParts, seam: PlanBase['seam']): PlanBase | null 
       { paintId: two.id, share: 0.5 },
     ],
     seam,
-    film: USUAL_FILM,
+    film: filmFor(parts.support, one),
   };
 }
 
@@ -266,6 +363,54 @@ function sweep(parts: LayoutParts, path: PlanPath, turns: readonly number[]): Pi
   return {
     paths: [...flood, path],
     passes: turns.map((turn, index) => usualPass(parts.newId(), tool, places[index]!, turn, seconds)),
+  };
+}
+
+/** All colors from one cup: poured in rings, or turned over on the support and lifted off. */
+function fromOneCup(parts: LayoutParts, way: StackWay, at: Place, footprintMm: number): PlanStack {
+  return { ...stackAt(parts, at, footprintMm), way };
+}
+
+/** Colors in bands over the middle, the paint that is swiped along the upper edge. */
+function swipedAcross(parts: LayoutParts): PlanPath[] {
+  const { widthMm, heightMm } = parts.support;
+  const line = (y: number) => ({ start: { x: 0.15 * widthMm, y }, end: { x: 0.85 * widthMm, y } });
+  const straight = (kind: PlanPath['kind'], y: number, paints: readonly PlanPaint[]): PlanPath => {
+    const { start, end } = line(y);
+    return pathOf({ ...parts, paints }, kind, start, end, { x: widthMm / 2, y });
+  };
+  const colors = parts.paints.filter(({ role }) => role === 'color');
+  const swiped = parts.paints.filter(({ role }) => role === 'swipe' || role === 'activator');
+  return [
+    ...(colors.length > 0 ? [straight('ribbon', 0.5 * heightMm, colors)] : []),
+    ...(swiped.length > 0 ? [straight('line', 0.18 * heightMm, swiped)] : []),
+  ];
+}
+
+const RAYS = 6;
+
+/** Ribbons that run out from one place, each blown along itself. */
+function rays(
+  parts: LayoutParts,
+  from: Place,
+  length: number,
+  { fromDeg, toDeg }: { readonly fromDeg: number; readonly toDeg: number },
+): Pick<Plan, 'paths' | 'passes'> {
+  const isRound = toDeg - fromDeg >= 360;
+  const step = (toDeg - fromDeg) / (isRound ? RAYS : RAYS - 1);
+  const turns = Array.from({ length: RAYS }, (_, index) => fromDeg + index * step);
+  const out = (deg: number, mm: number): Place => ({
+    x: from.x + mm * Math.sin((deg * Math.PI) / 180),
+    y: from.y - mm * Math.cos((deg * Math.PI) / 180),
+  });
+  const tool = parts.tool ?? 'hair-dryer';
+  const seconds = faceSeconds(parts.support, RAYS);
+  return {
+    paths: turns.map((deg) => {
+      const [start, end] = [out(deg, 0.18 * length), out(deg, length)];
+      return pathOf(parts, 'ribbon', start, end, out(deg, 0.6 * length));
+    }),
+    passes: turns.map((deg) => usualPass(parts.newId(), tool, out(deg, 0.3 * length), deg, seconds)),
   };
 }
 

@@ -1,4 +1,4 @@
-import { airTool, normalizeDeg, type AirTool } from '../../flow/air/index.ts';
+import { airTool, normalizeDeg, type AirTool, type PassEnd } from '../../flow/air/index.ts';
 import { flowerSeconds } from './airTime.ts';
 import { curveMiddle } from './curve.ts';
 import type { Place, Plan, PlanPass, PlanStack } from './plan.ts';
@@ -43,8 +43,44 @@ export function breathOut(
   const turn = (directionDeg * Math.PI) / 180;
   const off = OFF_MIDDLE * footprintMm;
   const place = { x: at.x + off * Math.sin(turn), y: at.y - off * Math.cos(turn) };
-  return usualPass(id, tool, place, directionDeg, seconds);
+  const pass = usualPass(id, tool, place, directionDeg, seconds);
+  return airTool(tool).power === 'breath' ? { ...pass, end: drawnBack(pass) } : pass;
 }
+
+/** A breath starts near and soft, and ends farther off and harder (common practice). */
+const DRAWN_BACK = 1.6;
+const drawnBack = ({ tool, distanceMm }: PlanPass): PassEnd => ({
+  distanceMm: Math.round((DRAWN_BACK * distanceMm) / 5) * 5,
+  setting: airTool(tool).settings.at(-1)!,
+});
+
+/** How a flower is blown: a breath a petal, the head circling, or one blast in the middle and then around. */
+export const BLOWINGS = ['petals', 'circling', 'blast-first'] as const;
+export type Blowing = (typeof BLOWINGS)[number];
+
+/** The passes over a flower, blown in one of the three ways (common practice). */
+export function blownAs(
+  blowing: Blowing,
+  stack: Pick<PlanStack, 'at' | 'footprintMm'>,
+  newId: () => string,
+  tool: AirTool = 'mouth',
+): PlanPass[] {
+  const breath = (turn: number, passes: number) =>
+    breathOut(newId(), tool, stack, turn, flowerSeconds(stack.footprintMm, passes));
+  switch (blowing) {
+    case 'petals':
+      return PETALS.map((turn) => breath(turn, PETALS.length));
+    case 'circling':
+      return [0, 120, 240].map((turn) => ({ ...breath(turn, 3), way: 'circling' }));
+    case 'blast-first':
+      return [
+        { ...breath(0, PETALS.length + 1), at: stack.at, slantDeg: BLAST_SLANT_DEG },
+        ...PETALS.map((turn) => breath(turn, PETALS.length + 1)),
+      ];
+  }
+}
+/** One blast comes from higher, but not straight down, or it digs. */
+const BLAST_SLANT_DEG = 40;
 
 /** A breath a petal round every stack, the dryer to both sides of every path. */
 export function blownOut(plan: Plan, newId: () => string): PlanPass[] {

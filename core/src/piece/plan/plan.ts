@@ -1,4 +1,4 @@
-import type { AirTool } from '../../flow/air/index.ts';
+import type { AirTool, AirWay, PassEnd } from '../../flow/air/index.ts';
 import type { Finish, Opacity } from '../../paint/material/index.ts';
 import type { NamedCup } from '../../paint/mix/index.ts';
 import { LIMITS } from '../../paint/stage/index.ts';
@@ -27,18 +27,28 @@ export interface PlanLayer {
   readonly massG: number | null;
 }
 
+export const STACK_WAYS = ['puddles', 'ring', 'cup'] as const;
+/** "puddles": one after the other; "ring": from one cup in rings; "cup": a filled cup turned over and lifted. */
+export type StackWay = (typeof STACK_WAYS)[number];
+
 /** A puddle pile, from the bottom up. */
 export interface PlanStack {
   readonly id: string;
   readonly at: Place;
   /** Diameter the flower shall reach once it is blown out. */
   readonly footprintMm: number;
+  /** Left out: puddles. */
+  readonly way?: StackWay | undefined;
   readonly layers: readonly PlanLayer[];
 }
 
 export const PATH_KINDS = ['ribbon', 'line', 'crescent', 'flood'] as const;
 /** "ribbon": several colors side by side; "line": one; "crescent": bent; "flood": base along the colors. */
 export type PathKind = (typeof PATH_KINDS)[number];
+
+export const FLOOD_MOMENTS = ['before', 'around', 'over'] as const;
+/** Base is flooded before the colors, around them when they lie, or drizzled over them before the air. */
+export type FloodMoment = (typeof FLOOD_MOMENTS)[number];
 
 /** Paint laid along a bent line: from start to end, drawn toward the control place (a quadratic curve). */
 export interface PlanPath {
@@ -47,6 +57,8 @@ export interface PlanPath {
   readonly start: Place;
   readonly control: Place;
   readonly end: Place;
+  /** Of a flood; left out: before the colors. */
+  readonly moment?: FloodMoment | undefined;
   readonly layers: readonly PlanLayer[];
 }
 
@@ -64,7 +76,15 @@ export interface PlanPass {
   /** From the surface: 90 is straight down. */
   readonly slantDeg: number;
   readonly seconds: number;
+  /** How it ends, where that differs from how it begins: farther off, harder. */
+  readonly end?: PassEnd | null | undefined;
+  /** Left out: straight. */
+  readonly way?: AirWay | undefined;
 }
+
+export const SPREADERS = ['tilting', 'dryer', 'knife', 'spinner'] as const;
+/** What spreads the base over the face, corners first. */
+export type Spreader = (typeof SPREADERS)[number];
 
 export const BASE_PATTERNS = ['one', 'split', 'marbled'] as const;
 export type BasePattern = (typeof BASE_PATTERNS)[number];
@@ -110,6 +130,17 @@ export interface PlanSettings {
   /** Turns a minute on the spinner afterwards, and for how long in all; 0 is not spun. */
   readonly spinRpm: number;
   readonly spinSeconds: number;
+  /** In so many spins, both ways in turn, with a tip test between. */
+  readonly spinTimes: number;
+  readonly spreadBy: Spreader;
+  /** The base is blown alone before a color lies on it. */
+  readonly blowTest: boolean;
+  /** Drawn over with a card instead of blown. */
+  readonly card: boolean;
+  /** What is left in the middle is broken with a straw once the cells are open. */
+  readonly straw: boolean;
+  /** Petals are drawn with a skewer at the end. */
+  readonly skewer: boolean;
 }
 
 export interface Plan {
@@ -132,6 +163,12 @@ export const USUAL_SETTINGS: PlanSettings = {
   waitSeconds: 120,
   spinRpm: 0,
   spinSeconds: 0,
+  spinTimes: 1,
+  spreadBy: 'tilting',
+  blowTest: false,
+  card: false,
+  straw: false,
+  skewer: false,
 };
 
 /** A base runs off at the usual tilt. */

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { LIMITS } from '../../paint/stage/index.ts';
 import { AIR_TOOL_NAMES } from '../../flow/air/tools.ts';
-import { BASE_PATTERNS, PATH_KINDS } from './plan.ts';
+import { AIR_WAYS } from '../../flow/air/breath.ts';
+import { BASE_PATTERNS, FLOOD_MOMENTS, PATH_KINDS, SPREADERS, STACK_WAYS } from './plan.ts';
 
 /** Shapes of a plan as it is kept and as the calculation bench reads it; messages say what to change. */
 const id = z.string().min(1, 'Give it an id.').max(80);
@@ -29,6 +30,7 @@ const planStackSchema = z.strictObject({
     .number('Give the footprint in mm.')
     .min(5, 'A flower is at least 5 mm wide.')
     .max(5000, 'A flower is at most 5 m wide.'),
+  way: z.enum(STACK_WAYS).optional(),
   layers: z.array(planLayerSchema).max(100, 'A stack has at most 100 layers.'),
 });
 
@@ -38,8 +40,14 @@ const planPathSchema = z.strictObject({
   id,
   kind: z.enum(PATH_KINDS),
   ...curve,
+  moment: z.enum(FLOOD_MOMENTS).optional(),
   layers: z.array(planLayerSchema).max(100, 'A path has at most 100 colors.'),
 });
+
+const distanceMm = z
+  .number('Give the distance in mm.')
+  .min(5, 'The distance is at least 0.5 cm.')
+  .max(3000, 'The distance is at most 3 m.');
 
 const planPassSchema = z.strictObject({
   id,
@@ -48,10 +56,7 @@ const planPassSchema = z.strictObject({
   setting: z.string().max(40).default(''),
   at: placeSchema,
   directionDeg: z.number('Give the direction in degrees.').min(0).lt(360, 'A direction lies below 360.'),
-  distanceMm: z
-    .number('Give the distance in mm.')
-    .min(5, 'The distance is at least 0.5 cm.')
-    .max(3000, 'The distance is at most 3 m.'),
+  distanceMm,
   slantDeg: z
     .number('Give the slant in degrees.')
     .min(5, 'The slant lies between 5 and 90 degrees.')
@@ -60,6 +65,8 @@ const planPassSchema = z.strictObject({
     .number('Give the seconds.')
     .positive('Give the seconds, above 0.')
     .max(600, 'A pass lasts at most 10 minutes.'),
+  end: z.strictObject({ distanceMm, setting: z.string().max(40) }).nullish(),
+  way: z.enum(AIR_WAYS).optional(),
 });
 
 const planBaseSchema = z.strictObject({
@@ -95,6 +102,12 @@ const planSettingsSchema = z.strictObject({
   waitSeconds: z.number().min(0).max(36_000).default(120),
   spinRpm: z.number().min(0).max(600, 'Spin at most 600 turns a minute.').default(0),
   spinSeconds: z.number().min(0).max(3600, 'Spin at most an hour.').default(0),
+  spinTimes: z.int('Spins are whole.').min(1, 'At least one spin.').max(20, 'At most 20 spins.').default(1),
+  spreadBy: z.enum(SPREADERS).default('tilting'),
+  blowTest: z.boolean().default(false),
+  card: z.boolean().default(false),
+  straw: z.boolean().default(false),
+  skewer: z.boolean().default(false),
 });
 
 /** What is laid and blown; paints are named by id. */

@@ -145,9 +145,10 @@ function outsideFindings(technique: Technique, cups: readonly ThickCup[], aims: 
   });
 }
 
-const CONSEQUENCES: Readonly<
-  Record<Technique, Readonly<Record<'thin' | 'thick', (role: CupRole) => Consequence>>>
-> = {
+type BySide = Readonly<Record<'thin' | 'thick', (role: CupRole) => Consequence>>;
+const SIDE_BY_SIDE: BySide = { thin: () => 'cells-wreck', thick: () => 'does-not-blow-out' };
+
+const CONSEQUENCES: Readonly<Record<Technique, BySide>> = {
   bloom: {
     thin: (role) =>
       role === 'activator'
@@ -162,7 +163,10 @@ const CONSEQUENCES: Readonly<
           ? 'does-not-run-in-the-spin'
           : 'does-not-move-in-the-air',
   },
-  dutch: { thin: () => 'cells-wreck', thick: () => 'does-not-blow-out' },
+  dutch: SIDE_BY_SIDE,
+  ring: SIDE_BY_SIDE,
+  'lifted-cup': SIDE_BY_SIDE,
+  radial: SIDE_BY_SIDE,
   swipe: {
     thin: (role) => (role === 'swipe' ? 'slides-off-the-rest' : 'swiped-color-sinks'),
     thick: (role) => (role === 'swipe' ? 'drags-the-colors' : 'card-leaves-ridges'),

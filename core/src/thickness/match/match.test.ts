@@ -306,7 +306,7 @@ describe('matching, to the number', () => {
     const { cups: matched } = matchSet(beliefOf(cups), 'bloom', cups);
     expect(matched[0]!.targetPaS).toBeCloseTo(1.6 * Math.exp(0.15), 9);
     // Clearly thinner than the color will be: a third of it.
-    expect(matched[1]!.targetPaS).toBeCloseTo((1.6 / 3) * Math.exp(-0.15), 9);
+    expect(matched[1]!.targetPaS).toBeCloseTo(1.6 / 3, 9);
     expect(matched.map(({ addMg }) => addMg > 0)).toEqual(
       matched.map(({ addition }) => 'need' in addition && addition.need.length > 0),
     );

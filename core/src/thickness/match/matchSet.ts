@@ -65,10 +65,50 @@ export function matchSet(
   cups: readonly SetCup[],
   aims: Aims = NO_AIMS,
 ): MatchPlan {
+  const isAbove = ({ role }: SetCup) => role === 'activator' || role === 'swipe';
+  const under = matched(
+    belief,
+    cups.filter((cup) => !isAbove(cup)),
+    (cup) => windowFor(technique, cup.role, aims),
+  );
+  // What lies on top is held against the colors as they will be.
+  const thinnest = Math.min(
+    ...under.cups.filter(({ id }) => roleIn(cups, id) === 'color').map(comingPaS(technique, aims)),
+  );
+  const above = matched(belief, cups.filter(isAbove), (cup) => windowOver(technique, cup, thinnest, aims));
+  const all = [...under.cups, ...above.cups];
+  return {
+    groups: [...under.groups, ...above.groups],
+    cups: cups.map((cup) => all.find((each) => each.id === cup.id)!),
+    addMg: all.reduce((sum, cup) => sum + cup.addMg, 0),
+    feasible: all.every((cup) => isFeasible(cup.addition)),
+  };
+}
+
+const roleIn = (cups: readonly SetCup[], id: string) => cups.find((cup) => cup.id === id)?.role;
+
+/** How thick a color will be once it is matched; one that is too thin is on its way into its own window. */
+const comingPaS =
+  (technique: Technique, aims: Aims) =>
+  ({ targetPaS, addition }: MatchedCup): number => {
+    const window = windowFor(technique, 'color', aims);
+    const paS =
+      addition.kind === 'thin' || addition.kind === 'thicken'
+        ? (targetPaS ?? addition.now.viscosityPaS)
+        : addition.now.viscosityPaS;
+    return window && paS < window.thinPaS ? window.aim.thinPaS : paS;
+  };
+
+/** Cups of one part of a set, each group brought into its window. */
+function matched(
+  belief: Belief,
+  cups: readonly SetCup[],
+  windowOf: (cup: SetCup) => ThicknessWindow | undefined,
+): Pick<MatchPlan, 'groups' | 'cups'> {
   const groups = new Map<string, { window: ThicknessWindow; cups: SetCup[] }>();
   const others: MatchedCup[] = [];
   for (const cup of cups) {
-    const window = windowOf(technique, cup, cups, belief, aims);
+    const window = windowOf(cup);
     if (!window) {
       const now = thicknessOf(belief, cup.ingredients, cup.contentsMg);
       others.push({
@@ -88,34 +128,22 @@ export function matchSet(
       ? oneThickness(belief, window, members)
       : ownWindows(belief, window, members),
   );
-  const matched = [...plans.flatMap((plan) => plan.cups), ...others];
   return {
     groups: plans.map((plan) => plan.group),
-    cups: cups.map((cup) => matched.find((each) => each.id === cup.id)!),
-    addMg: matched.reduce((sum, cup) => sum + cup.addMg, 0),
-    feasible: matched.every((cup) => isFeasible(cup.addition)),
+    cups: [...plans.flatMap((plan) => plan.cups), ...others],
   };
 }
 
-/** A cup's window; what lies on top of the colors has to be clearly thinner than the thinnest of them. */
-function windowOf(
+/** What lies on top of the colors has to be clearly thinner than the thinnest of them. */
+function windowOver(
   technique: Technique,
   cup: SetCup,
-  cups: readonly SetCup[],
-  belief: Belief,
+  thinnest: number,
   aims: Aims,
 ): ThicknessWindow | undefined {
   const window = windowFor(technique, cup.role, aims);
-  if (!window || (cup.role !== 'activator' && cup.role !== 'swipe')) return window;
-  // A color that is too thin is on its way into its own window.
-  const colors = windowFor(technique, 'color', aims);
-  const under = cups
-    .filter(({ role }) => role === 'color')
-    .map((each) => thicknessOf(belief, each.ingredients, each.contentsMg).viscosityPaS)
-    .map((paS) => (colors && paS < colors.thinPaS ? colors.aim.thinPaS : paS));
+  if (!window || thinnest === Infinity) return window;
   const { aim, most } = LIMITS.activatorToColors;
-  const thinnest = Math.min(...under);
-  if (thinnest === Infinity) return window;
   // Over colors that are thin themselves nothing can be clearly thinner without denting them.
   const thickPaS = Math.max(ROOM * window.thinPaS, Math.min(window.thickPaS, most * thinnest));
   const aimPaS = Math.max(ROOM * window.aim.thinPaS, Math.min(window.aim.thickPaS, aim * thinnest));

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { airTool, bearingName } from '@icy-ribbon/core/flow/air';
+import { runSheet } from '@icy-ribbon/core/piece/event';
 import { baseAreas } from '@icy-ribbon/core/piece/amount';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
+import { stepDetail, stepTitle } from '../../words/step.ts';
 import ColorDot from '../../drawing/ColorDot.vue';
 import { itemName } from '../../drawing/plan.ts';
 import { planSvg } from '../../drawing/planSvg.ts';
@@ -56,36 +57,51 @@ const base = computed(() => {
     throw error;
   }
 });
+/** The very steps that Pour goes through, the layers of one pile or line on one line. */
 const steps = computed(() => {
+  const support = store.piece?.support;
+  if (!support) return [];
   const { body } = plan;
-  const named = (id: string) => plan.paint(id)?.name ?? 'gone';
-  const film = body.base?.film;
-  const after =
-    film?.kind === 'run-off' ? ` Tilt ${film.tiltDeg}° for ${film.seconds} s.` : film ? ' Even it out.' : '';
-  const [flood, laid] = [
-    body.paths.filter((path) => path.kind === 'flood'),
-    body.paths.filter((path) => path.kind !== 'flood'),
-  ];
-  const laying = [...flood, ...laid, ...body.stacks].map((item) => {
-    const place = 'at' in item ? `, ${at(item.at)}` : '';
-    const paints = item.layers.map((layer) => `${show(grams(item.id, layer.id))} ${named(layer.paintId)}`);
-    return `${itemName(body, item.id)}${place}: ${paints.join(', then ')}.`;
+  const named = (paintId: string) => plan.paint(paintId)?.name ?? 'gone';
+  const context = {
+    units,
+    paintName: named,
+    itemName: (id: string) => itemName(body, id),
+    ...{ leftMg: () => 0, silicone: '' },
+  };
+  const all = runSheet(body, support, {
+    layer: grams,
+    base: (area) => base.value[area]?.massG ?? 0,
   });
-  return [
-    ...base.value.map(
-      (area) => `Base: ${show(area.massG)} ${area.paint.name} stay, ${area.filmMm.toFixed(1)} mm.${after}`,
-    ),
-    ...laying,
-    ...(body.stacks.length + body.paths.length > 0 ? ['Torch the bubbles.'] : []),
-    ...body.passes.map(
-      (pass, index) =>
-        `Pass ${index + 1}: ${airTool(pass.tool).label.toLowerCase()}${pass.setting ? `, ${pass.setting}` : ''}, ${bearingName(pass.directionDeg)}, ${units.show('length', pass.distanceMm)} off, ${pass.slantDeg}° slant, ${pass.seconds} s.`,
-    ),
-    ...(body.passes.length > 0 ? [`Wait ${body.settings.waitSeconds} s for the cells.`] : []),
-    ...(body.settings.spinRpm > 0 && body.settings.spinSeconds > 0
-      ? [`Spin at ${body.settings.spinRpm} turns a minute for ${body.settings.spinSeconds} s, both ways.`]
-      : []),
-  ];
+  const laid = new Set<string>();
+  return all.flatMap((step): string[] => {
+    if (step.kind === 'lay' && step.itemId === null) {
+      const area = base.value[step.number - 1];
+      return [
+        `Base: ${show(step.mg / 1000)} ${named(step.paintId)} stay, ${area?.filmMm.toFixed(1) ?? ''} mm.`,
+      ];
+    }
+    if (step.kind === 'lay') {
+      const itemId = step.itemId!;
+      if (laid.has(itemId)) return [];
+      laid.add(itemId);
+      const stack = body.stacks.find(({ id }) => id === itemId);
+      const paints = all.flatMap((each) =>
+        each.kind === 'lay' && each.itemId === itemId
+          ? [`${show(each.mg / 1000)} ${named(each.paintId)}`]
+          : [],
+      );
+      const into = step.way ? ', into one cup' : '';
+      return [
+        `${itemName(body, itemId)}${stack ? `, ${at(stack.at)}` : ''}${into}: ${paints.join(', then ')}.`,
+      ];
+    }
+    if (step.kind === 'level' || step.kind === 'photo' || step.kind === 'torch') {
+      return [`${stepTitle(step, context)}.`];
+    }
+    const detail = stepDetail(step, context);
+    return [`${stepTitle(step, context)}.${detail ? ` ${detail}` : ''}`];
+  });
 });
 const at = ({ x, y }: { x: number; y: number }) =>
   `${units.show('length', x)} from the left, ${units.show('length', y)} from the top`;

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import type { PourEvent } from '@icy-ribbon/contract';
-import { shapeOfStep, type LaidShape, type RunStep } from '@icy-ribbon/core/piece/event';
+import { shapeOfStep, type LaidShape, type Mark, type RunStep } from '@icy-ribbon/core/piece/event';
 import type { Place } from '@icy-ribbon/core/piece/plan';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
@@ -13,9 +14,13 @@ import { usePlan } from '../../store/plan/plan.ts';
 import BlowStep from './parts/BlowStep.vue';
 import ChangeEvent from './parts/ChangeEvent.vue';
 import LayStep from './parts/LayStep.vue';
+import type { DrawnFor } from './parts/eventDraft.ts';
 import PieceSwitch from './parts/PieceSwitch.vue';
 import PourTimeline from './parts/PourTimeline.vue';
+import RepairStart from './parts/RepairStart.vue';
 import RoomNote from './parts/RoomNote.vue';
+import SoFar from './parts/SoFar.vue';
+import { placeOfQuery } from './parts/mark.ts';
 import EventForm from './parts/EventForm.vue';
 import EventStrip from './parts/EventStrip.vue';
 import StepPanel from './parts/StepPanel.vue';
@@ -30,12 +35,24 @@ defineProps<{ pieceId: string }>();
 
 const store = usePiece();
 const plan = usePlan();
-const { steps, open, next, hasSheet } = useRunSheet();
+const route = useRoute();
+const { steps, open, next, hasSheet, repair } = useRunSheet();
 const { laid, nothingToLay } = useLaid();
-/** What was drawn of the layer that is laid next, without a plan or otherwise than planned. */
-const layStroke = ref<Stroke | null>(null);
+/** What the hand drew for what is logged next, and what is made of it. */
+const stroke = ref<Stroke | null>(null);
+const drawnFor = ref<DrawnFor>({ mark: null, shape: null });
+const repairMark = ref<Mark | null>(null);
+/** A place that was pinned on a photo, to be repaired. */
+const repairAt = computed(() => placeOfQuery(route.query.repair));
 type Mode = 'sheet' | 'lay' | 'blow' | 'change' | Exclude<FreeEvent, 'pass'>;
-const mode = ref<Mode>(store.passes.length > 0 || nothingToLay.value ? 'blow' : 'lay');
+const mode = ref<Mode>(
+  repairAt.value ? 'repair' : store.passes.length > 0 || nothingToLay.value ? 'blow' : 'lay',
+);
+watch(mode, () => {
+  stroke.value = null;
+  drawnFor.value = { mark: null, shape: null };
+  repairMark.value = null;
+});
 const equipment = useEquipment();
 const draft = ref<PassDraft>(newPass(store.passes.at(-1)?.data));
 /** A step that is being done otherwise; what is logged next carries it out. */
@@ -46,10 +63,11 @@ const changing = computed(() => (mode.value === 'change' ? picked.value : null))
 const changedPass = ref<PassDraft>(newPass());
 
 onMounted(async () => {
+  if (repair.value) mode.value = 'sheet';
   if (!store.piece?.plan) return;
   try {
     await plan.open();
-    if (next.value) mode.value = 'sheet';
+    if (next.value && !repairAt.value) mode.value = 'sheet';
   } catch (error) {
     sayProblem(error);
   }
@@ -84,9 +102,26 @@ function change(event: PourEvent): void {
   mode.value = 'change';
 }
 
+/** The rest of a repair is left out. */
+function breakOff(): void {
+  try {
+    for (const { id } of open.value) {
+      store.record('step', { stepId: id, outcome: 'skipped', note: 'Repair broken off' });
+    }
+    goOn();
+  } catch (error) {
+    sayProblem(error);
+  }
+}
+
 function otherwise(step: RunStep): void {
   instead.value = step;
-  layStroke.value = null;
+  if (step.kind === 'air-again') {
+    const { directionDeg, mark } = step;
+    draft.value = { ...newPass(store.passes.at(-1)?.data), directionDeg, from: mark.at };
+    mode.value = 'blow';
+    return;
+  }
   if (step.kind !== 'pass') {
     mode.value = 'lay';
     return;
@@ -120,13 +155,24 @@ function takeBack(eventId: string): void {
 /** Where the next layer goes: as planned, or as it was drawn. */
 const planned = computed(() => {
   const step = mode.value === 'sheet' ? next.value : mode.value === 'lay' ? instead.value : null;
-  return step ? shapeOfStep(plan.body, step) : null;
+  return step && store.piece ? shapeOfStep(plan.body, step, store.piece.support) : null;
 });
-const nextShape = computed(() => (mode.value === 'lay' ? layShape.value : planned.value));
+const nextShape = computed(() =>
+  mode.value === 'lay' ? layShape.value : (drawnFor.value.shape ?? planned.value),
+);
+/** What was touched, and what is about to be. */
+const marks = computed(() =>
+  store.events.flatMap(({ data }) => ('mark' in data && data.mark ? [data.mark] : [])),
+);
+const nextMark = computed(() => {
+  if (mode.value === 'repair') return repairMark.value;
+  const step = mode.value === 'sheet' ? next.value : undefined;
+  return drawnFor.value.mark ?? (step && 'mark' in step ? step.mark : null);
+});
 const layShape = ref<LaidShape | null>(null);
 
 function stroked(start: Place, end: Place): void {
-  if (mode.value === 'lay') layStroke.value = { start, end };
+  if (!drawn.value) stroke.value = { start, end };
 }
 
 function swiped(from: { x: number; y: number }, directionDeg: number): void {
@@ -156,13 +202,15 @@ useShortcuts('Pour', [
         :support="store.piece.support"
         :laid="laid"
         :next="nextShape"
+        :marks="marks"
+        :mark="nextMark"
         :passes="store.passes.filter((pass) => pass.id !== changing?.id).map((pass) => pass.data)"
         :draft="
           drawn && drawn.directionDeg !== null
             ? { directionDeg: drawn.directionDeg, seconds: drawn.seconds ?? 3, from: drawn.from }
             : null
         "
-        :drawable="drawn !== null || mode === 'lay'"
+        :drawable="mode !== 'wait'"
         @swipe="swiped"
         @stroke="stroked"
       />
@@ -177,8 +225,14 @@ useShortcuts('Pour', [
         </RadioGroup>
         <RoomNote />
       </div>
+      <p v-if="mode === 'sheet' && repair" class="soft repairing">
+        The repair of a place.
+        <button type="button" class="plain-button link" @click="breakOff">Break it off</button>
+      </p>
       <StepPanel
         v-if="mode === 'sheet' && next"
+        v-model:stroke="stroke"
+        v-model:drawn="drawnFor"
         :step="next"
         :after="open[1]"
         :number="steps.indexOf(next) + 1"
@@ -191,7 +245,7 @@ useShortcuts('Pour', [
       </p>
       <LayStep
         v-else-if="mode === 'lay'"
-        v-model:stroke="layStroke"
+        v-model:stroke="stroke"
         v-model:shape="layShape"
         :step-id="instead?.id"
         :planned="planned"
@@ -213,7 +267,23 @@ useShortcuts('Pour', [
         @take-back="takeBack"
       />
       <WaitForm v-else-if="mode === 'wait'" @done="goOn" />
-      <EventForm v-else-if="mode !== 'change'" :key="mode" :kind="mode" @done="goOn" />
+      <RepairStart
+        v-else-if="mode === 'repair'"
+        v-model:stroke="stroke"
+        v-model:mark="repairMark"
+        :at="repairAt"
+        @begun="mode = 'sheet'"
+        @none="goOn"
+      />
+      <EventForm
+        v-else-if="mode !== 'change'"
+        :key="mode"
+        v-model:stroke="stroke"
+        v-model:drawn="drawnFor"
+        :kind="mode"
+        @done="goOn"
+      />
+      <SoFar v-if="store.passes.length > 0 && !repair" />
       <EventStrip class="strip" :active="free" @pick="pick" />
     </section>
     <PourTimeline class="timeline" :changing-id="changing?.id" @take-back="takeBackLast" @change="change" />
@@ -251,6 +321,16 @@ useShortcuts('Pour', [
 .strip {
   margin-top: auto;
   padding-top: 10px;
+}
+
+.repairing {
+  margin-top: 10px;
+}
+
+.link {
+  padding: 4px 0;
+  color: var(--water);
+  text-decoration: underline;
 }
 
 .over {

@@ -10,7 +10,8 @@ import {
 } from '@icy-ribbon/core/flow/air';
 import { depthAndDensity } from '@icy-ribbon/core/piece/check';
 import { InputError } from '@icy-ribbon/core/base/error';
-import type { PlanStack } from '@icy-ribbon/core/piece/plan';
+import { blownAs, distanceMm, type Blowing, type PlanStack } from '@icy-ribbon/core/piece/plan';
+import { Button } from 'ant-design-vue';
 import { sampleLayers, type SampleMoment } from '@icy-ribbon/core/piece/stack';
 import { useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
@@ -20,7 +21,7 @@ import type { Plotting } from '../../../drawing/plot.ts';
 import { useAppearance } from '../../../store/appearance.ts';
 import { useEquipment } from '../../../store/equipment.ts';
 import { MIDDLE_WORDS } from '../../../words/air.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { newId, usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 
@@ -96,6 +97,24 @@ const rows = computed(() => {
     };
   });
 });
+
+const BLOWING_LABELS: readonly (readonly [Blowing, string])[] = [
+  ['petals', 'A breath a petal'],
+  ['circling', 'Head circling'],
+  ['blast-first', 'One blast, then around'],
+];
+/** The passes over this flower give way to those of the way that was chosen. */
+function blow(blowing: Blowing): void {
+  const { stack } = props;
+  if (!stack) return;
+  plan.edit((now) => ({
+    ...now,
+    passes: [
+      ...now.passes.filter((pass) => distanceMm(pass.at, stack.at) > stack.footprintMm / 2),
+      ...blownAs(blowing, stack, newId),
+    ],
+  }));
+}
 
 const shownId = ref('');
 const shown = computed(() => rows.value.find((row) => row.id === shownId.value) ?? rows.value[0]);
@@ -197,6 +216,11 @@ onBeforeUnmount(() => plot?.close());
       Nearest at a slant of 25°, steepest at the usual distance, carried in {{ SECONDS }} s: estimates from
       typical exits until you measure yours.
     </p>
+    <div v-if="stack" class="blowings" role="group" aria-label="Blow this flower">
+      <Button v-for="[blowing, label] in BLOWING_LABELS" :key="blowing" size="small" @click="blow(blowing)">
+        {{ label }}
+      </Button>
+    </div>
     <div class="choose">
       <BareSelect
         v-model:value="shownId"
@@ -232,6 +256,12 @@ section {
 
 .rows .number {
   white-space: nowrap;
+}
+
+.blowings {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
 }
 
 .chart {

@@ -1,5 +1,12 @@
 <script setup lang="ts">
-import { AIR_TOOLS, airTool, bearingName, type AirTool } from '@icy-ribbon/core/flow/air';
+import {
+  AIR_TOOLS,
+  AIR_WAYS,
+  airTool,
+  bearingName,
+  type AirTool,
+  type AirWay,
+} from '@icy-ribbon/core/flow/air';
 import type { PlanPass } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
@@ -27,7 +34,17 @@ const settingOptions = computed(() =>
 
 function setTool(tool: AirTool): void {
   const { settings, distanceMm } = airTool(tool);
-  emit('change', { tool, setting: settings[0], distanceMm, blowerId: null });
+  emit('change', { tool, setting: settings[0], distanceMm, blowerId: null, end: null });
+}
+
+const WAY_OPTIONS = AIR_WAYS.map((value) => ({ value, label: value }));
+
+/** Where it ends farther off or harder than it begins; none where it does not. */
+function setEnd(changes: Partial<NonNullable<PlanPass['end']>>): void {
+  const { distanceMm, setting } = props.item;
+  const end = { distanceMm, setting, ...props.item.end, ...changes };
+  if (end.distanceMm < 5 || end.distanceMm > 3000) return;
+  emit('change', { end: end.distanceMm === distanceMm && end.setting === setting ? null : end });
 }
 
 function setNumber(
@@ -89,6 +106,26 @@ function setNumber(
         @commit="setNumber('directionDeg', $event, [0, 359])"
       />
       <PlaceFields :at="item.at" @change="emit('change', { at: $event })" />
+    </div>
+    <div class="grid">
+      <BareSelect
+        label="How the air goes"
+        :value="item.way ?? 'straight'"
+        :options="WAY_OPTIONS"
+        @update:value="emit('change', { way: $event as AirWay })"
+      />
+      <QuantityField
+        label="Ends at"
+        quantity="length"
+        :model-value="item.end?.distanceMm ?? item.distanceMm"
+        @commit="setEnd({ distanceMm: $event ?? item.distanceMm })"
+      />
+      <BareSelect
+        label="Setting at its end"
+        :value="item.end?.setting ?? item.setting"
+        :options="settingOptions"
+        @update:value="setEnd({ setting: String($event) })"
+      />
     </div>
     <p class="order">
       <button class="plain-button link" @click="emit('move', -1)">Earlier</button>

@@ -3,6 +3,7 @@ import {
   bentThrough,
   curveMiddle,
   PATH_KINDS,
+  type FloodMoment,
   type PathKind,
   type Place,
   type PlanLayer,
@@ -20,6 +21,11 @@ const props = defineProps<{ item: PlanPath }>();
 const emit = defineEmits<{ change: [changes: Partial<PlanPath>]; another: [] }>();
 
 const kindOptions = PATH_KINDS.map((kind) => ({ value: kind, label: PATH_LABELS[kind] }));
+const MOMENT_OPTIONS: { value: FloodMoment; label: string }[] = [
+  { value: 'before', label: 'before the colors' },
+  { value: 'around', label: 'around the colors' },
+  { value: 'over', label: 'over the colors, before the air' },
+];
 const setLayers = (layers: readonly PlanLayer[]) => emit('change', { layers });
 
 /** A path by its start, the middle it bends through, and its end. */
@@ -48,6 +54,13 @@ function setEnd(which: 'start' | 'middle' | 'end', axis: 'x' | 'y', mm: number |
       :value="item.kind"
       :options="kindOptions"
       @update:value="emit('change', { kind: $event as PathKind })"
+    />
+    <BareSelect
+      v-if="item.kind === 'flood'"
+      label="When it is flooded"
+      :value="item.moment ?? 'before'"
+      :options="MOMENT_OPTIONS"
+      @update:value="emit('change', { moment: $event as FloodMoment })"
     />
     <LayerList :item="item" :stacked="false" @change="setLayers" @another="emit('another')" />
     <div v-for="[which, label, place] in ends" :key="which" class="row">

@@ -57,7 +57,7 @@ const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null
   <div class="bar">
     <BareSelect v-model:value="layout" class="layout" label="Ready layout" :options="layouts" />
     <NumberField
-      v-if="layout === 'row'"
+      v-if="layout === 'row' || layout === 'cup-row'"
       v-model="flowers"
       class="flowers"
       bare

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { PlanLayer, PlanStack } from '@icy-ribbon/core/piece/plan';
+import type { PlanLayer, PlanStack, StackWay } from '@icy-ribbon/core/piece/plan';
+import BareSelect from '../../../field/BareSelect.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import LayerList from './LayerList.vue';
 import PlaceFields from './PlaceFields.vue';
@@ -9,6 +10,11 @@ import { typedWithin } from './typed.ts';
 const props = defineProps<{ item: PlanStack }>();
 const emit = defineEmits<{ change: [changes: Partial<PlanStack>]; another: [] }>();
 
+const WAY_OPTIONS: { value: StackWay; label: string }[] = [
+  { value: 'puddles', label: 'puddle on puddle' },
+  { value: 'ring', label: 'from one cup, in rings' },
+  { value: 'cup', label: 'one cup, turned over and lifted' },
+];
 const setLayers = (layers: readonly PlanLayer[]) => emit('change', { layers });
 
 function setNumber(key: 'footprintMm', typed: number | null, limits: readonly [number, number]): void {
@@ -19,6 +25,12 @@ function setNumber(key: 'footprintMm', typed: number | null, limits: readonly [n
 
 <template>
   <div class="fields">
+    <BareSelect
+      label="How it is laid"
+      :value="item.way ?? 'puddles'"
+      :options="WAY_OPTIONS"
+      @update:value="emit('change', { way: $event as StackWay })"
+    />
     <LayerList :item="item" stacked @change="setLayers" @another="emit('another')" />
     <div class="grid">
       <PlaceFields :at="item.at" @change="emit('change', { at: $event })" />

@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import type { PassEvent } from '@icy-ribbon/contract';
-import { AIR_TOOLS, airTool, bearingName, type AirTool } from '@icy-ribbon/core/flow/air';
+import {
+  AIR_TOOLS,
+  AIR_WAYS,
+  airTool,
+  bearingName,
+  type AirTool,
+  type AirWay,
+} from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { airCaution } from '../../../words/air.ts';
 import { AutoComplete, Button, Select } from 'ant-design-vue';
@@ -46,6 +53,14 @@ function setBlower(id: unknown): void {
   change({ blower: chosen ? blowerNow(chosen) : null });
 }
 const settingOptions = computed(() => airTool(draft.value.tool).settings.map((value) => ({ value })));
+
+const WAY_OPTIONS = AIR_WAYS.map((value) => ({ value, label: value }));
+/** A breath that draws back ends harder. */
+function setEnd(distanceMm: number | null): void {
+  const isSame = distanceMm === null || distanceMm === draft.value.distanceMm;
+  const hardest = airTool(draft.value.tool).settings.at(-1)!;
+  change({ end: isSame ? null : { distanceMm, setting: draft.value.end?.setting ?? hardest } });
+}
 
 function log(): void {
   problem.value = null;
@@ -128,6 +143,21 @@ useShortcuts('Blow', [
         :error="messageAt(problem, 'data.directionDeg')"
         @update:model-value="change({ directionDeg: $event })"
       />
+      <QuantityField
+        :model-value="draft.end?.distanceMm ?? draft.distanceMm"
+        label="Ends at"
+        quantity="length"
+        :error="messageAt(problem, 'data.end.distanceMm')"
+        @update:model-value="setEnd($event)"
+      />
+      <FieldRow label="How the air goes" for="pass-way">
+        <Select
+          id="pass-way"
+          :value="draft.way ?? 'straight'"
+          :options="WAY_OPTIONS"
+          @update:value="change({ way: $event as AirWay })"
+        />
+      </FieldRow>
       <div class="seconds">
         <NumberField
           :model-value="draft.seconds"

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { PourEvent } from '@icy-ribbon/contract';
+import type { Mark } from '@icy-ribbon/core/piece/event';
 import { bearingName } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { Button, Select, Textarea } from 'ant-design-vue';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watchEffect } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
 import NumberField from '../../../field/NumberField.vue';
@@ -15,7 +16,20 @@ import { usePiece } from '../../../store/piece/piece.ts';
 import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
 import { useTurnTapper } from './turnTapper.ts';
-import { draftOf, eventOf, EVENT_FIELDS, newDraft, type EventField, type FormKind } from './eventDraft.ts';
+import {
+  draftOf,
+  eventOf,
+  EVENT_FIELDS,
+  newDraft,
+  type DrawnFor,
+  type EventField,
+  type FormKind,
+} from './eventDraft.ts';
+import { shapeOf, usualKind, type Stroke } from './laidShape.ts';
+import { markOf } from './mark.ts';
+import PlaceField from './PlaceField.vue';
+import TestFields from './TestFields.vue';
+import { newId } from '../../../store/plan/plan.ts';
 import { FREE_EVENTS } from '../../../words/event.ts';
 
 /** What is logged beside laying down, blowing and waiting; or the correction of what was logged. */
@@ -23,11 +37,19 @@ const props = defineProps<{
   kind: FormKind;
   stepId?: string | undefined;
   changing?: PourEvent | undefined;
+  /** What the plan says of the place. */
+  planned?: Mark | null | undefined;
+  /** What the step says, where it is one. */
+  title?: string | undefined;
 }>();
+/** What the hand drew on the support, and what is made of it. */
+const stroke = defineModel<Stroke | null>('stroke', { default: null });
+const drawn = defineModel<DrawnFor>('drawn', { default: () => ({ mark: null, shape: null }) });
 const emit = defineEmits<{ done: [] }>();
 
+const NOTHING_LIES = { stacks: [], paths: [] };
 const USUAL_MG = 5000;
-const FIELD_PATHS = ['data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.mixId'];
+const FIELD_PATHS = ['data.tiltDeg', 'data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.mixId'];
 const WAYS = [
   { value: 'both', label: 'both ways' },
   { value: 'clockwise', label: 'clockwise' },
@@ -56,6 +78,33 @@ const draft = ref(
 const tapper = useTurnTapper((turns) => (draft.value.rpm = turns));
 const label = computed(() => FREE_EVENTS.find((each) => each.kind === props.kind)?.label ?? 'Laid down');
 const asks = (field: EventField) => EVENT_FIELDS[props.kind].includes(field);
+/** The place as drawn; else as planned, or as it was logged. */
+watchEffect(() => {
+  const support = store.piece?.support;
+  if (!support || !asks('place')) {
+    drawn.value = { mark: null, shape: null };
+    return;
+  }
+  const own = markOf(stroke.value, support, asks('radius') ? draft.value.radiusMm : null);
+  const logged = props.changing && 'mark' in props.changing.data ? props.changing.data.mark : null;
+  const cup = store.paints.find(({ mix }) => mix.id === draft.value.mixId);
+  drawn.value = asks('cup')
+    ? {
+        mark: null,
+        shape:
+          stroke.value && cup
+            ? shapeOf(
+                usualKind(cup.mix.role, stroke.value),
+                stroke.value,
+                support,
+                NOTHING_LIES,
+                draft.value.mg ?? 0,
+                newId,
+              )
+            : null,
+      }
+    : { mark: own ?? logged ?? props.planned ?? null, shape: null };
+});
 
 /** A little of a cup, or what is left in it. */
 function usualMg(mixId: string | undefined): number {
@@ -72,12 +121,13 @@ async function keep(): Promise<void> {
   if (busy.value) return;
   busy.value = true;
   problem.value = null;
-  const { kind, data } = eventOf(props.kind, draft.value);
+  const { kind, data } = eventOf(props.kind, draft.value, drawn.value);
   try {
     if (props.changing) store.correct(props.changing, { ...props.changing.data, ...data });
     else if (kind === 'photo') await photograph();
     else
       store.record(kind, { ...data, ...(props.stepId !== undefined && { stepId: props.stepId }) } as never);
+    stroke.value = null;
     emit('done');
   } catch (error) {
     problem.value = error;
@@ -106,7 +156,7 @@ useShortcuts('Event', [
 
 <template>
   <form class="event" @submit.prevent="keep">
-    <p v-if="!changing" class="step-title">{{ label }}</p>
+    <p v-if="!changing" class="step-title">{{ title ?? label }}</p>
     <div v-if="kind !== 'note'" class="row">
       <template v-if="asks('direction')">
         <DirectionDial v-model="draft.directionDeg" class="dial" />
@@ -153,6 +203,19 @@ useShortcuts('Event', [
         />
       </template>
     </div>
+    <TestFields
+      v-if="kind === 'blow-test' || kind === 'tip-test'"
+      v-model="draft"
+      :kind="kind"
+      :problem="problem"
+    />
+    <PlaceField
+      v-if="asks('place')"
+      v-model:radius-mm="draft.radiusMm"
+      :mark="drawn.mark ?? (drawn.shape && stroke ? markOf(stroke, store.piece!.support, 1) : null)"
+      :asks-width="asks('radius')"
+      @clear="stroke = null"
+    />
     <p v-if="asks('cup') && cups.length === 0" class="soft">No such cup holds paint.</p>
     <FieldRow
       v-if="asks('words')"
@@ -173,7 +236,7 @@ useShortcuts('Event', [
       <Button type="primary" size="large" html-type="submit" :loading="busy">
         {{ changing ? 'Keep the change' : 'Log it' }}
       </Button>
-      <Button size="large" @click="emit('done')">{{
+      <Button v-if="stepId === undefined" size="large" @click="emit('done')">{{
         changing ? 'Leave it as it was' : 'Log nothing'
       }}</Button>
       <p v-if="kind === 'torch'" class="soft caution">{{ CAUTIONS.torch }} {{ CAUTIONS.deferral }}</p>

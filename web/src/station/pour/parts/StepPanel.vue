@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { airTool, bearingName } from '@icy-ribbon/core/flow/air';
-import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import { airTool } from '@icy-ribbon/core/flow/air';
 import { holdsSilicone } from '@icy-ribbon/core/paint/material';
 import { namesListed } from '../../../words/general.ts';
-import { airCaution } from '../../../words/air.ts';
+import { stepDetail, stepTitle } from '../../../words/step.ts';
 import { shapeOfStep, type RunStep } from '@icy-ribbon/core/piece/event';
 import { Button } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
@@ -18,11 +17,25 @@ import { usePlan } from '../../../store/plan/plan.ts';
 import { useEquipment } from '../../../store/equipment.ts';
 import { useUnits } from '../../../store/units.ts';
 import EventForm from './EventForm.vue';
+import type { DrawnFor, FormKind } from './eventDraft.ts';
+import type { Stroke } from './laidShape.ts';
 import WaitForm from './WaitForm.vue';
 
 /** The next step of the plan, large: done, left out, or done otherwise. */
 const props = defineProps<{ step: RunStep; after: RunStep | undefined; number: number; total: number }>();
+/** What the hand drew on the support, and what is made of it. */
+const stroke = defineModel<Stroke | null>('stroke', { required: true });
+const drawn = defineModel<DrawnFor>('drawn', { required: true });
 const emit = defineEmits<{ change: [step: RunStep] }>();
+
+const FORM_OF: Partial<Record<RunStep['kind'], FormKind>> = {
+  photo: 'photo',
+  'blow-test': 'blow-test',
+  'tip-test': 'tip-test',
+  card: 'card',
+  straw: 'straw',
+  skewer: 'skewer',
+};
 
 const store = usePiece();
 const plan = usePlan();
@@ -35,7 +48,10 @@ watch(
   () => props.step,
   (step) => {
     problem.value = null;
-    mg.value = step.kind === 'lay' ? Math.min(step.mg, leftOf(step.paintId) || step.mg) : null;
+    mg.value =
+      step.kind === 'lay' || step.kind === 'relay'
+        ? Math.min(step.mg, leftOf(step.paintId) || step.mg)
+        : null;
   },
   { immediate: true },
 );
@@ -43,27 +59,6 @@ watch(
 function leftOf(paintId: string): number {
   return store.cups.find((cup) => cup.mix.id === paintId)?.state.leftMg ?? 0;
 }
-
-const title = (step: RunStep): string => {
-  switch (step.kind) {
-    case 'level':
-      return 'Level the support both ways';
-    case 'lay':
-      return `Lay ${units.show('mass', step.mg)} ${plan.paint(step.paintId)?.name ?? 'of a cup that is gone'}`;
-    case 'run-off':
-      return `Tilt ${step.tiltDeg}° for ${step.seconds} s`;
-    case 'torch':
-      return 'Torch the bubbles';
-    case 'wait':
-      return `Wait ${step.seconds} s for ${step.forWhat}`;
-    case 'pass':
-      return `Pass ${step.number}: ${airTool(step.pass.tool).label.toLowerCase()} ${bearingName(step.pass.directionDeg)}`;
-    case 'spin':
-      return `Spin at ${step.rpm} turns a minute`;
-    case 'photo':
-      return 'Take a photo while it is wet';
-  }
-};
 
 /** What the torch must know of the cups that were laid. */
 const siliconeWords = computed(() => {
@@ -73,35 +68,26 @@ const siliconeWords = computed(() => {
   return names.length > 0 ? `${namesListed(names)}: silicone was mixed in. ` : '';
 });
 
-const detail = computed(() => {
-  const { step } = props;
-  switch (step.kind) {
-    case 'level':
-      return 'A slope moves the design overnight.';
-    case 'lay': {
-      const where =
-        step.itemId === null ? 'over the whole face' : `on ${itemName(plan.body, step.itemId).toLowerCase()}`;
-      return `${where[0]!.toUpperCase()}${where.slice(1)}, layer ${step.number}. ${units.show('mass', leftOf(step.paintId))} in the cup.`;
-    }
-    case 'run-off':
-      return 'Let the base run off until only its film stays.';
-    case 'torch':
-      return `${siliconeWords.value}${CAUTIONS.torch} ${CAUTIONS.deferral}`;
-    case 'pass': {
-      const { pass } = step;
-      return `${pass.setting ? `${pass.setting}, ` : ''}${units.show('length', pass.distanceMm)} off, ${pass.slantDeg}° slant, ${pass.seconds} s. ${airCaution(pass.tool)}`;
-    }
-    case 'spin':
-      return `For ${step.seconds} s, both ways. Fix the board and stand clear.`;
-    default:
-      return '';
-  }
-});
+const context = computed(() => ({
+  units,
+  paintName: (paintId: string) =>
+    plan.paint(paintId)?.name ??
+    store.cups.find((cup) => cup.mix.id === paintId)?.mix.name ??
+    'of a cup that is gone',
+  itemName: (itemId: string) => itemName(plan.body, itemId),
+  leftMg: leftOf,
+  silicone: siliconeWords.value,
+}));
+const title = (step: RunStep) => stepTitle(step, context.value);
+const detail = computed(() => stepDetail(props.step, context.value));
+
+/** A step that its own form logs. */
+const formKind = computed(() => FORM_OF[props.step.kind]);
+const plannedMark = computed(() => ('mark' in props.step ? props.step.mark : null));
+const lays = computed(() => props.step.kind === 'lay' || props.step.kind === 'relay');
 
 const cupIsHere = computed(
-  () =>
-    props.step.kind !== 'lay' ||
-    store.cups.some((cup) => cup.mix.id === (props.step as { paintId: string }).paintId),
+  () => !lays.value || store.cups.some((cup) => cup.mix.id === (props.step as { paintId: string }).paintId),
 );
 
 function done(): void {
@@ -111,16 +97,33 @@ function done(): void {
   try {
     switch (step.kind) {
       case 'lay':
-        store.layDown(step.paintId, mg.value ?? 0, { stepId, shape: shapeOfStep(plan.body, step) });
+      case 'relay': {
+        const shape = shapeOfStep(plan.body, step, store.piece!.support);
+        const more = step.kind === 'relay' ? { stepId, shape, moment: 'add' as const } : { stepId, shape };
+        store.layDown(step.paintId, mg.value ?? 0, more);
+        break;
+      }
+      case 'scrape':
+        store.record('scrape', { note: '', mark: step.mark, stepId });
+        break;
+      case 'lift':
+        store.record('lift', { note: step.way === 'cup' ? 'turned over' : 'poured in rings', stepId });
+        break;
+      case 'air-again':
+        emit('change', step);
         break;
       case 'pass': {
-        const { tool, setting, distanceMm, slantDeg, directionDeg, seconds, at } = step.pass;
+        const { tool, setting, distanceMm, slantDeg, directionDeg, seconds, at, end, way } = step.pass;
         const { widthMm, heightMm } = store.piece!.support;
         const share = (value: number) => Math.min(1, Math.max(0, value));
         const from = { x: share(at.x / widthMm), y: share(at.y / heightMm) };
         const named = setting || airTool(tool).settings[0];
         const own = equipment.blowers.find(({ id }) => id === step.pass.blowerId);
-        const blown = { tool, setting: named, distanceMm, slantDeg, directionDeg, seconds };
+        const blown = {
+          ...{ tool, setting: named, distanceMm, slantDeg, directionDeg, seconds },
+          ...(end && { end: { ...end, setting: end.setting || named } }),
+          ...(way && { way }),
+        };
         store.logPass({ ...blown, blower: own ? blowerNow(own) : null, from, stepId });
         break;
       }
@@ -131,14 +134,23 @@ function done(): void {
         store.record('tilt', { directionDeg: 180, seconds: step.seconds, stepId });
         break;
       case 'spin':
-        store.record('spin', { rpm: step.rpm, seconds: step.seconds, way: 'both', stepId });
+        store.record('spin', { rpm: step.rpm, seconds: step.seconds, way: step.way, stepId });
         break;
       default:
-        store.record('step', { stepId, outcome: 'done', note: title(step) });
+        markDone();
     }
   } catch (error) {
     problem.value = error;
     if (!messageAt(error, 'data.mg')) sayProblem(error);
+  }
+}
+
+/** Seen to without a form. */
+function markDone(): void {
+  try {
+    store.record('step', { stepId: props.step.id, outcome: 'done', note: title(props.step) });
+  } catch (error) {
+    sayProblem(error);
   }
 }
 
@@ -157,7 +169,7 @@ useShortcuts(
     { keys: [' ', 'Enter', 'PageDown'], shown: 'Space, Enter', does: 'The step is done', run: done },
     { keys: ['m'], shown: 'M', does: 'Do it otherwise', run: () => emit('change', props.step) },
   ],
-  computed(() => props.step.kind !== 'wait'),
+  computed(() => props.step.kind !== 'wait' && !formKind.value),
 );
 useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the step out', run: skip }]);
 </script>
@@ -165,7 +177,7 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
 <template>
   <div class="step">
     <p class="soft">Step {{ number }} of {{ total }}</p>
-    <template v-if="step.kind === 'wait' || step.kind === 'photo'">
+    <template v-if="step.kind === 'wait' || formKind">
       <WaitForm
         v-if="step.kind === 'wait'"
         :key="step.id"
@@ -173,9 +185,18 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
         :for-what="step.forWhat"
         :step-id="step.id"
       />
-      <EventForm v-else :key="`photo ${step.id}`" kind="photo" :step-id="step.id" />
+      <EventForm
+        v-else-if="formKind"
+        :key="step.id"
+        v-model:stroke="stroke"
+        v-model:drawn="drawn"
+        :kind="formKind"
+        :step-id="step.id"
+        :planned="plannedMark"
+        :title="title(step)"
+      />
       <div class="row">
-        <Button v-if="step.kind === 'photo'" @click="done">Done, without a photo here</Button>
+        <Button v-if="step.kind === 'photo'" @click="markDone">Done, without a photo here</Button>
         <Button @click="skip">Leave it out</Button>
       </div>
     </template>
@@ -188,7 +209,7 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
       </p>
       <div class="row">
         <QuantityField
-          v-if="step.kind === 'lay'"
+          v-if="lays"
           v-model="mg"
           class="amount"
           label="How much went on"
@@ -196,7 +217,9 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
           :error="messageAt(problem, 'data.mg')"
           @keydown.enter.stop.prevent="done"
         />
-        <Button type="primary" size="large" :disabled="!cupIsHere" @click="done">Done</Button>
+        <Button type="primary" size="large" :disabled="!cupIsHere" @click="done">{{
+          step.kind === 'air-again' ? 'Blow it' : 'Done'
+        }}</Button>
         <Button size="large" @click="skip">Leave it out</Button>
         <Button v-if="step.kind === 'pass' || step.kind === 'lay'" size="large" @click="emit('change', step)">
           Otherwise

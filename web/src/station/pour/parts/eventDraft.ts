@@ -1,8 +1,9 @@
 import type { PourEvent, PourEventKind } from '@icy-ribbon/contract';
+import type { LaidShape, Mark } from '@icy-ribbon/core/piece/event';
 import type { FreeEvent } from '../../../words/event.ts';
 
-/** What one form enters: a free event, or a layer that is being corrected. Passes have a form of their own. */
-export type FormKind = Exclude<FreeEvent, 'pass'> | 'layer';
+/** What one form enters: a free event, or a layer that is being corrected. Passes and repairs have forms of their own. */
+export type FormKind = Exclude<FreeEvent, 'pass' | 'repair'> | 'layer';
 
 export type SpinWay = 'clockwise' | 'counterclockwise' | 'both';
 
@@ -15,22 +16,41 @@ export interface EventDraft {
   words: string;
   mixId: string | null;
   mg: number | null;
+  /** How wide the spot is. */
+  radiusMm: number | null;
+  tiltDeg: number | null;
+  moves: boolean;
+  runsOver: boolean;
 }
 
-export type EventField = 'direction' | 'rpm' | 'way' | 'seconds' | 'cup' | 'words';
+export type EventField =
+  | 'direction'
+  | 'rpm'
+  | 'way'
+  | 'seconds'
+  | 'cup'
+  | 'words'
+  | 'place'
+  | 'radius'
+  | 'tilt'
+  | 'moves'
+  | 'runsOver';
 
-/** What each kind asks for, in the order of the form. */
+/** What each kind asks for, in the order of the form; a "place" is drawn on the support. */
 export const EVENT_FIELDS: Readonly<Record<FormKind, readonly EventField[]>> = {
   torch: ['seconds'],
   wait: ['seconds', 'words'],
   spin: ['rpm', 'way', 'seconds'],
   tilt: ['direction', 'seconds'],
-  'add-base': ['cup'],
-  'add-color': ['cup'],
+  'add-base': ['cup', 'place'],
+  'add-color': ['cup', 'place'],
   layer: ['cup'],
-  scrape: ['words'],
-  straw: ['words'],
-  skewer: ['words'],
+  'blow-test': ['moves', 'runsOver'],
+  'tip-test': ['tilt', 'moves'],
+  card: ['place', 'words'],
+  scrape: ['place', 'radius', 'words'],
+  straw: ['place', 'radius', 'words'],
+  skewer: ['place', 'words'],
   note: ['words'],
   photo: ['words'],
 };
@@ -46,6 +66,10 @@ export function newDraft(kind: FormKind, given: Partial<EventDraft> = {}): Event
     words: '',
     mixId: null,
     mg: 5000,
+    radiusMm: 20,
+    tiltDeg: 10,
+    moves: true,
+    runsOver: false,
     ...given,
   };
 }
@@ -57,21 +81,37 @@ export function formOf(kind: PourEventKind): FormKind | undefined {
 
 /** An event as its form shows it. */
 export function draftOf({ kind, data }: PourEvent): EventDraft {
-  const told = data as Partial<EventDraft> & { note?: string; text?: string; forWhat?: string };
+  const told = data as Partial<EventDraft> & {
+    note?: string;
+    text?: string;
+    forWhat?: string;
+    mark?: Mark | null;
+  };
+  const known = (key: 'rpm' | 'way' | 'directionDeg' | 'mixId' | 'mg' | 'tiltDeg' | 'moves' | 'runsOver') =>
+    told[key] === undefined ? {} : { [key]: told[key] };
   return newDraft(formOf(kind) ?? 'note', {
     seconds: told.seconds ?? null,
     words: told.note ?? told.text ?? told.forWhat ?? '',
-    ...(told.rpm !== undefined && { rpm: told.rpm }),
-    ...(told.way !== undefined && { way: told.way }),
-    ...(told.directionDeg !== undefined && { directionDeg: told.directionDeg }),
-    ...(told.mixId !== undefined && { mixId: told.mixId }),
-    ...(told.mg !== undefined && { mg: told.mg }),
+    ...{ ...known('rpm'), ...known('way'), ...known('directionDeg'), ...known('mixId'), ...known('mg') },
+    ...{ ...known('tiltDeg'), ...known('moves'), ...known('runsOver') },
+    ...(told.mark?.kind === 'spot' && { radiusMm: told.mark.radiusMm }),
   });
 }
 
+/** What was drawn for it on the support. */
+export interface DrawnFor {
+  readonly mark: Mark | null;
+  readonly shape: LaidShape | null;
+}
+
 /** What the log is told: the kind of event and its data, to be checked by the contract. */
-export function eventOf(kind: FormKind, draft: EventDraft): { kind: PourEventKind; data: object } {
-  const { seconds, rpm, way, directionDeg, words, mixId, mg } = draft;
+export function eventOf(
+  kind: FormKind,
+  draft: EventDraft,
+  drawn: DrawnFor = { mark: null, shape: null },
+): { kind: PourEventKind; data: object } {
+  const { seconds, rpm, way, directionDeg, words, mixId, mg, tiltDeg, moves, runsOver } = draft;
+  const place = drawn.mark && { mark: drawn.mark };
   switch (kind) {
     case 'torch':
       return { kind, data: { seconds } };
@@ -85,12 +125,24 @@ export function eventOf(kind: FormKind, draft: EventDraft): { kind: PourEventKin
       return { kind, data: { mixId: mixId ?? '', mg: mg ?? 0 } };
     case 'add-base':
     case 'add-color':
-      return { kind: 'layer', data: { mixId: mixId ?? '', mg: mg ?? 0, moment: 'add' } };
+      return {
+        kind: 'layer',
+        data: {
+          ...{ mixId: mixId ?? '', mg: mg ?? 0, moment: 'add' },
+          ...(drawn.shape && { shape: drawn.shape }),
+        },
+      };
+    case 'blow-test':
+      return { kind, data: { moves, runsOver } };
+    case 'tip-test':
+      return { kind, data: { tiltDeg, moves } };
     case 'note':
       return { kind, data: { text: words } };
+    case 'card':
     case 'scrape':
     case 'straw':
     case 'skewer':
+      return { kind, data: { note: words, ...place } };
     case 'photo':
       return { kind, data: { note: words } };
   }

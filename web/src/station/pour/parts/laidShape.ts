@@ -22,7 +22,7 @@ export const LAY_KINDS = ['face', 'stack', ...PATH_KINDS] as const;
 export type LayKind = (typeof LAY_KINDS)[number];
 
 const TAP_MM = 12;
-const isTap = ({ start, end }: Stroke): boolean => distanceMm(start, end) < TAP_MM;
+export const isTap = ({ start, end }: Stroke): boolean => distanceMm(start, end) < TAP_MM;
 
 /** What one would lay like this: a base over the face, what was tapped as a puddle, what was drawn as a ribbon. */
 export function usualKind(role: CupRole, stroke: Stroke | null): LayKind {

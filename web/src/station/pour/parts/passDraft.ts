@@ -10,6 +10,9 @@ export interface PassDraft {
   directionDeg: number | null;
   seconds: number | null;
   from: PassData['from'];
+  /** Where it ends, farther off and harder than it begins. */
+  end?: PassData['end'];
+  way?: PassData['way'];
   /** The very blower of the shelf; null is the usual one of its kind. */
   blower?: PassData['blower'];
 }

@@ -32,5 +32,5 @@ export function useLaid() {
       store.paints.length > 0 && store.paints.every(({ mix, state }) => state.leftMg === 0 || isLaid(mix.id)),
   );
 
-  return { laid, nothingToLay };
+  return { laid, nothingToLay, paints };
 }
