@@ -17,6 +17,12 @@ const kindSchema = z.enum(
   'Choose the kind of material.',
 );
 
+const strengthSchema = z
+  .number('Give the tinting strength as a number; 1 is as strong as most.')
+  .min(0.05, 'A tinting strength lies between 0.05 and 20; 1 is as strong as most.')
+  .max(20, 'A tinting strength lies between 0.05 and 20; 1 is as strong as most.')
+  .nullable();
+
 const describing = {
   name: nameSchema,
   kind: kindSchema,
@@ -40,6 +46,8 @@ const describing = {
   /** Found for this very material; `null`: the usual value of its kind. */
   solids: z.number('Give a share.').min(0).max(1, 'A share lies between 0 and 1.').nullable(),
   waterLimit: z.number('Give a share.').min(0).max(1, 'A share lies between 0 and 1.').nullable(),
+  /** How strongly it colors a mix beside others; null: as strong as most. */
+  tintingStrength: strengthSchema.default(null),
 };
 
 const keeping = {
@@ -91,6 +99,7 @@ export const materialCreateSchema = z.object({
   canBuy: keeping.canBuy.default(true),
   solids: describing.solids.default(null),
   waterLimit: describing.waterLimit.default(null),
+  tintingStrength: describing.tintingStrength,
   note: noteSchema.default(''),
 });
 
@@ -114,6 +123,7 @@ export const materialUpdateSchema = z.object({
   canBuy: keeping.canBuy.optional(),
   solids: describing.solids.optional(),
   waterLimit: describing.waterLimit.optional(),
+  tintingStrength: strengthSchema.optional(),
   note: noteSchema.optional(),
 });
 

@@ -5,7 +5,17 @@ import { z } from 'zod';
 import { idSchema, nameSchema, pageQuery, recordFields, timestampSchema } from './common.ts';
 
 const STAGE_NAMES = STAGES.map((stage) => stage.name) as [StageName, ...StageName[]];
-const PIECE_SORTS = ['newest', 'oldest', 'name', 'rating', 'cells', 'lacing', 'petals', 'mud'] as const;
+const PIECE_SORTS = [
+  'newest',
+  'finished',
+  'oldest',
+  'name',
+  'rating',
+  'cells',
+  'lacing',
+  'petals',
+  'mud',
+] as const;
 
 /** What the list of pieces can be narrowed by. */
 const filterFields = {

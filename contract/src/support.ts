@@ -1,4 +1,4 @@
-import { SUPPORT_SHAPES } from '@icy-ribbon/core/piece/support';
+import { SUPPORT_KINDS, SUPPORT_SHAPES } from '@icy-ribbon/core/piece/support';
 import { z } from 'zod';
 import { idSchema, nameSchema, recordFields, versionSchema } from './common.ts';
 
@@ -8,6 +8,7 @@ const lengthMm = z
   .max(5000, 'A support is at most 5 m long.');
 
 const sizing = {
+  kind: z.enum(SUPPORT_KINDS, 'Choose what it is.').default('canvas'),
   shape: z.enum(SUPPORT_SHAPES, 'Choose rectangle or round.'),
   widthMm: lengthMm,
   heightMm: lengthMm,

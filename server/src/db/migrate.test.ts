@@ -17,6 +17,8 @@ import { cells } from './migrations/0009-cells.ts';
 import { standIns } from './migrations/0010-stand-ins.ts';
 import { colors } from './migrations/0011-colors.ts';
 import { topCoat } from './migrations/0012-top-coat.ts';
+import { supportKind } from './migrations/0013-support-kind.ts';
+import { tintingStrength } from './migrations/0014-tinting-strength.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -37,6 +39,8 @@ const later = {
   '0010-stand-ins': standIns,
   '0011-colors': colors,
   '0012-top-coat': topCoat,
+  '0013-support-kind': supportKind,
+  '0014-tinting-strength': tintingStrength,
   '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),

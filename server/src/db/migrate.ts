@@ -13,6 +13,8 @@ import { cells } from './migrations/0009-cells.ts';
 import { standIns } from './migrations/0010-stand-ins.ts';
 import { colors } from './migrations/0011-colors.ts';
 import { topCoat } from './migrations/0012-top-coat.ts';
+import { supportKind } from './migrations/0013-support-kind.ts';
+import { tintingStrength } from './migrations/0014-tinting-strength.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -27,6 +29,8 @@ const MIGRATIONS: Record<string, Migration> = {
   '0010-stand-ins': standIns,
   '0011-colors': colors,
   '0012-top-coat': topCoat,
+  '0013-support-kind': supportKind,
+  '0014-tinting-strength': tintingStrength,
 };
 
 /** The database was written by a newer program than this one. */

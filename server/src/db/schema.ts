@@ -79,6 +79,7 @@ export interface MaterialTable extends RecordColumns {
   canBuy: number;
   solids: number | null;
   waterLimit: number | null;
+  tintingStrength: number | null;
   note: string;
 }
 
@@ -104,6 +105,7 @@ export interface SupportTable extends RecordColumns {
   widthMm: number;
   heightMm: number;
   sideDepthMm: number;
+  kind: Support['kind'];
 }
 
 export interface PieceTable extends RecordColumns {

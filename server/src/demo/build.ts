@@ -345,6 +345,6 @@ function judge(
   };
 }
 
-function sizing({ name, shape, widthMm, heightMm, sideDepthMm }: Support) {
-  return { name, shape, widthMm, heightMm, sideDepthMm };
+function sizing({ name, kind, shape, widthMm, heightMm, sideDepthMm }: Support) {
+  return { name, kind, shape, widthMm, heightMm, sideDepthMm };
 }

@@ -52,24 +52,47 @@ export const DEMO_STOCK_G: Partial<Record<DemoPaintName, number>> = {
 };
 
 export const DEMO_SUPPORTS = {
-  small: { name: 'Canvas 25 x 25', shape: 'rectangle', widthMm: 250, heightMm: 250, sideDepthMm: 18 },
+  small: {
+    kind: 'canvas',
+    name: 'Canvas 25 x 25',
+    shape: 'rectangle',
+    widthMm: 250,
+    heightMm: 250,
+    sideDepthMm: 18,
+  },
   upright: {
+    kind: 'canvas',
     name: 'Canvas 30 x 40',
     shape: 'rectangle',
     widthMm: 300,
     heightMm: 400,
     sideDepthMm: 18,
   },
-  wide: { name: 'Panel 70 x 50', shape: 'rectangle', widthMm: 700, heightMm: 500, sideDepthMm: 38 },
+  wide: {
+    kind: 'panel',
+    name: 'Panel 70 x 50',
+    shape: 'rectangle',
+    widthMm: 700,
+    heightMm: 500,
+    sideDepthMm: 38,
+  },
   square: {
+    kind: 'canvas',
     name: 'Canvas 40 x 40',
     shape: 'rectangle',
     widthMm: 400,
     heightMm: 400,
     sideDepthMm: 18,
   },
-  round: { name: 'Round 40', shape: 'round', widthMm: 400, heightMm: 400, sideDepthMm: 20 },
-  tile: { name: 'Tile 15 x 15', shape: 'rectangle', widthMm: 150, heightMm: 150, sideDepthMm: 8 },
+  round: { kind: 'panel', name: 'Round 40', shape: 'round', widthMm: 400, heightMm: 400, sideDepthMm: 20 },
+  tile: {
+    kind: 'tile',
+    name: 'Tile 15 x 15',
+    shape: 'rectangle',
+    widthMm: 150,
+    heightMm: 150,
+    sideDepthMm: 8,
+  },
 } as const;
 
 export type DemoSupportName = keyof typeof DEMO_SUPPORTS;

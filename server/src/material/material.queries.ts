@@ -159,6 +159,7 @@ function materialOf(input: MaterialCreate & { readonly id: string }, at: string)
     canBuy: input.canBuy,
     solids: input.solids,
     waterLimit: input.waterLimit,
+    tintingStrength: input.tintingStrength,
     note: input.note,
   };
 }

@@ -16,6 +16,7 @@ export const UNCOUNTED = {
   canBuy: true,
   solids: null,
   waterLimit: null,
+  tintingStrength: null,
 } as const;
 
 type PaintLine = readonly [name: string, hex: string, kind: MaterialKind, pigment: Pigment, finish?: Finish];
@@ -44,10 +45,24 @@ const MEDIA: readonly (readonly [name: string, hex: string, kind: MaterialKind])
 ];
 
 const SUPPORTS: readonly SupportCreate[] = [
-  { name: 'Canvas 25 x 25', shape: 'rectangle', widthMm: 250, heightMm: 250, sideDepthMm: 18 },
-  { name: 'Canvas 30 x 40', shape: 'rectangle', widthMm: 300, heightMm: 400, sideDepthMm: 18 },
-  { name: 'Panel 50 x 70', shape: 'rectangle', widthMm: 500, heightMm: 700, sideDepthMm: 38 },
-  { name: 'Round 30', shape: 'round', widthMm: 300, heightMm: 300, sideDepthMm: 18 },
+  {
+    kind: 'canvas',
+    name: 'Canvas 25 x 25',
+    shape: 'rectangle',
+    widthMm: 250,
+    heightMm: 250,
+    sideDepthMm: 18,
+  },
+  {
+    kind: 'canvas',
+    name: 'Canvas 30 x 40',
+    shape: 'rectangle',
+    widthMm: 300,
+    heightMm: 400,
+    sideDepthMm: 18,
+  },
+  { kind: 'panel', name: 'Panel 50 x 70', shape: 'rectangle', widthMm: 500, heightMm: 700, sideDepthMm: 38 },
+  { kind: 'panel', name: 'Round 30', shape: 'round', widthMm: 300, heightMm: 300, sideDepthMm: 18 },
 ];
 
 const paint = ([name, colorHex, kind, pigment, finish = 'plain']: PaintLine): MaterialCreate => ({

@@ -136,5 +136,6 @@ export function snapshotOf(material: Material, learned?: LearnedThickness): Mate
     waterBend: learned?.waterBend ?? null,
     solids: material.solids,
     waterLimit: material.waterLimit,
+    tintingStrength: material.tintingStrength,
   };
 }

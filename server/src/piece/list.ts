@@ -104,6 +104,7 @@ const HAVING = {
 
 const ORDER = {
   newest: sql`piece.createdAt DESC`,
+  finished: sql`judgement.pieceId IS NULL, pourFacts.pouredAt IS NULL, piece.createdAt DESC`,
   oldest: sql`piece.createdAt ASC`,
   name: sql`piece.name COLLATE NOCASE ASC`,
   rating: sql`judgement.rating DESC NULLS LAST`,

@@ -64,13 +64,14 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
   });
 }
 
-const snapshotOf = ({ id, name, shape, widthMm, heightMm, sideDepthMm }: Support): SupportSnapshot => ({
+const snapshotOf = ({ id, name, kind, shape, widthMm, heightMm, sideDepthMm }: Support): SupportSnapshot => ({
   supportId: id,
   name,
   shape,
   widthMm,
   heightMm,
   sideDepthMm,
+  kind,
 });
 
 /** One piece, deleted or not. */

@@ -51,6 +51,7 @@ const piece = (changes: Partial<Piece> = {}): Piece => ({
   support: {
     supportId: id(9),
     name: 'Board',
+    kind: 'board',
     shape: 'rectangle',
     widthMm: 300,
     heightMm: 400,

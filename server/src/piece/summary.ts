@@ -1,4 +1,4 @@
-import type { Piece, PieceSummary } from '@icy-ribbon/contract';
+import type { Piece, PieceSummary, PourEventKind } from '@icy-ribbon/contract';
 import { cupColor } from '@icy-ribbon/core/paint/color';
 import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { pieceProgress } from '@icy-ribbon/core/piece/progress';
@@ -18,6 +18,9 @@ function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {
     negativeSpace,
   };
 }
+
+/** What moves the paint once it is laid: not every technique blows it. */
+const MOVES: readonly PourEventKind[] = ['pass', 'card', 'lift', 'spin'];
 
 /** A piece in short, as lists and the page "Today" show it. */
 export function summarize(piece: Piece): PieceSummary {
@@ -49,7 +52,7 @@ export function summarize(piece: Piece): PieceSummary {
     cups: states,
     planned: piece.plan !== null,
     layers: layers.length,
-    passes: passes.length,
+    passes: events.filter(({ kind }) => MOVES.includes(kind)).length,
     photos: piece.photos.length,
     judged: piece.judgement !== null,
   });

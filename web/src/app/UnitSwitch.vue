@@ -1,10 +1,14 @@
 <script setup lang="ts">
 import { Button, Popover, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed } from 'vue';
+import BareSelect from '../field/BareSelect.vue';
+import { currencyOptions, useMoney } from '../store/money.ts';
 import { useUnits } from '../store/units.ts';
 import { CHOICES, type SwitchedQuantity } from '../store/unitChoices.ts';
 
 const units = useUnits();
+const money = useMoney();
+const currencies = currencyOptions();
 const quantities = Object.keys(CHOICES) as SwitchedQuantity[];
 const summary = computed(() => quantities.map((quantity) => units.unitLabel(quantity)).join(' · '));
 </script>
@@ -26,6 +30,15 @@ const summary = computed(() => quantities.map((quantity) => units.unitLabel(quan
             </RadioButton>
           </RadioGroup>
         </template>
+        <span>Money</span>
+        <BareSelect
+          v-model:value="money.currency"
+          label="Currency of prices"
+          class="money"
+          show-search
+          option-filter-prop="label"
+          :options="currencies"
+        />
       </div>
     </template>
     <Button type="text" aria-label="Units">{{ summary }}</Button>
@@ -38,5 +51,8 @@ const summary = computed(() => quantities.map((quantity) => units.unitLabel(quan
   grid-template-columns: auto auto;
   align-items: center;
   gap: 8px 24px;
+}
+.money {
+  width: 230px;
 }
 </style>

@@ -47,3 +47,16 @@ export function markPath(mark: Mark, { widthMm, heightMm }: SupportSize): string
   const at = (x: number, y: number) => `${x.toFixed(1)} ${y.toFixed(1)}`;
   return `M${at(from.x, from.y)}L${at(to.x, to.y)}M${at(to.x - dx, to.y - dy)}L${at(to.x + dx, to.y + dy)}`;
 }
+
+const CIRCLE_STEPS = 48;
+
+/** The outline of a touched place in mm, to be drawn on a photo. */
+export function markOutline(mark: Mark, { widthMm, heightMm }: SupportSize): { x: number; y: number }[] {
+  const mm = ({ x, y }: { readonly x: number; readonly y: number }) => ({ x: x * widthMm, y: y * heightMm });
+  if (mark.kind === 'stroke') return [mm(mark.from), mm(mark.to)];
+  const { x, y } = mm(mark.at);
+  return Array.from({ length: CIRCLE_STEPS + 1 }, (_, step) => {
+    const turn = (2 * Math.PI * step) / CIRCLE_STEPS;
+    return { x: x + mark.radiusMm * Math.cos(turn), y: y + mark.radiusMm * Math.sin(turn) };
+  });
+}

@@ -1,9 +1,11 @@
 <script setup lang="ts">
-import { Input, RadioButton, RadioGroup } from 'ant-design-vue';
+import { SUPPORT_KINDS } from '@icy-ribbon/core/piece/support';
+import { Input, RadioButton, RadioGroup, Select } from 'ant-design-vue';
 import { computed } from 'vue';
 import { messageAt } from '../api/problem.ts';
 import FieldRow from './FieldRow.vue';
 import QuantityField from './QuantityField.vue';
+import { SUPPORT_KIND_LABELS, supportMinds } from '../words/support.ts';
 import type { SupportDraft } from './supportDraft.ts';
 
 defineProps<{ problem: unknown }>();
@@ -14,6 +16,7 @@ function change(changes: Partial<SupportDraft>): void {
   draft.value = next.shape === 'round' ? { ...next, heightMm: next.widthMm } : next;
 }
 
+const KIND_OPTIONS = SUPPORT_KINDS.map((value) => ({ value, label: SUPPORT_KIND_LABELS[value] }));
 const isRound = computed(() => draft.value.shape === 'round');
 </script>
 
@@ -28,6 +31,15 @@ const isRound = computed(() => draft.value.shape === 'round');
         @update:value="change({ name: $event })"
       />
     </FieldRow>
+    <FieldRow label="What it is" for="support-kind" :error="messageAt(problem, 'kind')">
+      <Select
+        id="support-kind"
+        :value="draft.kind"
+        :options="KIND_OPTIONS"
+        @update:value="change({ kind: $event as SupportDraft['kind'] })"
+      />
+    </FieldRow>
+    <p v-if="supportMinds(draft.kind)" class="soft">{{ supportMinds(draft.kind) }}</p>
     <FieldRow label="Shape" for="support-shape">
       <RadioGroup
         id="support-shape"

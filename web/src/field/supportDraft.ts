@@ -1,8 +1,9 @@
-import type { SupportShape } from '@icy-ribbon/core/piece/support';
+import type { SupportKind, SupportShape } from '@icy-ribbon/core/piece/support';
 
 /** A support while it is being entered; numbers may still be missing. */
 export interface SupportDraft {
   name: string;
+  kind: SupportKind;
   shape: SupportShape;
   widthMm: number | null;
   heightMm: number | null;
@@ -11,6 +12,7 @@ export interface SupportDraft {
 
 export const emptySupport = (): SupportDraft => ({
   name: '',
+  kind: 'canvas',
   shape: 'rectangle',
   widthMm: 300,
   heightMm: 400,

@@ -25,9 +25,9 @@ export function useSupportChoice(supportId: Ref<string>, draft: Ref<SupportDraft
   /** As it is chosen or typed; undefined while its size is not known. */
   const support = computed<SupportSize | undefined>(() => {
     if (!isNew.value) return shelf.supports.find(({ id }) => id === supportId.value);
-    const { shape, widthMm, heightMm, sideDepthMm } = draft.value;
+    const { kind, shape, widthMm, heightMm, sideDepthMm } = draft.value;
     if (!widthMm || !heightMm || sideDepthMm === null) return undefined;
-    return { shape, widthMm, heightMm: shape === 'round' ? widthMm : heightMm, sideDepthMm };
+    return { kind, shape, widthMm, heightMm: shape === 'round' ? widthMm : heightMm, sideDepthMm };
   });
 
   /** Its id; a typed one comes onto the shelf first, by its size where it has no name. */

@@ -19,7 +19,7 @@ export type PieceFilter = { [Key in keyof PieceListQuery]?: PieceListQuery[Key] 
   'page' | 'pageSize' | 'sort'
 >;
 
-const EVERYTHING: PieceFilter = { page: 1, pageSize: 50, q: '', sort: 'newest' };
+const EVERYTHING: PieceFilter = { page: 1, pageSize: 50, q: '', sort: 'finished' };
 
 /** The list of pieces, a page at a time as the server filters and sorts it. */
 export const usePieces = defineStore('pieces', () => {

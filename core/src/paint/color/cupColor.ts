@@ -10,12 +10,22 @@ const UNPAINTED = '#ffffff';
 export function cupColor(
   ingredients: readonly {
     readonly targetMg: number;
-    readonly material: { readonly kind: MaterialKind; readonly colorHex: string };
+    readonly material: {
+      readonly kind: MaterialKind;
+      readonly colorHex: string;
+      readonly tintingStrength?: number | null | undefined;
+    };
   }[],
 ): string {
   const paints = ingredients.filter((each) => isPaint(each.material.kind) && each.targetMg > 0);
   const [only] = paints;
   if (!only) return ingredients[0]?.material.colorHex ?? UNPAINTED;
   if (paints.length === 1) return only.material.colorHex;
-  return mixColor(paints.map((each) => ({ hex: each.material.colorHex, amount: each.targetMg })));
+  return mixColor(
+    paints.map(({ material, targetMg }) => ({
+      hex: material.colorHex,
+      amount: targetMg,
+      strength: material.tintingStrength,
+    })),
+  );
 }

@@ -1,9 +1,12 @@
 import { Color, mix } from 'spectral.js';
 import { colorDifference } from './difference.ts';
+import { tinting } from './mixColor.ts';
 
 export interface MatchPaint {
   readonly id: string;
   readonly hex: string;
+  /** How strongly it tints; left out: as strong as most. */
+  readonly strength?: number | null | undefined;
 }
 
 export interface ColorMatch {
@@ -33,7 +36,7 @@ interface Candidate {
  * @param count how many answers: those that come as near as the eye can tell first, the fewest paints first among them
  */
 export function matchColor(targetHex: string, paints: readonly MatchPaint[], count = 5): ColorMatch[] {
-  const colors = paints.map((paint) => new Color(paint.hex));
+  const colors = paints.map((paint) => tinting(paint.hex, paint.strength));
   const target = new Color(targetHex).OKLab;
   const rate = (parts: Candidate['parts']): Candidate => {
     const mixed = mix(...parts.map((part) => [colors[part.index]!, part.amount] as const)).OKLab;

@@ -2,6 +2,7 @@
 declare module 'spectral.js' {
   export class Color {
     constructor(hex: string);
+    tintingStrength: number;
     readonly OKLab: readonly [number, number, number];
     toString(options?: { format?: 'hex'; method?: 'clip' | 'map' }): string;
   }

@@ -11,6 +11,7 @@ export interface PieceFacts {
   /** Whether it was planned how to pour it. */
   readonly planned: boolean;
   readonly layers: number;
+  /** How often the paint was moved once it was laid: blown, swiped, lifted, spun. */
   readonly passes: number;
   readonly photos: number;
   readonly judged: boolean;

@@ -1,4 +1,7 @@
+import type { SupportKind } from './kinds.ts';
 import { InputError, requirePositive } from '../../base/error/index.ts';
+
+export { SUPPORT_KINDS, supportTraits, type SupportKind, type SupportTraits } from './kinds.ts';
 
 export const SUPPORT_SHAPES = ['rectangle', 'round'] as const;
 export type SupportShape = (typeof SUPPORT_SHAPES)[number];
@@ -9,6 +12,8 @@ export interface SupportSize {
   /** Equal to the width on a round support. */
   readonly heightMm: number;
   readonly sideDepthMm: number;
+  /** Left out: a stretched canvas. */
+  readonly kind?: SupportKind | undefined;
 }
 
 /**

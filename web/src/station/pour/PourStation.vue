@@ -17,6 +17,7 @@ import LayStep from './parts/LayStep.vue';
 import type { DrawnFor } from './parts/eventDraft.ts';
 import PieceSwitch from './parts/PieceSwitch.vue';
 import PourTimeline from './parts/PourTimeline.vue';
+import PrepareList from './parts/PrepareList.vue';
 import RepairStart from './parts/RepairStart.vue';
 import RoomNote from './parts/RoomNote.vue';
 import SoFar from './parts/SoFar.vue';
@@ -283,6 +284,7 @@ useShortcuts('Pour', [
         :kind="mode"
         @done="goOn"
       />
+      <PrepareList v-if="store.layers.length === 0 && (mode === 'sheet' || mode === 'lay')" />
       <SoFar v-if="store.passes.length > 0 && !repair" />
       <EventStrip class="strip" :active="free" @pick="pick" />
     </section>

@@ -20,6 +20,7 @@ const store = usePieces();
 const loaded = ref(false);
 
 const SORTS = [
+  { value: 'finished', label: 'Finished first' },
   { value: 'newest', label: 'Newest first' },
   { value: 'oldest', label: 'Oldest first' },
   { value: 'name', label: 'By name' },

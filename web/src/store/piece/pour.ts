@@ -8,6 +8,7 @@ import type {
   RoomEvent,
 } from '@icy-ribbon/contract';
 import { layProblem, inForce } from '@icy-ribbon/core/piece/event';
+import { isPrepareStep } from '@icy-ribbon/core/piece/prepare';
 import { computed, type ComputedRef } from 'vue';
 import { fieldProblem } from '../../api/problem.ts';
 import { checkedEvent, type PourQueue } from '../pourQueue.ts';
@@ -32,6 +33,10 @@ export function pourLog(hand: InHand, queue: PourQueue) {
   return { log, events, layers, passes, room };
 }
 
+/** The room and what is got ready can be logged long before. */
+const beginsPour = (event: PourEvent): boolean =>
+  event.kind !== 'room' && !(event.kind === 'step' && isPrepareStep(event.data.stepId));
+
 /** What is logged of the pour of the piece in hand. */
 export function pourWrites(
   hand: InHand,
@@ -48,7 +53,7 @@ export function pourWrites(
     const { id: pieceId } = hand.current();
     const event = checkedEvent({ id: crypto.randomUUID(), at: new Date().toISOString(), kind, data });
     if (event.kind === 'layer') requireInCup(event.data);
-    if (kind !== 'plan' && kind !== 'room' && kind !== 'void') keepPlan(pieceId);
+    if (kind !== 'plan' && kind !== 'void' && beginsPour(event)) keepPlan(pieceId);
     queue.add(pieceId, event);
     return event;
   }
@@ -56,7 +61,7 @@ export function pourWrites(
   /** A pour keeps the plan it began with. */
   function keepPlan(pieceId: string): void {
     const plan = hand.piece.value?.plan;
-    if (!plan || events.value.some((event) => event.kind !== 'room')) return;
+    if (!plan || events.value.some(beginsPour)) return;
     const { version, createdAt, updatedAt, ...body } = plan;
     void [version, createdAt, updatedAt];
     queue.add(

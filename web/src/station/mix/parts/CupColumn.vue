@@ -12,6 +12,7 @@ import { say, sayProblem } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { useNeeds } from '../../../store/needs.ts';
 import { usePiece, type Cup } from '../../../store/piece/piece.ts';
+import { useMoney } from '../../../store/money.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { fillWords, stageWords } from '../../../words/cup.ts';
@@ -41,6 +42,7 @@ const recipeName = computed(() =>
 const fill = computed(() => fillWords(props.cup, (mg) => units.show('mass', mg)));
 const untouched = computed(() => props.cup.state.phase === 'planned');
 const shelf = useShelf();
+const money = useMoney();
 const cost = computed(() => cupCostCents(props.cup.mix, shelf.materials));
 const dry = computed(() => driesTo(props.cup.colorHex, props.cup.mix.ingredients, shelf.materials));
 const title = computed(
@@ -99,7 +101,7 @@ async function remove(): Promise<void> {
         {{ units.show('volume', cup.state.properties.volumeMl) }},
         {{ Math.round(cup.state.properties.waterFraction * 100) }} % water
         <template v-if="cup.state.water.level !== 'fine'">, film gets weak</template>
-        <template v-if="cost !== undefined">, {{ (cost / 100).toFixed(2) }}</template>
+        <template v-if="cost !== undefined">, {{ money.show(cost) }}</template>
       </p>
       <p v-if="dry" class="small soft" :title="dry.from">
         <ColorDot :color="dry.hex" :size-px="12" /> {{ dry.words }}

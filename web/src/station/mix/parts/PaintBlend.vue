@@ -19,7 +19,13 @@ const rows = computed(() =>
 );
 const colorHex = computed(() =>
   rows.value.length > 0
-    ? mixColor(rows.value.map(({ paint, parts }) => ({ hex: paint.colorHex, amount: parts })))
+    ? mixColor(
+        rows.value.map(({ paint, parts }) => ({
+          hex: paint.colorHex,
+          amount: parts,
+          strength: paint.tintingStrength,
+        })),
+      )
     : null,
 );
 

@@ -5,6 +5,7 @@ import { computed } from 'vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { useMoney } from '../../../store/money.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import { centsWords, planCost } from './cost.ts';
@@ -13,6 +14,7 @@ import { centsWords, planCost } from './cost.ts';
 const emit = defineEmits<{ mix: [paintId: string | null] }>();
 
 const plan = usePlan();
+const money = useMoney();
 const store = usePiece();
 const units = useUnits();
 
@@ -49,7 +51,7 @@ const all = computed(() =>
 const rows = computed(() => [...all.value].sort((a, b) => Number(b.short) - Number(a.short)));
 const missing = computed(() => rows.value.filter((row) => row.short));
 const total = computed(() => plan.reckoning.amounts?.total);
-const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.costs)));
+const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.costs), money.show));
 </script>
 
 <template>

@@ -11,6 +11,7 @@ import { emptySupport } from '../../../field/supportDraft.ts';
 import { NEW_SUPPORT, useSupportChoice } from '../../../field/useSupportChoice.ts';
 import { supportWords } from '../../../words/support.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { useMoney } from '../../../store/money.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
@@ -21,6 +22,7 @@ import { useNewPiece } from '../../../store/useNewPiece.ts';
 const emit = defineEmits<{ close: [] }>();
 
 const plan = usePlan();
+const money = useMoney();
 const store = usePiece();
 const shelf = useShelf();
 const units = useUnits();
@@ -40,7 +42,7 @@ function on(support: SupportSize) {
   const scaled = scalePlan(plan.body, from, support);
   try {
     const found = amounts(support, scaled.plan, plan.paints, plan.blowers);
-    return { ...scaled, amounts: found, cost: centsWords(planCost(found, plan.costs)) };
+    return { ...scaled, amounts: found, cost: centsWords(planCost(found, plan.costs), money.show) };
   } catch (error) {
     if (error instanceof InputError) return { ...scaled, amounts: null, cost: error.message };
     throw error;
@@ -50,7 +52,7 @@ function on(support: SupportSize) {
 const supportName = (of: SupportSize) => ('name' in of ? String(of.name) : supportWords(of, units));
 const here = computed(() => ({
   amounts: plan.reckoning.amounts,
-  cost: centsWords(planCost(plan.reckoning.amounts, plan.costs)),
+  cost: centsWords(planCost(plan.reckoning.amounts, plan.costs), money.show),
 }));
 const there = computed(() => (target.value ? on(target.value) : null));
 const tile = computed(() => on(TILE));

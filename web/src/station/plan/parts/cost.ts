@@ -19,9 +19,9 @@ export function planCost(amounts: Amounts | null, perG: ReadonlyMap<string, numb
   );
 }
 
-/** "8.40 of paint" in the artist's own currency, which is never named. */
-export function centsWords({ cents, unknown }: PlanCost): string {
+/** "costs 8.40, 1 without a price". */
+export function centsWords({ cents, unknown }: PlanCost, show: (cents: number) => string): string {
   if (cents === 0 && unknown > 0) return 'no prices on the shelf';
   const lacking = unknown > 0 ? `, ${unknown} without a price` : '';
-  return `costs ${(cents / 100).toFixed(2)}${lacking}`;
+  return `costs ${show(cents)}${lacking}`;
 }

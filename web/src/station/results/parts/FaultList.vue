@@ -22,6 +22,10 @@ const mixId = ref<string | null>(null);
 
 const FAULT_OPTIONS = FAULTS.map((each) => ({ value: each.kind, label: each.label }));
 const faults = computed(() => store.piece?.judgement?.faults ?? []);
+/** While it is wet it can be scraped off and laid again. */
+const canRepair = computed(
+  () => !store.piece?.photos.some(({ state }) => state === 'dry') && store.layers.length > 0,
+);
 const cups = computed(() => store.paints.map(({ mix }) => ({ value: mix.id, label: mix.name })));
 const record = computed(() => (store.piece ? pourRecordOf({ ...store.piece, events: store.log }) : null));
 const answer = computed(() => {
@@ -102,6 +106,16 @@ defineExpose({ pinAt });
           <span class="number">{{ index + 1 }}</span> {{ fault(pin.kind).label }}
           <span class="soft why">Why?</span>
         </button>
+        <RouterLink
+          v-if="pin.at && canRepair"
+          class="repair"
+          :to="{
+            name: 'pour',
+            params: { pieceId: store.piece?.id },
+            query: { repair: `${pin.at.x.toFixed(3)},${pin.at.y.toFixed(3)}` },
+          }"
+          >Repair it</RouterLink
+        >
         <Button
           type="text"
           size="small"
@@ -141,7 +155,7 @@ defineExpose({ pinAt });
         @update:value="kind = $event as FaultKind"
       />
       <Select
-        v-if="kind === 'sunk'"
+        v-if="kind === 'sunk' || kind === 'takes-over'"
         :value="mixId ?? undefined"
         :options="cups"
         placeholder="which color"
@@ -185,6 +199,10 @@ li > button:first-child {
 [aria-pressed='true'].plain-button {
   box-shadow: inset 4px 0 0 var(--brass);
   padding-left: 10px;
+}
+
+.repair {
+  font-size: 14px;
 }
 
 .number {

@@ -2,7 +2,7 @@
 import { PHOTO_STATES, type Photo, type PhotoDetail } from '@icy-ribbon/contract';
 import { useDropZone, useEventListener } from '@vueuse/core';
 import { Button, Checkbox, RadioButton, RadioGroup } from 'ant-design-vue';
-import { onMounted, ref, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import type { DrawnCell } from '../../../drawing/photoOverlay.ts';
 import { useDevices } from '../../../store/devices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
@@ -28,9 +28,11 @@ onMounted(devices.ensure);
 const measures = useMeasures();
 const panel = ref<HTMLElement | null>(null);
 const chooser = ref<HTMLInputElement | null>(null);
-const layers = ref<Layers>({ cells: false, net: false, mud: false, glare: false });
+const layers = ref<Layers>({ cells: false, net: false, mud: false, glare: false, work: false });
+const marks = computed(() =>
+  store.events.flatMap(({ data }) => ('mark' in data && data.mark ? [data.mark] : [])),
+);
 const hovered = ref<DrawnCell | null>(null);
-const LAYER_NAMES = ['cells', 'net', 'mud', 'glare'] as const;
 const {
   photos,
   shown,
@@ -48,6 +50,11 @@ const {
   compareWetDry,
   remove,
 } = usePhotos();
+/** What there is to be drawn over it. */
+const layerNames = computed((): (keyof Layers)[] => [
+  ...(measured.value ? (['cells', 'net', 'mud', 'glare'] as const) : []),
+  ...(shown.value && marks.value.length > 0 ? (['work'] as const) : []),
+]);
 watch([shown, detail], () => emit('shown', shown.value, detail.value), { immediate: true });
 
 function switchLayer(name: keyof Layers, on: boolean): void {
@@ -81,6 +88,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
         :detail="detail"
         :layers="layers"
         :pins="pins"
+        :marks="marks"
         :placing="placing"
         @hover="hovered = $event"
         @place="emit('place', $event)"
@@ -111,9 +119,9 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
         {{ shown.state }}{{ shown.standIn ? ', made up by the stand-in camera' : '' }},
         {{ dateWords(shown.createdAt) }}
       </p>
-      <div v-if="measured" class="layers" role="group" aria-label="Show over the photo">
+      <div v-if="layerNames.length > 0" class="layers" role="group" aria-label="Show over the photo">
         <Checkbox
-          v-for="name in LAYER_NAMES"
+          v-for="name in layerNames"
           :key="name"
           :checked="layers[name]"
           @change="switchLayer(name, $event.target.checked)"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Photo, PhotoDetail } from '@icy-ribbon/contract';
 import { inverseOf, project } from '@icy-ribbon/core/picture';
+import type { Mark } from '@icy-ribbon/core/piece/event';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
@@ -15,6 +16,7 @@ import {
   visiblePart,
   type DrawnCell,
 } from '../../../drawing/photoOverlay.ts';
+import { markOutline } from '../../../drawing/support.ts';
 import MaskLayer from './MaskLayer.vue';
 
 /** A photo with what was measured drawn over it, each layer by itself. */
@@ -23,6 +25,8 @@ export interface Layers {
   readonly net: boolean;
   readonly mud: boolean;
   readonly glare: boolean;
+  /** What was scraped, broken, drawn or repaired, and where. */
+  readonly work: boolean;
 }
 
 export interface Pin {
@@ -38,6 +42,7 @@ const props = defineProps<{
   detail: PhotoDetail | null;
   layers: Layers;
   pins: readonly Pin[];
+  marks: readonly Mark[];
   chosenPin?: string | null;
   /** A click gives a place of the face. */
   placing?: boolean;
@@ -73,6 +78,19 @@ const outlines = computed(() => {
 });
 
 const shownMasks = computed(() => (['net', 'mud', 'glare'] as const).filter((name) => props.layers[name]));
+
+/** Touched places, as they lie in the photo. */
+const touched = computed(() =>
+  props.layers.work
+    ? props.marks.map((mark) =>
+        markOutline(mark, props.support)
+          .map(({ x, y }) =>
+            pinPlace({ x: x / props.support.widthMm, y: y / props.support.heightMm }).join(','),
+          )
+          .join(' '),
+      )
+    : [],
+);
 
 const pinPlace = (at: { x: number; y: number }): readonly [number, number] =>
   map.value
@@ -137,6 +155,10 @@ function clicked(event: MouseEvent): void {
             <path :d="group.path" class="dark" />
             <path :d="group.path" class="line" :stroke="group.color" />
           </g>
+          <g v-for="(line, index) in touched" :key="`work ${index}`">
+            <polyline :points="line" class="dark" />
+            <polyline :points="line" class="line work" />
+          </g>
         </svg>
         <button
           v-for="(pin, index) in pins"
@@ -148,7 +170,7 @@ function clicked(event: MouseEvent): void {
           :title="pin.label"
           @click.stop="emit('pin', pin.id)"
         >
-          <span>{{ index + 1 }}</span>
+          <span class="dot"></span><span class="number">{{ index + 1 }}</span>
         </button>
       </div>
     </div>
@@ -174,11 +196,6 @@ function clicked(event: MouseEvent): void {
   position: absolute;
 }
 
-.pin span {
-  display: block;
-  transform: rotate(45deg);
-}
-
 .placing {
   cursor: crosshair;
 }
@@ -202,29 +219,56 @@ svg {
   stroke-width: 1.4px;
 }
 
+.work {
+  stroke: #ffffff;
+  stroke-dasharray: 6 4;
+}
+
 .dark {
   stroke: #0b1a24;
   stroke-width: 2.6px;
 }
 
+/* A number beside the place, a hairline leading to it, as on a drawing. */
 .pin {
   position: absolute;
-  width: 26px;
-  height: 26px;
-  margin: -26px 0 0 -13px;
+  width: 34px;
+  height: 34px;
+  margin: -29px 0 0 -5px;
   padding: 0;
-  border: 2px solid #ffffff;
-  border-radius: 50% 50% 50% 0;
-  transform: rotate(-45deg);
+  border: 0;
+  background: linear-gradient(to top right, transparent 48.5%, #ffffff 48.5% 51.5%, transparent 51.5%);
+  background-clip: content-box;
   color: #ffffff;
-  background: #7a4f00;
-  font-size: 13px;
-  font-weight: 600;
   line-height: 1;
   cursor: pointer;
 }
 
-.pin.chosen {
+.pin .dot {
+  position: absolute;
+  bottom: 0;
+  left: 0;
+  width: 10px;
+  height: 10px;
+  border: 2px solid #ffffff;
+  border-radius: 50%;
+  background: #7a4f00;
+}
+
+.pin .number {
+  position: absolute;
+  top: 0;
+  right: 0;
+  min-width: 20px;
+  padding: 3px 4px;
+  border: 1px solid #ffffff;
+  background: #7a4f00;
+  font-size: 13px;
+  font-weight: 600;
+}
+
+.pin.chosen .dot,
+.pin.chosen .number {
   background: #0b1a24;
 }
 </style>

@@ -41,7 +41,11 @@ async function match(): Promise<void> {
   busy.value = true;
   const startedAt = performance.now();
   try {
-    const colors = paints.value.map(({ id, colorHex }) => ({ id, hex: colorHex }));
+    const colors = paints.value.map(({ id, colorHex, tintingStrength }) => ({
+      id,
+      hex: colorHex,
+      strength: tintingStrength,
+    }));
     answers.value = colors.length === 0 ? [] : await colorWorker().match(target.value, colors, ANSWERS);
     tookMs.value = performance.now() - startedAt;
   } catch (error) {

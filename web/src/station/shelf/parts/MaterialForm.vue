@@ -19,6 +19,7 @@ import ColorField from '../../../field/ColorField.vue';
 import FieldRow from '../../../field/FieldRow.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
+import PackField from './PackField.vue';
 import DensityByCup from './DensityByCup.vue';
 import { typicalOf, type MaterialDraft } from './materialDraft.ts';
 
@@ -142,10 +143,9 @@ const typical = computed(() => typicalOf(draft.value));
         :error="messageAt(problem, 'priceCents')"
         @update:model-value="change({ price: $event })"
       />
-      <QuantityField
+      <PackField
         :model-value="draft.packMg"
-        label="A pack holds"
-        quantity="mass"
+        :density-g-per-ml="draft.densityGPerMl ?? typical.densityGPerMl"
         :error="messageAt(problem, 'packMg')"
         @update:model-value="change({ packMg: $event })"
       />
@@ -188,6 +188,16 @@ const typical = computed(() => typicalOf(draft.value));
         @update:model-value="change({ waterLimit: shareOf($event) })"
       />
     </div>
+    <NumberField
+      v-if="paint"
+      :model-value="draft.tintingStrength"
+      label="Tinting strength"
+      unit="×"
+      :digits="2"
+      :error="messageAt(problem, 'tintingStrength')"
+      hint="1 is as strong as most; a phthalo type about 3, a pale earth 0.5. Mixes and matches use it."
+      @update:model-value="change({ tintingStrength: $event })"
+    />
     <Checkbox :checked="draft.canBuy" @update:checked="change({ canBuy: $event })"
       >I can buy more of it</Checkbox
     >

@@ -17,6 +17,7 @@ import RowActions from '../../../field/RowActions.vue';
 import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
 import { say } from '../../../notice/notices.ts';
 import { useShelf } from '../../../store/shelf.ts';
+import { useMoney } from '../../../store/money.ts';
 import { useUnits } from '../../../store/units.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { columnsOf, OPTIONAL_COLUMNS, type ColumnKey } from './materialColumns.ts';
@@ -27,6 +28,7 @@ import { useMaterials } from './useMaterials.ts';
 
 const shelf = useShelf();
 const units = useUnits();
+const money = useMoney();
 const measures = useMeasures();
 const {
   search,
@@ -158,7 +160,7 @@ function stock(material: ShelvedMaterial): string {
       </template>
       <template v-else-if="column.key === 'stock'">{{ stock(record as ShelvedMaterial) }}</template>
       <template v-else-if="column.key === 'price'">
-        {{ record.priceCents === null ? '' : (record.priceCents / 100).toFixed(2) }}
+        {{ record.priceCents === null ? '' : money.show(record.priceCents) }}
       </template>
       <template v-else-if="column.key === 'actions'">
         <Button v-if="archived" type="link" size="small" @click="putBack(record as ShelvedMaterial)"

@@ -12,6 +12,7 @@ import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { emptySupport, type SupportDraft } from '../../../field/supportDraft.ts';
+import { SUPPORT_KIND_LABELS } from '../../../words/support.ts';
 import SupportForm from '../../../field/SupportForm.vue';
 
 const shelf = useShelf();
@@ -19,8 +20,10 @@ const units = useUnits();
 const measures = useMeasures();
 
 const drawer = useRecordDrawer<Support, SupportDraft>(emptySupport(), async (target, draft) => {
-  const { name, shape, widthMm, heightMm, sideDepthMm } = draft;
-  const input = { name, shape, widthMm, heightMm, sideDepthMm } as Parameters<typeof shelf.addSupport>[0];
+  const { name, kind, shape, widthMm, heightMm, sideDepthMm } = draft;
+  const input = { name, kind, shape, widthMm, heightMm, sideDepthMm } as Parameters<
+    typeof shelf.changeSupport
+  >[2];
   if (target === 'new') await shelf.addSupport(input);
   else await shelf.changeSupport(target.id, target.version, input);
 });
@@ -28,6 +31,7 @@ const { draft, problem, target } = drawer;
 
 const columns: ColumnsType<Support> = [
   { title: 'Name', dataIndex: 'name', sorter: (a, b) => a.name.localeCompare(b.name) },
+  { title: 'What it is', key: 'kind' },
   { title: 'Shape', dataIndex: 'shape' },
   {
     title: 'Size',
@@ -74,7 +78,8 @@ const remove = (support: Support) =>
     :locale="{ emptyText: 'No supports yet. Enter the first one.' }"
   >
     <template #bodyCell="{ column, record }">
-      <template v-if="column.key === 'size'">{{ size(record as Support) }}</template>
+      <template v-if="column.key === 'kind'">{{ SUPPORT_KIND_LABELS[(record as Support).kind] }}</template>
+      <template v-else-if="column.key === 'size'">{{ size(record as Support) }}</template>
       <template v-else-if="column.key === 'depth'">{{ units.show('length', record.sideDepthMm) }}</template>
       <template v-else-if="column.key === 'area'">{{ area(record as Support) }}</template>
       <template v-else-if="column.key === 'actions'">

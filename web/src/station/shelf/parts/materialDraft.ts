@@ -20,6 +20,7 @@ export interface MaterialDraft {
   canBuy: boolean;
   solids: number | null;
   waterLimit: number | null;
+  tintingStrength: number | null;
   note: string;
 }
 
@@ -40,6 +41,7 @@ export const emptyMaterial = (): MaterialDraft => ({
   canBuy: true,
   solids: null,
   waterLimit: null,
+  tintingStrength: null,
   note: '',
 });
 
@@ -60,6 +62,7 @@ export const draftOf = (material: ShelvedMaterial): MaterialDraft => ({
   canBuy: material.canBuy,
   solids: material.solids,
   waterLimit: material.waterLimit,
+  tintingStrength: material.tintingStrength,
   note: material.note,
 });
 

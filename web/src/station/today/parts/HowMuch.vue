@@ -9,6 +9,7 @@ import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useRecipes } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
+import { useMoney } from '../../../store/money.ts';
 import { useUnits } from '../../../store/units.ts';
 import { ROLE_LABELS } from '../../../words/general.ts';
 import { needWords } from '../../../words/need.ts';
@@ -27,6 +28,7 @@ const props = defineProps<{
 const shelf = useShelf();
 const recipes = useRecipes();
 const units = useUnits();
+const money = useMoney();
 onMounted(() => recipes.ensure().catch(sayProblem));
 
 const measures = useMeasures();
@@ -83,7 +85,7 @@ const short = computed(() => answer.value.materials.filter(isShort));
           </tr>
           <tr v-if="answer.cents !== null">
             <td>Costs about</td>
-            <td class="number">{{ (answer.cents / 100).toFixed(2) }}</td>
+            <td class="number">{{ money.show(answer.cents) }}</td>
           </tr>
         </tbody>
       </table>

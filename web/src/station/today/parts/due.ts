@@ -48,7 +48,7 @@ function waitingCups(piece: PieceSummary, nowMs: number): DueItem[] {
 }
 
 function drying(piece: PieceSummary, nowMs: number): DueItem[] {
-  if (!piece.pouredAt || piece.passes.length === 0) return [];
+  if (!piece.pouredAt || piece.phase === 'pouring') return [];
   const pouredMs = Date.parse(piece.pouredAt);
   const phase = dryingPhase(piece.technique, pouredMs, nowMs);
   if (phase === 'wet') {
