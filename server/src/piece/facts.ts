@@ -7,6 +7,7 @@ import {
   type PieceSummary,
 } from '@icy-ribbon/contract';
 import type { AirTool } from '@icy-ribbon/core/flow/air';
+import { forecastCovered } from '@icy-ribbon/core/judgement/coverage';
 import { measuredCells } from '@icy-ribbon/core/judgement/cells';
 import { quantitiesOf } from '@icy-ribbon/core/judgement/compare';
 import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
@@ -32,7 +33,7 @@ const numbersSchema = pourNumbersSchema.shape.numbers;
 export function factsOf(piece: Piece): FactsRow {
   pieceSchema.parse(piece);
   const record = pourRecordOf(piece);
-  const numbers = numbersSchema.parse(quantitiesOf(record));
+  const numbers = numbersSchema.parse({ ...quantitiesOf(record), coveredForecast: forecastCovered(piece) });
   const { colorPaS } = numbers;
   const photo = speakingPhoto(piece.photos);
   const measured = measuredCells(piece, record);

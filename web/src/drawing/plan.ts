@@ -40,7 +40,8 @@ export interface PlanContext {
 }
 
 const UNKNOWN_HEX = '#9aa7ae';
-const LAID_MM = 2;
+/** A ribbon lies about so thick, mm (common practice). */
+export const RIBBON_MM = 2;
 const STRIPES = 9;
 const ROUND_STEPS = 72;
 
@@ -126,7 +127,7 @@ export function pathBands({ paints }: PlanContext, path: PlanPath): Band[] {
   const length = Math.max(1, lengthMm(places));
   const widths = path.layers.map((layer) => {
     const density = paints.find((paint) => paint.id === layer.paintId)?.densityGPerMl ?? 1.1;
-    return Math.max(1.5, ((layer.massG ?? 0) / density) * (1000 / (length * LAID_MM)));
+    return Math.max(1.5, ((layer.massG ?? 0) / density) * (1000 / (length * RIBBON_MM)));
   });
   const total = widths.reduce((sum, width) => sum + width, 0);
   let from = -total / 2;

@@ -1,10 +1,10 @@
-import { api, type Piece, type PieceSummary, type PourNumbers } from '@icy-ribbon/contract';
+import { api, type Piece, type PieceSummary } from '@icy-ribbon/contract';
 import type { Success } from '@icy-ribbon/core/judgement/pouring';
 import { paintedArea } from '@icy-ribbon/core/piece/support';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { call } from '../api/client.ts';
-import { useDevices } from './devices.ts';
+import { usePourNumbers } from './pourNumbers.ts';
 
 /** From this rating on a pour went well. */
 const WELL = 4;
@@ -12,18 +12,15 @@ const MOST = 100;
 
 /** One's own pours that went well, the newest first: what they had is held against the pour that is being done. */
 export const useSuccesses = defineStore('successes', () => {
-  const devices = useDevices();
+  const numbers = usePourNumbers();
   const pieces = shallowRef<readonly PieceSummary[]>([]);
-  const numbers = shallowRef<readonly PourNumbers[]>([]);
 
   async function load(): Promise<void> {
-    await devices.ensure();
-    const [page, told] = await Promise.all([
+    const [page] = await Promise.all([
       call(api.pieces.list, { query: { ratingFrom: WELL, pageSize: MOST } }),
-      call(api.results.numbers, { query: {} }),
+      numbers.load(),
     ]);
     pieces.value = page.items;
-    numbers.value = told.items.filter(devices.counts);
   }
 
   /** Those of a piece's technique, without the piece itself. */
@@ -31,7 +28,7 @@ export const useSuccesses = defineStore('successes', () => {
     return pieces.value
       .filter((piece) => piece.technique === technique && piece.id !== id)
       .flatMap((piece): Success[] => {
-        const own = numbers.value.find(({ pieceId }) => pieceId === piece.id);
+        const own = numbers.pours.find(({ pieceId }) => pieceId === piece.id);
         if (!own) return [];
         const seconds = piece.passes.reduce((sum, pass) => sum + pass.seconds, 0);
         const faceDm2 = paintedArea(piece.support).faceCm2 / 100;

@@ -6,10 +6,15 @@ import type { Fix } from './fix.ts';
 /** Whether the design covers what is wanted, and where its petals end. */
 export function coverageFindings(input: CheckInput): Finding[] {
   const found = coverage(input.support, input);
-  return found ? [...covering(input, found), ...ends(input, found)] : [];
+  if (!found) return [];
+  const own = input.covers?.(found.covered) ?? found;
+  return [...covering(input, own), ...ends(input, found)];
 }
 
-function covering({ plan, aims, technique }: CheckInput, { covered, low, high }: Coverage): Finding[] {
+function covering(
+  { plan, aims, technique }: CheckInput,
+  { covered, low, high }: Pick<Coverage, 'covered' | 'low' | 'high'>,
+): Finding[] {
   const { full, space, ground } = LIMITS.covered;
   const bare = !plan.base;
   const finding = (wants: 'full' | 'space' | 'ground', fix: Fix | null): Finding[] => [

@@ -130,6 +130,8 @@ export interface CheckInput {
   readonly cups: readonly CheckCup[];
   readonly blowers: readonly BlowerExit[];
   readonly amounts: Amounts;
+  /** What own pours say of a forecast of coverage; left out: the forecast alone. */
+  readonly covers?: ((forecast: number) => { covered: number; low: number; high: number }) | undefined;
   /** Findings the artist has seen to: the table is level, cautions were read. */
   readonly ticked: readonly string[];
 }

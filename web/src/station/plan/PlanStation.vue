@@ -9,6 +9,7 @@ import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useNeeds } from '../../store/needs.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useOwnCells } from '../../store/ownCells.ts';
+import { usePourNumbers } from '../../store/pourNumbers.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import AmountStrip from './parts/AmountStrip.vue';
 import CoreSample from './parts/CoreSample.vue';
@@ -37,6 +38,7 @@ const flowers = ref<number | null>(3);
 const placing = ref<Placing | null>(null);
 const panel = ref<PlanPanel>('check');
 const ownCells = useOwnCells();
+const numbers = usePourNumbers();
 const asking = ref(false);
 const scaling = ref(false);
 const canvas = ref<InstanceType<typeof SupportCanvas> | null>(null);
@@ -48,7 +50,7 @@ onMounted(() =>
     opened.value = true;
   }),
 );
-onMounted(() => attempt(ownCells.load));
+onMounted(() => attempt(() => Promise.all([ownCells.load(), numbers.load()])));
 onBeforeUnmount(() => void plan.flush());
 /** A closed tab keeps what it can. */
 useEventListener(window, 'pagehide', () => void plan.flush());

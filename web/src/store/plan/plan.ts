@@ -14,6 +14,7 @@ import { checkedCup, plannedCup } from './checkedCup.ts';
 import { costPerG, plannedPaint } from './plannedPaint.ts';
 import { useEquipment } from '../equipment.ts';
 import { usePiece } from '../piece/piece.ts';
+import { usePourNumbers } from '../pourNumbers.ts';
 import { useRecipes } from '../recipes.ts';
 import { useShelf } from '../shelf.ts';
 import { sendVersioned } from '../versioned.ts';
@@ -38,6 +39,7 @@ const SAVE_AFTER_MS = 500;
 /** The plan of the piece in hand: edited here, kept on the server, everything derived from it by core. */
 export const usePlan = defineStore('plan', () => {
   const store = usePiece();
+  const numbers = usePourNumbers();
   const shelf = useShelf();
   const recipes = useRecipes();
   const equipment = useEquipment();
@@ -198,8 +200,10 @@ export const usePlan = defineStore('plan', () => {
 
   const findings = computed<Finding[]>(() => {
     if (!store.piece || !reckoning.value.amounts) return [];
+    const { technique } = store.piece;
     return check({
-      technique: store.piece.technique,
+      technique,
+      covers: (forecast) => numbers.coverage(forecast, technique),
       aims: store.piece.aims,
       support: store.piece.support,
       plan: body.value,

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { isShort } from '@icy-ribbon/core/piece/check';
 import { Button } from 'ant-design-vue';
+import { InputError } from '@icy-ribbon/core/base/error';
+import { coverage } from '@icy-ribbon/core/piece/coverage';
 import { computed } from 'vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useMoney } from '../../../store/money.ts';
+import { usePourNumbers } from '../../../store/pourNumbers.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import { centsWords, planCost } from './cost.ts';
@@ -16,6 +19,7 @@ const emit = defineEmits<{ mix: [paintId: string | null] }>();
 const plan = usePlan();
 const money = useMoney();
 const store = usePiece();
+const numbers = usePourNumbers();
 const units = useUnits();
 
 const all = computed(() =>
@@ -51,6 +55,28 @@ const all = computed(() =>
 const rows = computed(() => [...all.value].sort((a, b) => Number(b.short) - Number(a.short)));
 const missing = computed(() => rows.value.filter((row) => row.short));
 const total = computed(() => plan.reckoning.amounts?.total);
+/** What the design covers, an estimate; its range on request. */
+const cover = computed(() => {
+  if (!store.piece) return null;
+  try {
+    const found = coverage(store.piece.support, {
+      plan: plan.body,
+      paints: plan.paints,
+      blowers: plan.blowers,
+    });
+    return found && numbers.coverage(found.covered, store.piece.technique);
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
+});
+const percent = (share: number) => `${Math.round(100 * share)} %`;
+const covers = computed(() => cover.value && `covers about ${percent(cover.value.covered)}`);
+const coversRange = computed(() =>
+  cover.value
+    ? `${percent(cover.value.low)} to ${percent(cover.value.high)} nine times in ten, by a simple forecast${cover.value.n > 0 ? ` and ${cover.value.n} of your own pours` : ''}`
+    : undefined,
+);
 const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.costs), money.show));
 </script>
 
@@ -62,6 +88,7 @@ const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.cos
         {{ units.show('mass', total.massG * 1000) }}, {{ units.show('volume', total.volumeMl) }}
       </p>
       <p v-if="total && total.massG > 0" class="soft small">{{ cost }}</p>
+      <p v-if="covers" class="soft small" :title="coversRange">{{ covers }}</p>
     </div>
     <ul tabindex="0" aria-label="What each paint takes">
       <li v-for="row in rows" :key="row.paintId" :title="row.parts">

@@ -8,6 +8,7 @@ import { forecastErrorWords, forecastWords, ownCellsWords } from '../../../words
 import { useMeasures } from '../../../words/useMeasures.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePlan } from '../../../store/plan/plan.ts';
+import RibbonSample from './RibbonSample.vue';
 import { rulerTicks, useSample } from './useSample.ts';
 import { useUnits } from '../../../store/units.ts';
 
@@ -28,6 +29,12 @@ const size = computed(() => ({
   width: Math.max(60, width.value - LABELS_PX - RULER_PX),
   height: Math.max(80, height.value - 2 * PAD),
 }));
+const hasPile = computed(() => (sample.value?.layers.length ?? 0) > 0);
+/** The ribbon that is chosen, else the first that is laid. */
+const ribbon = computed(() => {
+  const laid = plan.body.paths.filter(({ kind, layers }) => kind !== 'flood' && layers.length > 0);
+  return laid.find(({ id }) => plan.selection.includes(id)) ?? laid[0];
+});
 const drawn = computed(() =>
   sample.value ? drawSample(sample.value, size.value, moment.value === 'poured' ? dentMm.value : 0) : null,
 );
@@ -49,7 +56,13 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
     <div class="bar">
       <h2>Core sample</h2>
       <ComputedFrom calculation="cells" />
-      <RadioGroup v-model:value="moment" name="sample-moment" size="small" aria-label="Shown as it is">
+      <RadioGroup
+        v-if="hasPile"
+        v-model:value="moment"
+        name="sample-moment"
+        size="small"
+        aria-label="Shown as it is"
+      >
         <RadioButton value="poured">Poured</RadioButton>
         <RadioButton value="blown">Blown out</RadioButton>
       </RadioGroup>
@@ -59,15 +72,12 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
       <ComputedFrom calculation="own-cells" />
     </p>
     <div ref="frame" class="drawing">
-      <p v-if="!sample || sample.layers.length === 0" class="soft">
-        {{
-          plan.body.paths.length > 0
-            ? 'The colors of a ribbon lie side by side; a stack has a pile to cut through.'
-            : 'Put a stack down to see what lies in it and what it will do.'
-        }}
+      <RibbonSample v-if="!hasPile && ribbon" :path="ribbon" />
+      <p v-else-if="!hasPile" class="soft">
+        Put a stack or a ribbon down to see what lies in it and what it will do.
       </p>
       <svg
-        v-else-if="drawn"
+        v-else-if="drawn && sample"
         :width="width"
         :height="height"
         role="img"
