@@ -16,6 +16,7 @@ import { readings } from './reading.api.ts';
 import { recipes } from './recipe.api.ts';
 import { results } from './result.api.ts';
 import { safekeeping } from './safekeeping.api.ts';
+import { sample } from './sample.api.ts';
 import { scale } from './scale.api.ts';
 import { supports } from './support.api.ts';
 
@@ -27,6 +28,7 @@ export const api = {
   recipes,
   supports,
   pieces,
+  sample,
   mixes,
   readings,
   calibrations,

@@ -32,6 +32,7 @@ import { resultRoutes } from './result/result.routes.ts';
 import { cameraRoutes } from './standin/camera/camera.routes.ts';
 import { climateRoutes } from './standin/climate/climate.routes.ts';
 import { standInScale } from './standin/scale/scale.ts';
+import { sampleRoutes } from './demo/sample.routes.ts';
 import { scaleRoutes } from './standin/scale/scale.routes.ts';
 import { supportRoutes } from './support/support.routes.ts';
 import type { Tasks } from './task/threads.ts';
@@ -111,6 +112,7 @@ export function studioRouter({ db, files, tasks, jobs, dataFolder, beforeDeletin
   supportRoutes(router, db);
   csvRoutes(router, tasks);
   pieceRoutes(router, db, tasks);
+  sampleRoutes(router, db, files, tasks);
   mixRoutes(router, db, tasks);
   readingRoutes(router, db);
   calibrationRoutes(router, db);

@@ -29,6 +29,8 @@ import { unzip } from './unzip.ts';
 /** The path of a file that arrived. */
 export interface ReadIn {
   readonly path: string;
+  /** What an empty studio started with stays, even if nothing else is there. */
+  readonly keepsShelf?: boolean;
 }
 
 const MOST_JSON_BYTES = 250 * 1024 * 1024;
@@ -95,7 +97,10 @@ function withFiled(archive: Archive, filed: ReadonlyMap<string, FiledPhoto>): Ar
  *
  * @throws HttpProblem 422 naming the part of the document that does not fit
  */
-export async function readDocument(bench: Bench, { path }: ReadIn): Promise<ImportResult> {
+export async function readDocument(
+  bench: Bench,
+  { path, keepsShelf = false }: ReadIn,
+): Promise<ImportResult> {
   bench.report({ phase: 'Reading', done: 0, total: 1 });
   const given = fitting(pieceDocumentSchema, await readJson(path));
   const copied = (await findPiece(bench.db, given.piece.id)) !== undefined;
@@ -128,7 +133,7 @@ export async function readDocument(bench: Bench, { path }: ReadIn): Promise<Impo
       throw error instanceof HttpProblem ? unfit(`photoFiles.${file.index}`, error.message) : error;
     }
   }
-  await stageAndTakeOver(bench, withFiled(archive, filed), places, inDocument);
+  await stageAndTakeOver(bench, withFiled(archive, filed), places, inDocument, keepsShelf);
   return { pieceId: piece.id, copied };
 }
 

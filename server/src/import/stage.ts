@@ -62,6 +62,7 @@ export async function stageAndTakeOver(
   archive: Archive,
   places: Places,
   prefix: (path: string) => string = (path) => path,
+  keepsShelf = false,
 ): Promise<TakenOver> {
   const { incoming } = folderOf(bench.dataFolder);
   await mkdir(incoming, { recursive: true });
@@ -70,7 +71,7 @@ export async function stageAndTakeOver(
     await stage(bench, path, archive, prefix);
     bench.goOn();
     bench.report({ phase: 'Writing', done: 0, total: 1 });
-    return await bench.withWriter((db) => takeOver(db, path, archive, places));
+    return await bench.withWriter((db) => takeOver(db, path, archive, places, keepsShelf));
   } finally {
     for (const end of ['', '-wal', '-shm', '-journal']) await rm(`${path}${end}`, { force: true });
   }
@@ -109,11 +110,17 @@ async function stage(
   }
 }
 
-async function takeOver(db: Db, path: string, archive: Archive, places: Places): Promise<TakenOver> {
+async function takeOver(
+  db: Db,
+  path: string,
+  archive: Archive,
+  places: Places,
+  keepsShelf: boolean,
+): Promise<TakenOver> {
   await sql`ATTACH ${path} AS staged`.execute(db);
   try {
     return await write(db, async (trx) => {
-      await clearStarterShelf(trx);
+      if (!keepsShelf) await clearStarterShelf(trx);
       await sql`CREATE TEMP TABLE IF NOT EXISTS arriving (id TEXT PRIMARY KEY)`.execute(trx);
       await sql`DELETE FROM temp.arriving`.execute(trx);
       const counts = {} as Record<(typeof SHELVES)[keyof typeof SHELVES], ArchiveResult['pieces']>;

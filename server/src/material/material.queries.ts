@@ -134,7 +134,8 @@ export async function insertMaterials(trx: Writer, inputs: readonly MaterialCrea
   return added;
 }
 
-function materialOf(input: MaterialCreate & { readonly id: string }, at: string): Material {
+/** A material as it is entered, with what is typical of its kind. */
+export function materialOf(input: MaterialCreate & { readonly id: string }, at: string): Material {
   const kind = materialKind(input.kind);
   const typicalDensity =
     (isPaint(input.kind) ? pigmentDensity(input.pigment) : undefined) ?? kind.densityGPerMl;

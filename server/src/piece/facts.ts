@@ -19,7 +19,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = 7;
+export const FACTS_CODE = 8;
 
 export type FactsRow = Insertable<PourFactsTable>;
 

@@ -6,10 +6,12 @@ import { computed, onMounted, ref } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { usePieces } from '../../store/pieces.ts';
+import { useSample } from '../../store/sample.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { DUE_FOR_DAYS, dueFrom } from './parts/due.ts';
 import FirstSteps from './parts/FirstSteps.vue';
 import LastResults from './parts/LastResults.vue';
+import SamplePiece from './parts/SamplePiece.vue';
 import PiecesInHand from './parts/PiecesInHand.vue';
 import StartPiece from './parts/StartPiece.vue';
 
@@ -19,12 +21,13 @@ const RESULTS_SHOWN = 6;
 
 const pieces = usePieces();
 const shelf = useShelf();
+const sample = useSample();
 const recent = ref<PieceSummary[]>([]);
 const loaded = ref(false);
 
 async function load(): Promise<void> {
   try {
-    await shelf.ensure();
+    await Promise.all([shelf.load(), sample.load()]);
     const since = dayjs().subtract(DUE_FOR_DAYS, 'day').format('YYYY-MM-DD');
     const [unjudged, poured, newest] = await Promise.all([
       pieces.allHaving('open'),
@@ -55,6 +58,8 @@ const coat = (piece: PieceSummary) =>
   });
 
 const open = computed(() => recent.value.filter((piece) => piece.phase !== 'judged'));
+/** Without the sample that came with the program. */
+const own = computed(() => recent.value.filter(({ id }) => id !== sample.pieceId));
 const judged = computed(() => recent.value.filter((piece) => piece.phase === 'judged' && piece.photoId));
 const due = computed(() => dueFrom(recent.value, Date.now()));
 </script>
@@ -80,8 +85,9 @@ const due = computed(() => dueFrom(recent.value, Date.now()));
           </li>
         </ul>
       </section>
-      <FirstSteps v-if="loaded && recent.length === 0" />
+      <FirstSteps v-if="loaded && own.length === 0" />
       <PiecesInHand v-else :pieces="open" :loaded="loaded" />
+      <SamplePiece v-if="loaded && (own.length === 0 || sample.pieceId !== null)" @changed="load" />
       <LastResults v-if="judged.length > 0" :pieces="judged.slice(0, RESULTS_SHOWN)" />
     </div>
     <StartPiece class="start" />

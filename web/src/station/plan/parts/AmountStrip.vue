@@ -87,8 +87,9 @@ const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.cos
       <p v-if="total" class="numeral">
         {{ units.show('mass', total.massG * 1000) }}, {{ units.show('volume', total.volumeMl) }}
       </p>
-      <p v-if="total && total.massG > 0" class="soft small">{{ cost }}</p>
-      <p v-if="covers" class="soft small" :title="coversRange">{{ covers }}</p>
+      <p v-if="total && total.massG > 0" class="soft small" :title="coversRange">
+        {{ [cost, covers].filter(Boolean).join(', ') }}
+      </p>
     </div>
     <ul tabindex="0" aria-label="What each paint takes">
       <li v-for="row in rows" :key="row.paintId" :title="row.parts">

@@ -50,6 +50,7 @@ const FILES = [
   ['json', 'Plan, JSON'],
 ] as const;
 
+const putting = computed(() => PUT.find(([kind]) => kind === placing.value)?.[1]);
 const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null : kind);
 </script>
 
@@ -66,18 +67,16 @@ const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null
       :digits="0"
     />
     <Button size="small" @click="emit('layOut')">Lay it out</Button>
-    <span class="group" role="group" aria-label="Put down">
-      <Button
-        v-for="[kind, label] in PUT"
-        :key="kind"
-        size="small"
-        :type="placing === kind ? 'primary' : 'default'"
-        :aria-pressed="placing === kind"
-        @click="toggle(kind)"
-      >
-        {{ label }}
-      </Button>
-    </span>
+    <Dropdown :trigger="['click']">
+      <Button size="small" :type="placing ? 'primary' : 'default'">{{
+        placing ? `Put down: ${putting?.toLowerCase()}` : 'Put down'
+      }}</Button>
+      <template #overlay>
+        <Menu>
+          <MenuItem v-for="[kind, label] in PUT" :key="kind" @click="toggle(kind)">{{ label }}</MenuItem>
+        </Menu>
+      </template>
+    </Dropdown>
     <span class="group">
       <Button size="small" :disabled="!plan.canUndo" @click="plan.undo">Undo</Button>
       <Button size="small" :disabled="!plan.canRedo" @click="plan.redo">Redo</Button>
@@ -115,13 +114,12 @@ const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null
 <style scoped>
 .bar {
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
   gap: 6px 10px;
 }
 
 .layout {
-  width: 236px;
+  width: 200px;
 }
 
 .flowers {

@@ -127,9 +127,16 @@ useShortcuts('Blow', [
         :error="messageAt(problem, 'data.distanceMm')"
         @update:model-value="change({ distanceMm: $event })"
       />
+      <QuantityField
+        :model-value="draft.end?.distanceMm ?? draft.distanceMm"
+        label="Ends at"
+        quantity="length"
+        :error="messageAt(problem, 'data.end.distanceMm')"
+        @update:model-value="setEnd($event)"
+      />
       <NumberField
         :model-value="draft.slantDeg"
-        label="Slant, 90 is straight down"
+        label="Slant, 90 straight down"
         unit="°"
         :digits="0"
         :error="messageAt(problem, 'data.slantDeg')"
@@ -142,13 +149,6 @@ useShortcuts('Blow', [
         :digits="0"
         :error="messageAt(problem, 'data.directionDeg')"
         @update:model-value="change({ directionDeg: $event })"
-      />
-      <QuantityField
-        :model-value="draft.end?.distanceMm ?? draft.distanceMm"
-        label="Ends at"
-        quantity="length"
-        :error="messageAt(problem, 'data.end.distanceMm')"
-        @update:model-value="setEnd($event)"
       />
       <FieldRow label="How the air goes" for="pass-way">
         <Select

@@ -1,0 +1,16 @@
+import { api } from '@icy-ribbon/contract';
+import type { Router } from 'express';
+import type { Db } from '../db/open.ts';
+import { route } from '../http/route.ts';
+import type { PhotoFiles } from '../photo/files.ts';
+import type { Tasks } from '../task/threads.ts';
+import { addSample, removeSample, sampleId } from './sample.ts';
+
+export function sampleRoutes(router: Router, db: Db, files: PhotoFiles, tasks: Tasks): void {
+  route(router, api.sample.get, async () => ({ pieceId: await sampleId(db) }));
+  route(router, api.sample.add, async () => ({ pieceId: await addSample(db, files, tasks) }));
+  route(router, api.sample.remove, async () => {
+    await removeSample(db);
+    return { pieceId: null };
+  });
+}
