@@ -18,6 +18,7 @@ import type { MaterialKind } from '@icy-ribbon/core/paint/material';
 import { cupState, weighingSteps } from '@icy-ribbon/core/paint/mix';
 import { findSchool, recipesFor, SCHOOLS } from '@icy-ribbon/core/paint/recipe';
 import { gaussian, seededRandom, seededUuid, type Random } from '@icy-ribbon/core/base/random';
+import type { LaidShape } from '@icy-ribbon/core/piece/event';
 import { paintedArea } from '@icy-ribbon/core/piece/support';
 import type { CupRole } from '@icy-ribbon/core/paint/stage';
 import { recipeSnapshot } from '../mix/mix.create.ts';
@@ -92,7 +93,7 @@ export async function buildDemoPiece(
   });
   const readings = reached('laid') ? testCups(mixes, { temperatureC: 21 }, clock, makeId, random) : [];
   const events: PourEvent[] = [];
-  if (reached('laid')) events.push(...layDown(mixes, clock, makeId, random));
+  if (reached('laid')) events.push(...layDown(mixes, stock.support, clock, makeId, random));
   if (reached('blown')) events.push(...workTheAir(told, clock, makeId));
   const photoId = makeId();
   const piece: Piece = {
@@ -208,6 +209,7 @@ function weighIn(
 
 function layDown(
   mixes: readonly Mix[],
+  support: Support,
   clock: (minutes: number) => string,
   makeId: () => string,
   random: Random,
@@ -221,6 +223,23 @@ function layDown(
       humidityPercent: 42 + Math.round(16 * random()),
     },
   };
+  const { widthMm, heightMm } = support;
+  const [across, down] = [(share: number) => share * widthMm, (share: number) => share * heightMm];
+  const isBloom = mixes.some(({ role }) => role === 'activator');
+  const itemId = makeId();
+  /** A base over the face; a bloom as one pile, the colors of a Dutch pour as one ribbon through the middle. */
+  const liesAs = (role: CupRole): LaidShape =>
+    role === 'base'
+      ? { kind: 'face', pattern: 'one', area: 0, seam: null }
+      : isBloom
+        ? {
+            ...{ kind: 'stack', itemId, at: { x: across(0.5), y: down(0.5) } },
+            footprintMm: Math.round(0.62 * Math.min(widthMm, heightMm)),
+          }
+        : {
+            ...{ kind: 'ribbon', itemId, start: { x: across(0.28), y: down(0.72) } },
+            ...{ control: { x: across(0.5), y: down(0.5) }, end: { x: across(0.72), y: down(0.28) } },
+          };
   return [
     room,
     ...mixes.map((mix): PourEvent => {
@@ -230,7 +249,7 @@ function layDown(
         id: makeId(),
         kind: 'layer',
         at: clock(1),
-        data: { mixId: mix.id, mg: Math.round((actualMg * share) / 100) * 100 },
+        data: { mixId: mix.id, mg: Math.round((actualMg * share) / 100) * 100, shape: liesAs(mix.role) },
       };
     }),
   ];

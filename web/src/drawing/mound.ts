@@ -44,6 +44,16 @@ export function stickfulAt(viscosityPaS: number, seconds: number): StickfulAt {
   };
 }
 
+/** What still stands of the mound so long after the stickful has run out, mm: it tells the stages apart in a still picture. */
+export const moundLaterMm = (viscosityPaS: number, seconds = 1): number =>
+  Math.max(0, stickfulAt(viscosityPaS, FALL_S + RUN_S + seconds).heightMm);
+
+/** The surface alone, as a line over the cup. */
+export const surfaceLine = (...of: Parameters<typeof surfacePath>): string =>
+  surfacePath(...of)
+    .replace(/^M0 [\d.]+L/, 'M')
+    .replace(/L[\d.]+ [\d.]+Z$/, '');
+
 /** The surface of the cup with its mound as an SVG path, closed along the bottom; 1 unit is 1 mm. */
 export function surfacePath(
   heightMm: number,

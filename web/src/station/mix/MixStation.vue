@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
 import { useStorage } from '@vueuse/core';
-import { computed, onMounted } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
@@ -41,6 +41,10 @@ function goOn(): void {
   }
 }
 
+/** In the table the cups have the room, until another is wanted. */
+const adding = ref(false);
+watch(view, () => (adding.value = false));
+
 useShortcuts('Mix', [
   {
     keys: ['w'],
@@ -74,8 +78,11 @@ useShortcuts('Mix', [
     <SetNotes :cups="store.cups" />
     <CupRow v-if="view === 'cups'" class="cups" :cups="store.cups" />
     <CupTable v-else class="cups" :cups="store.cups" />
+    <p v-if="view === 'table' && !adding && store.cups.length > 0" class="another">
+      <Button size="small" @click="adding = true">Put another cup on the bench</Button>
+    </p>
     <AddCup
-      v-if="store.piece"
+      v-else-if="store.piece"
       :key="store.piece.id"
       class="add"
       :piece-id="store.piece.id"
@@ -95,6 +102,12 @@ main {
 
 .cups {
   grid-row: 3;
+}
+
+.another {
+  grid-row: 4;
+  padding: 6px 24px;
+  border-top: 1px solid var(--rule);
 }
 
 .add {

@@ -15,7 +15,7 @@ import { useShelf } from '../../../store/shelf.ts';
 import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
 import AmountField from './AmountField.vue';
 import EnoughFor from './EnoughFor.vue';
-import LeftOvers from './LeftOvers.vue';
+import LeftOvers from '../../../field/LeftOvers.vue';
 import { cupPlanOf } from './cupPlan.ts';
 import { useSetDraft } from '../../../store/setDraft.ts';
 import { partsInWords, recipeLabel } from '../../../words/recipe.ts';

@@ -109,13 +109,17 @@ thead th {
 
 th,
 td {
-  padding: 3px 14px 3px 0;
+  padding: 0 14px 0 0;
   text-align: left;
+}
+
+td {
+  white-space: nowrap;
 }
 
 tbody th {
   vertical-align: top;
-  padding-top: 12px;
+  padding-top: 3px;
   font-weight: 600;
 }
 
@@ -131,12 +135,22 @@ tbody tr:first-child > * {
   font-weight: 600;
 }
 
+/* Five cups of three ingredients fit: whoever types here has dry hands. */
 .typed {
-  width: 130px;
+  width: 110px;
+}
+
+.typed :deep(.ant-input-affix-wrapper),
+.typed :deep(.ant-input) {
+  min-height: 0;
+  padding-block: 0;
+  height: 27px;
 }
 
 .outcome {
   vertical-align: top;
-  padding-top: 12px;
+  padding-top: 3px;
+  font-size: 14px;
+  line-height: 1.35;
 }
 </style>

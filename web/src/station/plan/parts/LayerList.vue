@@ -60,7 +60,7 @@ const options = computed(() => [
     value: id,
     label: role === 'color' ? name : `${name}, ${role}`,
   })),
-  { value: ANOTHER, label: 'A paint not mixed yet …' },
+  { value: ANOTHER, label: 'Another paint, or a left-over …' },
 ]);
 
 function add(paintId: unknown): void {

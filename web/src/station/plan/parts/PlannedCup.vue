@@ -4,6 +4,7 @@ import type { CupRole } from '@icy-ribbon/core/paint/stage';
 import { Button, Modal, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
+import LeftOvers from '../../../field/LeftOvers.vue';
 import { newId, usePlan } from '../../../store/plan/plan.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
@@ -67,11 +68,12 @@ function make(): void {
 </script>
 
 <template>
-  <Modal open title="A paint not mixed yet" @cancel="emit('close')">
+  <Modal open title="Another paint" @cancel="emit('close')">
     <div class="rows">
       <RadioGroup v-model:value="role" name="planned-role" aria-label="What the cup is for">
         <RadioButton v-for="each in roles" :key="each" :value="each">{{ ROLE_LABELS[each] }}</RadioButton>
       </RadioGroup>
+      <LeftOvers :technique="technique" :role="role" @taken="emit('made', $event)" />
       <BareSelect v-model:value="recipeId" label="Recipe" :options="recipeOptions" />
       <BareSelect
         v-model:value="paintId"

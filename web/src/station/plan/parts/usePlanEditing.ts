@@ -10,6 +10,7 @@ import {
   removeItems,
   type LayoutName,
   type Place,
+  type PlanSettings,
 } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
 import type { PlanContext } from '../../../drawing/plan.ts';
@@ -58,6 +59,21 @@ export function usePlanEditing() {
   );
 
   /** Lays a ready layout out. @returns false when there is no paint to lay */
+  /** What a layout asks for; how amounts are reckoned stays as the artist set it. */
+  const stepsOf = ({
+    sheetMm,
+    blowTest,
+    card,
+    straw,
+    skewer,
+    spinRpm,
+    spinSeconds,
+    spinTimes,
+  }: PlanSettings): Partial<PlanSettings> => ({
+    ...{ sheetMm, blowTest, card, straw, skewer },
+    ...{ spinRpm, spinSeconds, spinTimes },
+  });
+
   function lay(name: LayoutName, flowers: number | null): boolean {
     if (plan.paints.length === 0) return false;
     const count = Math.min(9, Math.max(1, Math.round(flowers ?? 3)));
@@ -65,7 +81,7 @@ export function usePlanEditing() {
     plan.change({
       ...plan.body,
       ...next,
-      settings: { ...plan.body.settings, sheetMm: next.settings.sheetMm },
+      settings: { ...plan.body.settings, ...stepsOf(next.settings) },
       ticked: [],
     });
     plan.select([]);

@@ -52,6 +52,7 @@ useShortcuts(
       </button>
     </li>
   </ul>
+  <p class="soft later">Dashed: what still stands a second after it has run out.</p>
 </template>
 
 <style scoped>
@@ -85,5 +86,8 @@ useShortcuts(
   font-size: 13px;
   line-height: 1.25;
   color: var(--ink-soft);
+}
+.later {
+  font-size: 13px;
 }
 </style>

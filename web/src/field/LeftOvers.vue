@@ -1,19 +1,20 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
-import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
+import { windowFit, type CupRole, type Technique } from '@icy-ribbon/core/paint/stage';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
-import ColorDot from '../../../drawing/ColorDot.vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useCups } from '../../../store/cups.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePieces } from '../../../store/pieces.ts';
-import { useUnits } from '../../../store/units.ts';
-import { ageWords } from '../../../words/general.ts';
+import ColorDot from '../drawing/ColorDot.vue';
+import { sayProblem } from '../notice/notices.ts';
+import { attempt } from '../notice/useTask.ts';
+import { useCups } from '../store/cups.ts';
+import { usePiece } from '../store/piece/piece.ts';
+import { usePieces } from '../store/pieces.ts';
+import { useUnits } from '../store/units.ts';
+import { ageWords } from '../words/general.ts';
 
 /** Cups that other pieces left over and that would do here: used first. */
 const props = defineProps<{ technique: Technique; role: CupRole }>();
+const emit = defineEmits<{ taken: [mixId: string] }>();
 
 const WORTH_MG = 5_000;
 const USABLE_DAYS = 30;
@@ -33,14 +34,14 @@ onMounted(() => load().catch(sayProblem));
 /** Left over is only what its own piece has finished with. */
 const offers = computed(() =>
   recent.value
-    .filter(
-      (piece) =>
-        piece.id !== store.piece?.id && piece.technique === props.technique && piece.passes.length > 0,
-    )
+    .filter(({ id, phase }) => id !== store.piece?.id && (phase === 'poured' || phase === 'judged'))
     .flatMap((piece) => piece.mixes.map((mix) => ({ piece, mix })))
     .filter(
-      ({ mix }) =>
+      ({ piece, mix }) =>
         mix.role === props.role &&
+        // The very same paint may be poured another way; it only has to be as thick as that asks for.
+        (piece.technique === props.technique ||
+          windowFit(props.technique, mix.role, mix.viscosityPaS) === 'fits') &&
         mix.leftMg >= WORTH_MG &&
         mix.mixedAt !== null &&
         Date.now() - Date.parse(mix.mixedAt) < USABLE_DAYS * 86_400_000,
@@ -52,8 +53,9 @@ async function take(mix: PieceSummary['mixes'][number]): Promise<void> {
   const { piece } = store;
   if (!piece) return;
   await attempt(async () => {
-    await cups.combine(piece.id, mix.name, [mix.id]);
+    const taken = await cups.combine(piece.id, mix.name, [mix.id]);
     await Promise.all([store.reload(), load()]);
+    emit('taken', taken.id);
   });
 }
 </script>
