@@ -14,7 +14,7 @@ export const FREE_EVENTS = [
   { kind: 'add-color', key: 'c', label: 'Color added' },
   { kind: 'blow-test', key: 'e', label: 'Blow test' },
   { kind: 'tip-test', key: 'y', label: 'Tip test' },
-  { kind: 'card', key: 'o', label: 'Card' },
+  { kind: 'card', key: 'u', label: 'Card' },
   { kind: 'scrape', key: 'x', label: 'Scrape' },
   { kind: 'straw', key: 'h', label: 'Straw' },
   { kind: 'skewer', key: 'k', label: 'Skewer' },

@@ -37,6 +37,16 @@ export function peakShearPa(jet: {
 }
 
 /**
+ * Speed of the surface of a stack of films under shear, mm/s: tau sum(h/mu), faster by 1 + tau/3 Pa for paint that thins
+ * when it is sheared (an assumption of the film model).
+ *
+ * @param mobility sum of thickness over viscosity, mm/(Pa s)
+ * @example surfaceSpeedMmS(3, 2) // 12
+ */
+export const surfaceSpeedMmS = (shearPa: number, mobility: number): number =>
+  shearPa * mobility * (1 + shearPa / HALF_STRESS_PA);
+
+/**
  * How far one pass carries the top of the paint, mm from where the air lands.
  *
  * Law: the surface of a stack of films under shear tau moves at tau sum(h/mu), faster by 1 + tau/3 Pa for
@@ -69,7 +79,7 @@ export function passReachMm(
   let reach = near;
   for (let index = 0; index < STEPS; index += 1) {
     const shear = peak * (near / reach) ** 2;
-    reach += shear * mobility * (1 + shear / HALF_STRESS_PA) * step;
+    reach += surfaceSpeedMmS(shear, mobility) * step;
   }
   return reach;
 }

@@ -1,4 +1,4 @@
-import { airTool, peakShearPa } from '../../flow/air/index.ts';
+import { airTool, peakShearPa, surfaceSpeedMmS } from '../../flow/air/index.ts';
 import { rimHoldsMm } from '../../flow/film/index.ts';
 
 /** What the base tells that is blown alone. */
@@ -10,8 +10,8 @@ export interface BlowTestReading {
   readonly toMm: number | null;
 }
 
-/** Paint that creeps this fast under a dryer "moves easily", m/s (common practice, an estimate). */
-const EASILY_MS = 0.005;
+/** Paint that creeps this fast under a dryer "moves easily", mm/s (common practice, an estimate). */
+const EASILY_MM_S = 5;
 
 /**
  * What is left of a base that was blown alone with a dryer: it moves when air shears a film as thick as this at 5 mm/s,
@@ -27,7 +27,7 @@ export function readBlowTest(
   base: { readonly viscosityPaS: number; readonly densityGPerMl: number },
 ): BlowTestReading {
   const shearPa = peakShearPa(airTool('hair-dryer'));
-  const movesFromMm = (1000 * EASILY_MS * base.viscosityPaS) / shearPa;
+  const movesFromMm = (EASILY_MM_S * base.viscosityPaS) / surfaceSpeedMmS(shearPa, 1);
   const rimMm = rimHoldsMm(1000 * base.densityGPerMl);
   if (runsOver) {
     return moves

@@ -119,7 +119,7 @@ const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null
 }
 
 .layout {
-  width: 200px;
+  width: 178px;
 }
 
 .flowers {
@@ -129,5 +129,11 @@ const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null
 .group {
   display: flex;
   gap: 4px;
+}
+
+@media (width < 1200px) {
+  .bar {
+    flex-wrap: wrap;
+  }
 }
 </style>

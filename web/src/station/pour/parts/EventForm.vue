@@ -4,7 +4,7 @@ import type { Mark } from '@icy-ribbon/core/piece/event';
 import { bearingName } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { Button, Select, Textarea } from 'ant-design-vue';
-import { computed, onMounted, ref, watchEffect } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
 import NumberField from '../../../field/NumberField.vue';
@@ -25,11 +25,11 @@ import {
   type EventField,
   type FormKind,
 } from './eventDraft.ts';
-import { shapeOf, usualKind, type Stroke } from './laidShape.ts';
+import type { Stroke } from './laidShape.ts';
 import { markOf } from './mark.ts';
 import PlaceField from './PlaceField.vue';
 import TestFields from './TestFields.vue';
-import { newId } from '../../../store/plan/plan.ts';
+import { usePlaceDrawn } from './usePlaceDrawn.ts';
 import { FREE_EVENTS } from '../../../words/event.ts';
 
 /** What is logged beside laying down, blowing and waiting; or the correction of what was logged. */
@@ -47,7 +47,6 @@ const stroke = defineModel<Stroke | null>('stroke', { default: null });
 const drawn = defineModel<DrawnFor>('drawn', { default: () => ({ mark: null, shape: null }) });
 const emit = defineEmits<{ done: [] }>();
 
-const NOTHING_LIES = { stacks: [], paths: [] };
 const USUAL_MG = 5000;
 const FIELD_PATHS = ['data.tiltDeg', 'data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.mixId'];
 const WAYS = [
@@ -78,33 +77,7 @@ const draft = ref(
 const tapper = useTurnTapper((turns) => (draft.value.rpm = turns));
 const label = computed(() => FREE_EVENTS.find((each) => each.kind === props.kind)?.label ?? 'Laid down');
 const asks = (field: EventField) => EVENT_FIELDS[props.kind].includes(field);
-/** The place as drawn; else as planned, or as it was logged. */
-watchEffect(() => {
-  const support = store.piece?.support;
-  if (!support || !asks('place')) {
-    drawn.value = { mark: null, shape: null };
-    return;
-  }
-  const own = markOf(stroke.value, support, asks('radius') ? draft.value.radiusMm : null);
-  const logged = props.changing && 'mark' in props.changing.data ? props.changing.data.mark : null;
-  const cup = store.paints.find(({ mix }) => mix.id === draft.value.mixId);
-  drawn.value = asks('cup')
-    ? {
-        mark: null,
-        shape:
-          stroke.value && cup
-            ? shapeOf(
-                usualKind(cup.mix.role, stroke.value),
-                stroke.value,
-                support,
-                NOTHING_LIES,
-                draft.value.mg ?? 0,
-                newId,
-              )
-            : null,
-      }
-    : { mark: own ?? logged ?? props.planned ?? null, shape: null };
-});
+usePlaceDrawn(props.kind, { changing: props.changing, planned: props.planned }, draft, stroke, drawn);
 
 /** A little of a cup, or what is left in it. */
 function usualMg(mixId: string | undefined): number {

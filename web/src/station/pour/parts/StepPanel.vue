@@ -1,9 +1,8 @@
 <script setup lang="ts">
-import { airTool } from '@icy-ribbon/core/flow/air';
 import { holdsSilicone } from '@icy-ribbon/core/paint/material';
 import { namesListed } from '../../../words/general.ts';
 import { stepDetail, stepTitle } from '../../../words/step.ts';
-import { shapeOfStep, type RunStep } from '@icy-ribbon/core/piece/event';
+import type { RunStep } from '@icy-ribbon/core/piece/event';
 import { Button } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
@@ -11,14 +10,13 @@ import QuantityField from '../../../field/QuantityField.vue';
 import { itemName } from '../../../drawing/plan.ts';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { blowerNow } from './passDraft.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
-import { useEquipment } from '../../../store/equipment.ts';
 import { useUnits } from '../../../store/units.ts';
 import EventForm from './EventForm.vue';
 import type { DrawnFor, FormKind } from './eventDraft.ts';
 import type { Stroke } from './laidShape.ts';
+import { useStepLog } from './useStepLog.ts';
 import WaitForm from './WaitForm.vue';
 
 /** The next step of the plan, large: done, left out, or done otherwise. */
@@ -39,8 +37,8 @@ const FORM_OF: Partial<Record<RunStep['kind'], FormKind>> = {
 
 const store = usePiece();
 const plan = usePlan();
-const equipment = useEquipment();
 const units = useUnits();
+const steps = useStepLog();
 const problem = ref<unknown>(null);
 const mg = ref<number | null>(null);
 
@@ -93,59 +91,19 @@ const cupIsHere = computed(
 function done(): void {
   const { step } = props;
   problem.value = null;
-  const stepId = step.id;
+  if (step.kind === 'air-again') {
+    emit('change', step);
+    return;
+  }
   try {
-    switch (step.kind) {
-      case 'lay':
-      case 'relay': {
-        const shape = shapeOfStep(plan.body, step, store.piece!.support);
-        const more = step.kind === 'relay' ? { stepId, shape, moment: 'add' as const } : { stepId, shape };
-        store.layDown(step.paintId, mg.value ?? 0, more);
-        break;
-      }
-      case 'scrape':
-        store.record('scrape', { note: '', mark: step.mark, stepId });
-        break;
-      case 'lift':
-        store.record('lift', { note: step.way === 'cup' ? 'turned over' : 'poured in rings', stepId });
-        break;
-      case 'air-again':
-        emit('change', step);
-        break;
-      case 'pass': {
-        const { tool, setting, distanceMm, slantDeg, directionDeg, seconds, at, end, way } = step.pass;
-        const { widthMm, heightMm } = store.piece!.support;
-        const share = (value: number) => Math.min(1, Math.max(0, value));
-        const from = { x: share(at.x / widthMm), y: share(at.y / heightMm) };
-        const named = setting || airTool(tool).settings[0];
-        const own = equipment.blowers.find(({ id }) => id === step.pass.blowerId);
-        const blown = {
-          ...{ tool, setting: named, distanceMm, slantDeg, directionDeg, seconds },
-          ...(end && { end: { ...end, setting: end.setting || named } }),
-          ...(way && { way }),
-        };
-        store.logPass({ ...blown, blower: own ? blowerNow(own) : null, from, stepId });
-        break;
-      }
-      case 'torch':
-        store.record('torch', { seconds: null, stepId });
-        break;
-      case 'run-off':
-        store.record('tilt', { directionDeg: 180, seconds: step.seconds, stepId });
-        break;
-      case 'spin':
-        store.record('spin', { rpm: step.rpm, seconds: step.seconds, way: step.way, stepId });
-        break;
-      default:
-        markDone();
-    }
+    steps.log(step, mg.value ?? 0, title(step));
   } catch (error) {
     problem.value = error;
     if (!messageAt(error, 'data.mg')) sayProblem(error);
   }
 }
 
-/** Seen to without a form. */
+/** Seen to without its form. */
 function markDone(): void {
   try {
     store.record('step', { stepId: props.step.id, outcome: 'done', note: title(props.step) });

@@ -56,8 +56,8 @@ it.each([
 it('every free event has a key and a word of its own', () => {
   expect(new Set(FREE_EVENTS.map(({ key }) => key)).size).toBe(FREE_EVENTS.length);
   expect(new Set(FREE_EVENTS.map(({ label }) => label)).size).toBe(FREE_EVENTS.length);
-  // G goes on, B blows, L lays down, O opens the next piece, M does a step otherwise, R taps a turn.
-  for (const { key } of FREE_EVENTS) expect('gblomr').not.toContain(key);
+  // G goes on, B blows, L lays down, O opens the next piece, M does a step otherwise, R taps a turn, D counts as long as it is held.
+  for (const { key } of FREE_EVENTS) expect('gblomrd').not.toContain(key);
   expect(HIDDEN_KINDS).toContain('void');
 });
 
