@@ -168,7 +168,7 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
   }),
   'base-much': ({ gPerDm2, usualGPerDm2, ranOver, aimMg }, say) => ({
     name: 'Too much base stood under the flowers',
-    evidence: `${gPerDm2.toFixed(1)} g of base on a dm²; about ${usualGPerDm2.toFixed(1)} g stay after a usual run-off.${ranOver ? ' The blow test saw it run over still.' : ''}`,
+    evidence: `${gPerDm2.toFixed(1)} g of base on a dm² of face and sides; about ${usualGPerDm2.toFixed(1)} g stay after a usual run-off.${ranOver ? ' The blow test saw it run over still.' : ''}`,
     nextTime: `Let it run off until no more runs over when it is blown: about ${say.mass(aimMg)} in all.`,
   }),
   'color-much': ({ name, laidMg, share, aimMg }, say) => ({

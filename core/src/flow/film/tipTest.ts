@@ -13,7 +13,7 @@ const SEEN_MS = 0.001;
  *
  * @returns mm
  * @throws InputError naming the field
- * @example creepingMm({ tiltDeg: 15, viscosityPaS: 3, densityKgM3: 1150 }) // 1.434
+ * @example creepingMm({ tiltDeg: 15, viscosityPaS: 3, densityKgM3: 1150 }) // 1.433
  */
 export function creepingMm(film: {
   readonly tiltDeg: number;

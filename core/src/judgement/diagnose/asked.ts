@@ -22,6 +22,8 @@ export interface Asked {
   /** The cup that the fault was pinned on. */
   readonly concerned: PouredCup | undefined;
   readonly faceDm2: number;
+  /** With the sides, over which a base runs as well. */
+  readonly wholeDm2: number;
   /** What was worked: the flowers of a bloom, else the face. */
   readonly workedDm2: number;
   readonly airSeconds: number;
@@ -36,7 +38,8 @@ export function asked(pour: PourRecord, pinned: Pinned): Asked {
   const laid = (...roles: PouredCup['role'][]) =>
     pour.cups.filter((cup) => roles.includes(cup.role) && cup.laidMg > 0);
   const isBloom = pour.technique === 'bloom';
-  const faceDm2 = paintedArea(pour.support).faceCm2 / 100;
+  const { faceCm2, sidesCm2 } = paintedArea(pour.support);
+  const [faceDm2, wholeDm2] = [faceCm2 / 100, (faceCm2 + sidesCm2) / 100];
   const under = laid('base', 'pillow', 'color');
   const flowersDm2 = pour.flowersDm2 ?? (isBloom ? FLOWER_SHARE * faceDm2 : 0);
   const workedDm2 = flowersDm2 > 0 ? Math.min(faceDm2, flowersDm2) : faceDm2;
@@ -50,6 +53,7 @@ export function asked(pour: PourRecord, pinned: Pinned): Asked {
     activator: laid('activator'),
     concerned: pour.cups.find((cup) => cup.id === pinned.mixId),
     faceDm2,
+    wholeDm2,
     workedDm2,
     airSeconds: pour.passes.reduce((sum, pass) => sum + pass.seconds, 0),
     depthMm: under.length === 0 ? undefined : depthUnderAir(under, pour, faceDm2, workedDm2),

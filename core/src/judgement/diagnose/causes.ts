@@ -160,15 +160,15 @@ export const CAUSE_ROWS = [
     return { weight: narrow.length > 0 ? 0.7 : 0.1, facts };
   }),
 
-  row('base-much', ['wells'], ({ pour, ground, pillow, faceDm2 }) => {
+  row('base-much', ['wells'], ({ pour, ground, pillow, wholeDm2 }) => {
     if (ground.length === 0 || pillow.length > 0) return pillow.length > 0 ? null : missing('base');
-    const gPerDm2 = massMg(ground) / 1000 / faceDm2;
+    const gPerDm2 = massMg(ground) / 1000 / wholeDm2;
     const usualGPerDm2 = usualBase(pour, ground);
     const ranOver = pour.blowTest?.runsOver ?? false;
     const weight = beyond(gPerDm2, LIMITS.baseMuch.most * usualGPerDm2);
     return {
       weight: ranOver ? Math.max(RAN_OVER_WEIGHT, weight) : weight,
-      facts: { gPerDm2, usualGPerDm2, ranOver, aimMg: 1000 * usualGPerDm2 * faceDm2 },
+      facts: { gPerDm2, usualGPerDm2, ranOver, aimMg: 1000 * usualGPerDm2 * wholeDm2 },
     };
   }),
 
@@ -273,8 +273,10 @@ export const CAUSE_ROWS = [
     return { weight: beyond(LIMITS.airSPerDm2.least, sPerDm2), facts: { seconds, passes, sPerDm2 } };
   }),
 
-  row('paint-much', ['cracks', 'moved-overnight', 'wells'], ({ pour, faceDm2 }) => {
-    const mm = depthMm(pour.cups, faceDm2);
+  row('paint-much', ['cracks', 'moved-overnight', 'wells'], ({ pour: { cups }, faceDm2, wholeDm2 }) => {
+    const isBase = ({ role }: PouredCup) => role === 'base';
+    const others = cups.filter((cup) => !isBase(cup));
+    const mm = depthMm(cups.filter(isBase), wholeDm2) + depthMm(others, faceDm2);
     if (mm === 0) return missing('laid');
     return { weight: beyond(mm, LIMITS.wetPaintMm.most), facts: { mm } };
   }),

@@ -75,7 +75,11 @@ export function prepare({ support, cups, today, spillG }: PrepareInput): Prepare
   return items.filter((item) => item !== false);
 }
 
-/** The step of the run sheet by which a thing that was seen to is logged. */
+/**
+ * The step of the run sheet by which a thing that was seen to is logged.
+ *
+ * @example prepareStepId('tape') // 'prepare:tape'
+ */
 export const prepareStepId = (code: PrepareCode): string => `prepare:${code}`;
 
 /**
