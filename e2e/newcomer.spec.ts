@@ -72,7 +72,7 @@ test('a split Dutch keeps its ribbon, its flood and its seam from Plan through P
   await page.getByRole('button', { name: 'Lay it out' }).click();
   await page.getByRole('button', { name: 'Pour it' }).click();
   const title = page.locator('.step-title');
-  for (let step = 0; step < 7; step += 1) {
+  for (let step = 0; step < 8; step += 1) {
     const said = await title.innerText();
     await page.keyboard.press('Space');
     await expect(title).not.toHaveText(said);

@@ -3,7 +3,7 @@ import { PART_UNITS } from '@icy-ribbon/core/paint/recipe';
 import { CUP_ROLES, STAGES, TECHNIQUES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import { idSchema, nameSchema, noteSchema, recordFields, versionSchema } from './common.ts';
-import { recipeIdSchema } from './mix.ts';
+import { blendSchema, recipeIdSchema } from './mix.ts';
 
 const kindSchema = z.enum(MATERIAL_KINDS.map((each) => each.kind));
 
@@ -50,6 +50,8 @@ const describing = {
     })
     .nullable()
     .default(null),
+  /** A saved color: the paints its cup is stirred together of, by parts. */
+  blend: blendSchema.nullable().default(null),
 };
 
 /** A recipe the artist wrote or changed; the schools that ship live in core. */

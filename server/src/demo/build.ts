@@ -226,7 +226,7 @@ function layDown(
   const { widthMm, heightMm } = support;
   const [across, down] = [(share: number) => share * widthMm, (share: number) => share * heightMm];
   const isBloom = mixes.some(({ role }) => role === 'activator');
-  const itemId = makeId();
+  const itemId = 'laid';
   /** A base over the face; a bloom as one pile, the colors of a Dutch pour as one ribbon through the middle. */
   const liesAs = (role: CupRole): LaidShape =>
     role === 'base'

@@ -9,7 +9,7 @@ import { ALL, rowsOf, type Page } from '../db/page.ts';
 
 const toRecipe = ({ body, ...row }: Selectable<RecipeTable>): OwnRecipe => ({
   ...row,
-  ...{ waterLimit: null, never: null },
+  ...{ waterLimit: null, never: null, doseFactor: null, blend: null },
   ...fromJson(body),
 });
 
@@ -37,6 +37,7 @@ export const asRecipe = ({
   waterLimit,
   doseFactor,
   never,
+  blend,
   ...own
 }: OwnRecipe): Recipe => ({
   ...own,
@@ -45,6 +46,7 @@ export const asRecipe = ({
   ...(waterLimit !== null && { waterLimit }),
   ...(doseFactor !== null && { doseFactor }),
   ...(never && { never }),
+  ...(blend && { blend }),
 });
 
 /** Finds any recipe by its id: the artist's own first, then the schools. */

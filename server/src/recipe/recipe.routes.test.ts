@@ -122,3 +122,20 @@ it('a recipe that is thinned afterwards brings its thinner along, with nothing o
   ]);
   expect(body.recipe.thinning).toEqual({ with: 'water', to: 'fading' });
 });
+
+it('a saved color keeps its very paints and their parts', async () => {
+  const [one, two] = [await materialNamed(studio, 'Ochre'), await materialNamed(studio, 'White')];
+  const blend = [
+    { paintId: one.id, parts: 1 },
+    { paintId: two.id, parts: 0.25 },
+  ];
+  const { id } = await write({ name: 'Sea glass', blend });
+  const { body } = await studio.http.get('/api/recipes').expect(200);
+  expect((body.items as OwnRecipe[]).find((each) => each.id === id)?.blend).toEqual(blend);
+  const twice = [blend[0], blend[0]];
+  const wrong = await studio.http
+    .post('/api/recipes')
+    .send(recipe({ blend: twice }))
+    .expect(422);
+  expect(wrong.body.errors[0].path).toMatch(/^blend/);
+});

@@ -38,3 +38,19 @@ it('a round support needs one diameter', async () => {
     .expect(422);
   expect(answer.body.errors[0].path).toBe('heightMm');
 });
+
+it('a support says what it is, and a piece keeps that; one that does not say is a canvas', async () => {
+  const tile = { ...board, name: 'Tile', kind: 'tile' };
+  const { body } = await studio.http.post('/api/supports').send(tile).expect(201);
+  const started = await studio.http
+    .post('/api/pieces')
+    .send({ name: 'On a tile', technique: 'lifted-cup', supportId: body.id })
+    .expect(201);
+  expect(started.body.support.kind).toBe('tile');
+  const plain = await studio.http.post('/api/supports').send(board).expect(201);
+  expect(plain.body.kind).toBe('canvas');
+  await studio.http
+    .post('/api/supports')
+    .send({ ...board, kind: 'plate' })
+    .expect(422);
+});

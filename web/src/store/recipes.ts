@@ -55,11 +55,36 @@ export const useRecipes = defineStore('recipes', () => {
   return { own, all, find, load, ensure, add, change, remove, restore };
 });
 
-const asRecipe = ({ thinning, restHours, waterLimit, doseFactor, never, ...recipe }: OwnRecipe): Recipe => ({
+const asRecipe = ({
+  thinning,
+  restHours,
+  waterLimit,
+  doseFactor,
+  never,
+  blend,
+  ...recipe
+}: OwnRecipe): Recipe => ({
   ...recipe,
   ...(thinning && { thinning }),
   ...(restHours !== null && { restHours }),
   ...(waterLimit !== null && { waterLimit }),
   ...(doseFactor !== null && { doseFactor }),
   ...(never && { never }),
+  ...(blend && { blend }),
+});
+
+/** A recipe of one's own that begins as another one is. */
+export const copyOf = (recipe: Recipe): RecipeInput => ({
+  name: `${recipe.name}, mine`,
+  parts: recipe.parts.map((part) => ({ ...part })),
+  techniques: [...recipe.techniques],
+  cupRoles: [...recipe.cupRoles],
+  goodFor: recipe.goodFor,
+  trouble: recipe.trouble,
+  thinning: recipe.thinning ?? null,
+  restHours: recipe.restHours ?? null,
+  waterLimit: recipe.waterLimit ?? null,
+  doseFactor: recipe.doseFactor ?? null,
+  never: recipe.never ? { kinds: [...recipe.never.kinds], because: recipe.never.because } : null,
+  blend: recipe.blend?.map((part) => ({ ...part })) ?? null,
 });

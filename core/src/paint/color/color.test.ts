@@ -44,6 +44,20 @@ describe('mixing by Kubelka-Munk', () => {
     }
   });
 
+  it('a paint that tints more strongly pulls the mixture toward itself', () => {
+    const far = (strength: number | null) =>
+      colorDifference(
+        mixColor([
+          { hex: '#1d3f9a', amount: 1, strength },
+          { hex: '#f3f2ec', amount: 4 },
+        ]),
+        '#1d3f9a',
+      );
+    expect(far(3)).toBeLessThan(far(1));
+    expect(far(0.5)).toBeGreaterThan(far(1));
+    expect(far(null)).toBe(far(1));
+  });
+
   it('more black is darker', () => {
     const lightness = (amount: number) =>
       lch(

@@ -23,6 +23,8 @@ export interface Recipe {
   readonly waterLimit?: number;
   /** Of an activator: times the usual dose. */
   readonly doseFactor?: number;
+  /** A saved color: the very paints its cup is stirred together of, by parts. */
+  readonly blend?: readonly { readonly paintId: string; readonly parts: number }[];
   /** Kinds of paint it must not be made from, and why. */
   readonly never?: { readonly kinds: readonly MaterialKind[]; readonly because: string };
 }

@@ -61,6 +61,12 @@ const recipe = computed(() => choices.value.find(({ id }) => id === row.value.re
 function chooseRecipe(recipeId: string): void {
   row.value.recipeId = recipeId;
   row.value.variant = '';
+  // A saved color brings its paints along.
+  const saved = choices.value.find(({ id }) => id === recipeId)?.blend;
+  if (saved) {
+    row.value.blend = saved.map((part) => ({ ...part }));
+    isBlending.value = true;
+  }
 }
 
 const recipeOptions = computed(() =>

@@ -8,11 +8,11 @@ import RecordDrawer from '../../../field/RecordDrawer.vue';
 import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
-import { useRecipes, type RecipeInput } from '../../../store/recipes.ts';
+import { copyOf, useRecipes, type RecipeInput } from '../../../store/recipes.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { TECHNIQUE_LABELS } from '../../../words/general.ts';
 import RecipeForm from './RecipeForm.vue';
-import { copyOf, emptyRecipe } from './recipeDraft.ts';
+import { emptyRecipe } from './recipeDraft.ts';
 import { partsInWords } from '../../../words/recipe.ts';
 
 const emit = defineEmits<{ close: [] }>();

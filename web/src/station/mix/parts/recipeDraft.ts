@@ -1,4 +1,3 @@
-import type { Recipe } from '@icy-ribbon/core/paint/recipe';
 import type { RecipeInput } from '../../../store/recipes.ts';
 
 export const emptyRecipe = (): RecipeInput => ({
@@ -17,21 +16,7 @@ export const emptyRecipe = (): RecipeInput => ({
   waterLimit: null,
   doseFactor: null,
   never: null,
-});
-
-/** A recipe of one's own that begins as another one is. */
-export const copyOf = (recipe: Recipe): RecipeInput => ({
-  name: `${recipe.name}, mine`,
-  parts: recipe.parts.map((part) => ({ ...part })),
-  techniques: [...recipe.techniques],
-  cupRoles: [...recipe.cupRoles],
-  goodFor: recipe.goodFor,
-  trouble: recipe.trouble,
-  thinning: recipe.thinning ?? null,
-  restHours: recipe.restHours ?? null,
-  waterLimit: recipe.waterLimit ?? null,
-  doseFactor: recipe.doseFactor ?? null,
-  never: recipe.never ? { kinds: [...recipe.never.kinds], because: recipe.never.because } : null,
+  blend: null,
 });
 
 /** A part's source as one word for a drop-down list, and back. */

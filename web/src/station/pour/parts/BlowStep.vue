@@ -136,7 +136,7 @@ useShortcuts('Blow', [
       />
       <NumberField
         :model-value="draft.slantDeg"
-        label="Slant, 90 straight down"
+        label="Slant, 90 is straight down"
         unit="°"
         :digits="0"
         :error="messageAt(problem, 'data.slantDeg')"

@@ -57,5 +57,6 @@ export function recipeAsPoured(
     waterLimit: null,
     doseFactor: null,
     never: null,
+    blend: mix.recipe.blend,
   };
 }

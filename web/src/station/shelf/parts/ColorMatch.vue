@@ -1,24 +1,30 @@
 <script setup lang="ts">
 import type { ColorMatch } from '@icy-ribbon/core/paint/color';
+import { findSchool } from '@icy-ribbon/core/paint/recipe';
+import { TECHNIQUES } from '@icy-ribbon/core/paint/stage';
 import { isPaint } from '@icy-ribbon/core/paint/material';
 import { useDebounceFn } from '@vueuse/core';
-import { Button, Select } from 'ant-design-vue';
+import { Button, Input, Select } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import ColorField from '../../../field/ColorField.vue';
 import FieldRow from '../../../field/FieldRow.vue';
-import { sayProblem } from '../../../notice/notices.ts';
+import { say, sayProblem } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { copyOf, useRecipes } from '../../../store/recipes.ts';
 import { useSetDraft } from '../../../store/setDraft.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { colorWorker } from '../../../worker/color.ts';
 
 const ANSWERS = 6;
+/** A saved color is mixed by the measured Dutch recipe until another is chosen for it. */
+const USUAL_RECIPE = 'D2';
 const SPOONS: Readonly<Record<number, string>> = { 1: '1', 0.5: '1/2', 0.25: '1/4', 0.125: '1/8' };
 
 const shelf = useShelf();
+const recipes = useRecipes();
 const router = useRouter();
 const piece = usePiece();
 const target = ref('#6b8f8a');
@@ -61,7 +67,7 @@ onMounted(matchSoon);
 
 /** How near a mix comes, in words (common practice for CIEDE2000). */
 function nearness(de2000: number): string {
-  if (de2000 < 1) return 'not to be told apart';
+  if (de2000 < 1) return 'close, by estimate';
   if (de2000 < 2.5) return 'very near';
   return de2000 < 6 ? 'near' : 'another color';
 }
@@ -91,6 +97,29 @@ async function mixIt(answer: ColorMatch): Promise<void> {
     parts: amount,
   }));
   await router.push({ name: 'mix', params: { pieceId } });
+}
+
+/** What the color is called among the recipes. */
+const savedAs = ref('');
+
+/** The mix becomes a recipe of one's own with its very paints, to be chosen at Mix. */
+async function save(answer: ColorMatch): Promise<void> {
+  const usual = findSchool(USUAL_RECIPE);
+  if (!usual) return;
+  await attempt(async () => {
+    const name = savedAs.value.trim() || `Color ${answer.hex}`;
+    await recipes.add({
+      ...copyOf(usual),
+      name,
+      cupRoles: ['color'],
+      techniques: [...TECHNIQUES],
+      goodFor: `A saved color, mixed to ${target.value}.`,
+      trouble: '',
+      blend: answer.parts.map(({ id, amount }) => ({ paintId: id, parts: amount })),
+    });
+    savedAs.value = '';
+    say(`"${name}" is among your recipes: choose it at Mix, and its paints are there.`);
+  });
 }
 
 const photo = ref<HTMLInputElement | null>(null);
@@ -126,6 +155,9 @@ const photo = ref<HTMLInputElement | null>(null);
           <ColorDot :color="cup.colorHex" inline /> {{ cup.mix.name }}
         </Button>
       </div>
+      <FieldRow label="Saved as" for="match-name">
+        <Input id="match-name" v-model:value="savedAs" placeholder="Sea glass" autocomplete="off" />
+      </FieldRow>
       <FieldRow label="Not with (a paint that is no longer sold, say)" for="match-without">
         <Select
           id="match-without"
@@ -153,7 +185,10 @@ const photo = ref<HTMLInputElement | null>(null);
         </span>
         <div>
           <p class="soft">dE2000 {{ answer.de2000.toFixed(1) }}, {{ nearness(answer.de2000) }}</p>
-          <Button v-if="piece.piece" size="small" @click="mixIt(answer)">A cup of it</Button>
+          <span class="do">
+            <Button v-if="piece.piece" size="small" @click="mixIt(answer)">A cup of it</Button>
+            <Button v-if="answer.parts.length > 1" size="small" @click="save(answer)">Save the color</Button>
+          </span>
         </div>
       </li>
       <li v-if="paints.length === 0" class="soft">There is no paint on the shelf to mix from.</li>
@@ -207,6 +242,12 @@ li {
   flex-wrap: wrap;
   gap: 2px 18px;
   font-size: 17px;
+}
+
+.do {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
 }
 
 .small {
