@@ -11,6 +11,16 @@ export const TECHNIQUE_LABELS: Readonly<Record<Technique, string>> = {
   radial: 'Radial pour',
 };
 
+/** Several pours of a technique, inside a sentence. */
+export const TECHNIQUE_PLURALS: Readonly<Record<Technique, string>> = {
+  dutch: 'Dutch pours',
+  bloom: 'blooms',
+  swipe: 'swipes',
+  ring: 'ring pours',
+  'lifted-cup': 'lifted cups',
+  radial: 'radial pours',
+};
+
 export const ROLE_LABELS: Readonly<Record<CupRole, string>> = {
   base: 'Base',
   color: 'Color',

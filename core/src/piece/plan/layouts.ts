@@ -371,6 +371,13 @@ function fromOneCup(parts: LayoutParts, way: StackWay, at: Place, footprintMm: n
   return { ...stackAt(parts, at, footprintMm), way };
 }
 
+/** What is drawn over the colors with a card is the smallest of them (common practice). */
+const SWIPED_SHARE = 0.4;
+const lighter = (path: PlanPath): PlanPath => ({
+  ...path,
+  layers: path.layers.map((layer) => ({ ...layer, massG: roundG(SWIPED_SHARE * (layer.massG ?? 0)) })),
+});
+
 /** Colors in bands over the middle, the paint that is swiped along the upper edge. */
 function swipedAcross(parts: LayoutParts): PlanPath[] {
   const { widthMm, heightMm } = parts.support;
@@ -383,7 +390,7 @@ function swipedAcross(parts: LayoutParts): PlanPath[] {
   const swiped = parts.paints.filter(({ role }) => role === 'swipe' || role === 'activator');
   return [
     ...(colors.length > 0 ? [straight('ribbon', 0.5 * heightMm, colors)] : []),
-    ...(swiped.length > 0 ? [straight('line', 0.18 * heightMm, swiped)] : []),
+    ...(swiped.length > 0 ? [lighter(straight('line', 0.18 * heightMm, swiped))] : []),
   ];
 }
 

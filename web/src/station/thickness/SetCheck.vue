@@ -10,6 +10,7 @@ import { attempt, useTask } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useShelf } from '../../store/shelf.ts';
+import { aimsOf } from '@icy-ribbon/core/paint/stage';
 import { ROLE_LABELS } from '../../words/general.ts';
 import ThicknessTabs from './parts/ThicknessTabs.vue';
 import { isOpen, raceWords, useSet } from './parts/useSet.ts';
@@ -78,7 +79,11 @@ useShortcuts('Thickness', [
       <Button type="primary" @click="goPlan">Plan it</Button>
     </header>
     <section class="match" aria-label="Match the set">
-      <PieceAims v-if="store.piece?.technique === 'dutch'" class="aims" :only="['thickness']" />
+      <PieceAims
+        v-if="store.piece && aimsOf(store.piece.technique).includes('thickness')"
+        class="aims"
+        :only="['thickness']"
+      />
       <table v-if="rows.length > 0" class="rows">
         <thead>
           <tr>

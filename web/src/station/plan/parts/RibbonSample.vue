@@ -21,7 +21,7 @@ const frame = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(frame);
 
 const BASE_SHARE = 1.25;
-const PAD_PX = 30;
+const PAD_PX = 32;
 const LABEL_PX = 38;
 
 const baseMm = computed(() => {
@@ -76,9 +76,8 @@ function bandPath(fromMm: number, widthMm: number): string {
 <template>
   <div ref="frame" class="ribbon-sample">
     <p class="soft small">
-      Across the ribbon: {{ measures.depth(RIBBON_MM) }} of color{{
-        baseMm > 0 ? ` on ${measures.depth(baseMm)} of base` : ''
-      }}, drawn higher than it is wide.
+      {{ measures.depth(RIBBON_MM) }} of color{{ baseMm > 0 ? ` on ${measures.depth(baseMm)} of base` : '' }},
+      a cut across
     </p>
     <svg
       :width="width"

@@ -9,6 +9,7 @@ import {
   type Influence,
 } from '@icy-ribbon/core/judgement/compare';
 import { computed, ref } from 'vue';
+import { TECHNIQUE_PLURALS } from '../../../words/general.ts';
 import BareSelect from '../../../field/BareSelect.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePieces } from '../../../store/pieces.ts';
@@ -75,7 +76,7 @@ function barOf({ low, high }: Influence) {
     <p>
       What went with
       <BareSelect v-model:value="effectKey" class="pick" :options="effectOptions" label="Effect" />
-      over your {{ technique === 'bloom' ? 'blooms' : technique === 'dutch' ? 'Dutch pours' : 'swipes' }}
+      over your {{ TECHNIQUE_PLURALS[technique] }}
       <span class="soft">(choose the technique above)</span>
     </p>
     <template v-if="loaded">

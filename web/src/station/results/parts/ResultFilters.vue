@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { AIR_TOOLS } from '@icy-ribbon/core/flow/air';
-import { STAGES } from '@icy-ribbon/core/paint/stage';
+import { STAGES, TECHNIQUES } from '@icy-ribbon/core/paint/stage';
+import { TECHNIQUE_LABELS } from '../../../words/general.ts';
 import { Button, DatePicker, Input, Popover } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { computed, onMounted, ref } from 'vue';
@@ -25,11 +26,9 @@ onMounted(async () => {
 });
 
 const all = (label: string) => ({ value: '', label });
-const TECHNIQUES = [
+const TECHNIQUE_OPTIONS = [
   all('All techniques'),
-  { value: 'dutch', label: 'Dutch pours' },
-  { value: 'bloom', label: 'Blooms' },
-  { value: 'swipe', label: 'Swipes' },
+  ...TECHNIQUES.map((value) => ({ value, label: TECHNIQUE_LABELS[value] })),
 ];
 const TOOLS = [all('Any tool'), ...AIR_TOOLS.map(({ tool, label }) => ({ value: tool, label }))];
 const STAGE_OPTIONS = [
@@ -89,7 +88,7 @@ async function remove(id: string): Promise<void> {
   <BareSelect
     class="technique"
     :value="store.filter.technique ?? ''"
-    :options="TECHNIQUES"
+    :options="TECHNIQUE_OPTIONS"
     label="Technique"
     @update:value="set('technique', $event)"
   />
