@@ -7,7 +7,7 @@ import {
   type PieceSummary,
 } from '@icy-ribbon/contract';
 import type { AirTool } from '@icy-ribbon/core/flow/air';
-import { forecastCovered } from '@icy-ribbon/core/judgement/coverage';
+import { forecastCovered } from '@icy-ribbon/core/judgement/cover';
 import { measuredCells } from '@icy-ribbon/core/judgement/cells';
 import { quantitiesOf } from '@icy-ribbon/core/judgement/compare';
 import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';

@@ -1,5 +1,5 @@
 import { api, type PourNumbers } from '@icy-ribbon/contract';
-import { learnCoverage } from '@icy-ribbon/core/judgement/coverage';
+import { learnCoverage } from '@icy-ribbon/core/judgement/cover';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { call } from '../api/client.ts';

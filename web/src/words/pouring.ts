@@ -1,4 +1,4 @@
-import type { BlowTestReading, Mark, TipTestReading } from '@icy-ribbon/core/judgement/pouring';
+import type { BlowTestReading, Standing, TipTestReading } from '@icy-ribbon/core/judgement/pouring';
 import type { PatchContrast } from '@icy-ribbon/core/piece/repair';
 import type { MeasureWords } from './measure.ts';
 
@@ -51,14 +51,14 @@ export function patchWords({ verdict, difference }: PatchContrast): string {
 }
 
 const seconds = (value: number) => `${Math.round(value)} s`;
-const before = (mark: Mark, unit: (value: number) => string): string =>
+const before = (mark: Standing, unit: (value: number) => string): string =>
   mark.before
     ? `; your last ${mark.before.n === 1 ? 'success' : `${mark.before.n} successes`} had ${unit(mark.before.value)}`
     : '';
 
 /** Where the pour stands in one respect: go on or stop, and by what. */
 export function markWords(
-  mark: Mark,
+  mark: Standing,
   say: MeasureWords,
 ): { readonly advice: string; readonly because: string } {
   const { code, verdict, value, from, to } = mark;

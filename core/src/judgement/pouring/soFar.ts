@@ -5,7 +5,7 @@ import type { PourRecord } from '../outcome/index.ts';
 import { asked } from '../diagnose/index.ts';
 
 /** Where a pour stands in one respect, and what its own kind had when it went well. */
-export interface Mark {
+export interface Standing {
   readonly code: 'air' | 'cells' | 'middle' | 'spin';
   /** "more": go on; "enough": may stop; "too-much": stop. */
   readonly verdict: 'more' | 'enough' | 'too-much';
@@ -46,19 +46,19 @@ export interface SoFarInput {
  *
  * Limits: common practice, no published source; the middle of one's own successes where there are any.
  */
-export function soFar(input: SoFarInput): Mark[] {
+export function soFar(input: SoFarInput): Standing[] {
   if (input.pour.passes.length === 0) return [];
   return [airMark(input), cellsMark(input), middleMark(input), spinMark(input)].filter(
     (mark) => mark !== null,
   );
 }
 
-function middleOf(values: readonly number[]): Mark['before'] {
+function middleOf(values: readonly number[]): Standing['before'] {
   const told = values.filter((value) => value > 0);
   return told.length === 0 ? null : { value: median(told), n: told.length };
 }
 
-function airMark({ pour, successes }: SoFarInput): Mark {
+function airMark({ pour, successes }: SoFarInput): Standing {
   const { workedDm2, airSeconds, faceDm2 } = asked(pour, { kind: 'not-moving', mixId: null });
   const { least, flowerAim, faceAim, most } = LIMITS.airSPerDm2;
   const aim = pour.technique === 'bloom' ? flowerAim : faceAim;
@@ -78,7 +78,7 @@ function airMark({ pour, successes }: SoFarInput): Mark {
 const ENOUGH_POURS = 3;
 const OF_BEFORE = 0.8;
 
-function cellsMark({ log, nowMs, opens, successes }: SoFarInput): Mark | null {
+function cellsMark({ log, nowMs, opens, successes }: SoFarInput): Standing | null {
   const last = eventsOfKind(inForce(log), 'pass').at(-1);
   if (!last) return null;
   const value = Math.max(0, (nowMs - Date.parse(last.at)) / 1000);
@@ -95,7 +95,7 @@ function cellsMark({ log, nowMs, opens, successes }: SoFarInput): Mark | null {
   };
 }
 
-function middleMark({ middleMm, pour }: SoFarInput): Mark | null {
+function middleMark({ middleMm, pour }: SoFarInput): Standing | null {
   if (middleMm === null || pour.technique === 'dutch') return null;
   const { thick } = LIMITS.middleMm;
   return {
@@ -108,7 +108,7 @@ function middleMark({ middleMm, pour }: SoFarInput): Mark | null {
   };
 }
 
-function spinMark({ log, successes, pour, aims }: SoFarInput): Mark | null {
+function spinMark({ log, successes, pour, aims }: SoFarInput): Standing | null {
   const value = dataOf(inForce(log), 'spin').reduce((sum, { rpm, seconds }) => sum + (rpm * seconds) / 60, 0);
   const before = middleOf(successes.map(({ spinTurns }) => spinTurns ?? 0));
   if (!before || pour.technique === 'dutch') return null;

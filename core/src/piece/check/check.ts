@@ -2,7 +2,7 @@ import { contrast } from '../../thickness/match/index.ts';
 import { airFindings } from './air.ts';
 import { cupFindings, neonFindings } from './cups.ts';
 import { tableFindings } from './atTheTable.ts';
-import { coverageFindings } from './coverage.ts';
+import { coverageFindings } from './cover.ts';
 import { filmFindings } from './film.ts';
 import { spinFindings } from './spin.ts';
 import type { CheckCup, CheckInput, Finding } from './finding.ts';

@@ -2,7 +2,7 @@
 import { isShort } from '@icy-ribbon/core/piece/check';
 import { Button } from 'ant-design-vue';
 import { InputError } from '@icy-ribbon/core/base/error';
-import { coverage } from '@icy-ribbon/core/piece/coverage';
+import { coverage } from '@icy-ribbon/core/piece/cover';
 import { computed } from 'vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';

@@ -1,4 +1,4 @@
-import { coverage, oddEnds, type Coverage } from '../coverage/index.ts';
+import { coverage, oddEnds, type Coverage } from '../cover/index.ts';
 import { LIMITS } from '../../paint/stage/index.ts';
 import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';

@@ -1,0 +1,104 @@
+import { spunMm } from '../../flow/film/index.ts';
+import { distanceMm, type Place } from '../plan/index.ts';
+import { paintedArea, type SupportSize } from '../support/index.ts';
+import { laidColors, petals, swiped, type CoverageInput, type Petal } from './reach.ts';
+
+/** How much of the face the design will cover, as shares of it. */
+export interface Coverage {
+  readonly covered: number;
+  /** Where it lies nine times in ten. */
+  readonly low: number;
+  readonly high: number;
+  /** Where each petal ends, when the spinner stands still. */
+  readonly petals: readonly Petal[];
+}
+
+/** Colors thinner than this break up rather than spread, mm (common practice). */
+const THINNEST_MM = 0.25;
+/** Spread of ln(covered) that the assumptions above leave open (an estimate); own pours narrow it: `judgement/cover`. */
+const SPREAD_LN = 0.55;
+const NINE_IN_TEN = 1.645;
+/** Squares along the longer side in which the face is looked at. */
+const SQUARES = 60;
+
+/**
+ * What will be covered by the design, and what stays negative space: the puddles and bands as they are laid, the petals as
+ * far as `reach` carries them, all as much wider as a spin makes it thinner.
+ *
+ * Law: the union of what is laid and blown, counted in squares; a spin widens it as `spin` thins it, by volume; never
+ * wider than its paint reaches. A simple forecast: the films of petals are not followed.
+ *
+ * @returns null when no color is laid
+ * @throws InputError naming the field
+ */
+export function coverage(support: SupportSize, input: CoverageInput): Coverage | null {
+  const laid = laidColors(input);
+  const volumeMl = laid.reduce((sum, each) => sum + each.volumeMl, 0);
+  if (volumeMl <= 0) return null;
+  const blown = petals(input, laid);
+  const carded = swiped(input.plan, support);
+  const faceMm2 = 100 * paintedArea(support).faceCm2;
+  const isCovered = (at: Place) =>
+    laid.some(({ places, halfWidthMm }) => places.some((place) => distanceMm(place, at) <= halfWidthMm)) ||
+    [...blown, ...carded].some((petal) => inPetal(petal, at));
+  const before = shareOf(support, isCovered);
+  const depthMm = (1000 * volumeMl) / Math.max(1, before * faceMm2);
+  const wider = depthMm / spunFrom(input, depthMm);
+  const most = (1000 * volumeMl) / THINNEST_MM / faceMm2;
+  const covered = Math.min(1, most, before * wider);
+  const apart = Math.exp(NINE_IN_TEN * SPREAD_LN);
+  return {
+    covered,
+    low: covered / apart,
+    high: Math.min(1, covered * apart),
+    petals: blown.map((petal) => ({ ...petal, tip: outward(petal.tip, Math.sqrt(wider)) })),
+  };
+
+  /** The spinner turns about the middle of the support. */
+  function outward({ x, y }: Place, by: number): Place {
+    const middle = { x: support.widthMm / 2, y: support.heightMm / 2 };
+    return { x: middle.x + (x - middle.x) * by, y: middle.y + (y - middle.y) * by };
+  }
+}
+
+function spunFrom({ plan, paints }: CoverageInput, thicknessMm: number): number {
+  const { spinRpm: rpm, spinSeconds: seconds } = plan.settings;
+  const used = paints.filter(({ id }) =>
+    [...plan.stacks, ...plan.paths].some(({ layers }) => layers.some(({ paintId }) => paintId === id)),
+  );
+  if (used.length === 0) return thicknessMm;
+  const mean = (value: (paint: (typeof used)[number]) => number) =>
+    used.reduce((sum, paint) => sum + value(paint), 0) / used.length;
+  return spunMm({
+    thicknessMm,
+    viscosityPaS: Math.exp(mean(({ viscosityPaS }) => Math.log(viscosityPaS))),
+    densityKgM3: 1000 * mean(({ densityGPerMl }) => densityGPerMl),
+    rpm,
+    seconds,
+  });
+}
+
+/** A petal is as wide as its puddle at the foot and half as wide at the tip. */
+function inPetal({ from, tip, halfWidthMm }: Petal, at: Place): boolean {
+  const length = distanceMm(from, tip);
+  if (length === 0) return distanceMm(from, at) <= halfWidthMm;
+  const along = ((at.x - from.x) * (tip.x - from.x) + (at.y - from.y) * (tip.y - from.y)) / length ** 2;
+  const part = Math.min(1, Math.max(0, along));
+  const nearest = { x: from.x + (tip.x - from.x) * part, y: from.y + (tip.y - from.y) * part };
+  return distanceMm(nearest, at) <= halfWidthMm * (1 - part / 2);
+}
+
+function shareOf({ shape, widthMm, heightMm }: SupportSize, isCovered: (at: Place) => boolean): number {
+  const step = Math.max(widthMm, heightMm) / SQUARES;
+  const radius = widthMm / 2;
+  let inside = 0;
+  let covered = 0;
+  for (let x = step / 2; x < widthMm; x += step) {
+    for (let y = step / 2; y < heightMm; y += step) {
+      if (shape === 'round' && Math.hypot(x - radius, y - radius) > radius) continue;
+      inside += 1;
+      if (isCovered({ x, y })) covered += 1;
+    }
+  }
+  return covered / Math.max(1, inside);
+}
