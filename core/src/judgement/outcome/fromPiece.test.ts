@@ -134,6 +134,22 @@ it('what was done: order, passes, waits, turns and what was added', () => {
   expect(record.cups.map(({ laidMg }) => laidMg)).toEqual([50_000, 17_000]);
 });
 
+it('a repair is counted, its grams are laid, and its layers are no part of the order', () => {
+  const mark = { kind: 'spot', at: { x: 0.5, y: 0.5 }, radiusMm: 20 };
+  const repair = {
+    id: 'r',
+    kind: 'repair',
+    at: at(20),
+    data: { mark, layers: [{ mixId: 'rust', mg: 900 }], directionDeg: 90, note: '' },
+  };
+  const again = { moment: 'add', stepId: 'repair:r:lay:1' };
+  const events = [...piece.events, repair, layer('rust', 900, 21, again)];
+  const repaired = pourRecordOf({ ...piece, events } as unknown as ComparedPiece);
+  expect(repaired.order).toEqual(record.order);
+  expect([record.repairs, repaired.repairs]).toEqual([0, 1]);
+  expect(repaired.cups[1]!.laidMg).toBe(record.cups[1]!.laidMg + 900);
+});
+
 it('what was in the cups: parts of the paint, hours it had rested, what its paint is', () => {
   expect(record.cups[1]).toMatchObject({
     partsWords: '2 : 1 : 0.75',

@@ -10,6 +10,7 @@ import {
 } from '../../paint/material/index.ts';
 import { actualParts, type NamedCup } from '../../paint/mix/index.ts';
 import { dataOf, eventsOfKind, laidMgOf, inForce, type LoggedEvent } from '../../piece/event/index.ts';
+import { repairIdOf } from '../../piece/repair/index.ts';
 import { flowerDm2, type Plan } from '../../piece/plan/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { Aims, Technique } from '../../paint/stage/index.ts';
@@ -114,7 +115,8 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
         hasWeakBinder: strongest ? materialKind(strongest.material.kind).binder < WEAK_BINDER : false,
       };
     }),
-    order: layers.map(({ data }) => data.mixId),
+    // What a repair laid once more is no part of the order that made the piece.
+    order: layers.filter((layer) => repairIdOf(layer) === null).map(({ data }) => data.mixId),
     passes: passes.map(({ data }): BlownPass => ({
       exit: data.blower ?? null,
       tool: data.tool,
