@@ -21,6 +21,21 @@ test('an empty studio leads to a first small test pour', async ({ page }) => {
   await expect(page.getByText(/Enough for .*2 colors/)).toBeVisible();
 });
 
+test('an empty studio looks through a sample and takes it out with one click', async ({ page }) => {
+  test.setTimeout(180_000);
+  await page.goto('/today');
+  await page.getByRole('button', { name: 'Put it in' }).click();
+  await page.getByRole('link', { name: 'Look through it' }).click({ timeout: 120_000 });
+  await expect(page.getByRole('heading', { name: 'A sample to look through' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Measured on the photo' })).toBeVisible();
+  await page.goto('/today');
+  await expect(page.getByRole('heading', { name: 'Begin here' })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it out again' }).click();
+  await expect(page.getByRole('button', { name: 'Put it in' })).toBeVisible();
+  await page.goto('/results');
+  await expect(page.getByText('A sample to look through')).toHaveCount(0);
+});
+
 test('five cups from nothing take seven clicks, and are big enough for the support', async ({
   page,
   studio,

@@ -13,7 +13,10 @@ export const AIM_WORDS: Readonly<Record<AimKey, AimWords>> = {
     label: 'Thickness of the pour',
     none: 'as it is mixed',
     options: {
-      thick: { label: 'thick', look: 'Bright separate colors, few cells, little spread.' },
+      thick: {
+        label: 'thick',
+        look: 'Bright separate colors, few cells, little spread; outside a Dutch pour, bloom paint.',
+      },
       medium: { label: 'medium', look: 'Wider spread, larger cells with colors inside.' },
       thin: {
         label: 'thin',
