@@ -13,6 +13,8 @@ export interface StepContext {
   readonly leftMg: (paintId: string) => number;
   /** What the torch must know of the cups. */
   readonly silicone: string;
+  /** On paper cautions stand once, at the foot. */
+  readonly isPrinted?: boolean;
 }
 
 export const SPREADER_LABELS: Readonly<Record<Spreader, string>> = {
@@ -74,7 +76,7 @@ export function stepTitle(step: RunStep, { units, paintName, itemName }: StepCon
 
 /** What to mind at the step. */
 export function stepDetail(step: RunStep, context: StepContext): string {
-  const { units, itemName, leftMg, silicone } = context;
+  const { units, itemName, leftMg, silicone, isPrinted = false } = context;
   switch (step.kind) {
     case 'level':
       return 'A slope moves the design overnight.';
@@ -104,7 +106,8 @@ export function stepDetail(step: RunStep, context: StepContext): string {
         : `${units.show('length', pass.distanceMm)} off`;
       const setting = [pass.setting, pass.end?.setting].filter(Boolean).join(' to ');
       const way = pass.way === 'circling' ? ', head circling' : '';
-      return `${setting ? `${setting}, ` : ''}${off}, ${pass.slantDeg}° slant, ${pass.seconds} s${way}. ${airCaution(pass.tool)}`;
+      const blown = `${setting ? `${setting}, ` : ''}${off}, ${pass.slantDeg}° slant, ${pass.seconds} s${way}.`;
+      return isPrinted ? capital(blown) : `${capital(blown)} ${airCaution(pass.tool)}`;
     }
     case 'spin': {
       const way = { both: 'both ways', clockwise: 'clockwise', counterclockwise: 'counterclockwise' }[

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { runSheet } from '@icy-ribbon/core/piece/event';
+import { runSheet, type RunStep } from '@icy-ribbon/core/piece/event';
 import { baseAreas } from '@icy-ribbon/core/piece/amount';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { InputError } from '@icy-ribbon/core/base/error';
@@ -67,7 +67,11 @@ const steps = computed(() => {
     units,
     paintName: named,
     itemName: (id: string) => itemName(body, id),
-    ...{ leftMg: () => 0, silicone: '' },
+    ...{ leftMg: () => 0, silicone: '', isPrinted: true },
+  };
+  const sentence = (step: RunStep) => {
+    const title = stepTitle(step, context);
+    return title.endsWith('?') ? title : `${title}.`;
   };
   const all = runSheet(body, support, {
     layer: grams,
@@ -97,10 +101,10 @@ const steps = computed(() => {
       ];
     }
     if (step.kind === 'level' || step.kind === 'photo' || step.kind === 'torch') {
-      return [`${stepTitle(step, context)}.`];
+      return [sentence(step)];
     }
     const detail = stepDetail(step, context);
-    return [`${stepTitle(step, context)}.${detail ? ` ${detail}` : ''}`];
+    return [`${sentence(step)}${detail ? ` ${detail}` : ''}`];
   });
 });
 const at = ({ x, y }: { x: number; y: number }) =>

@@ -2,7 +2,7 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
 import dayjs from 'dayjs';
 import { Button } from 'ant-design-vue';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { usePieces } from '../../store/pieces.ts';
@@ -43,6 +43,13 @@ async function load(): Promise<void> {
   }
 }
 onMounted(load);
+// The sample that was put in or taken out belongs to the lists, or no more.
+watch(
+  () => sample.pieceId,
+  () => {
+    if (loaded.value) void load();
+  },
+);
 
 /** Ticks a top coat off; what was a slip is undone. */
 const coat = (piece: PieceSummary) =>
@@ -61,7 +68,7 @@ const open = computed(() => recent.value.filter((piece) => piece.phase !== 'judg
 /** Without the sample that came with the program. */
 const own = computed(() => recent.value.filter(({ id }) => id !== sample.pieceId));
 const judged = computed(() => recent.value.filter((piece) => piece.phase === 'judged' && piece.photoId));
-const due = computed(() => dueFrom(recent.value, Date.now()));
+const due = computed(() => dueFrom(own.value, Date.now()));
 </script>
 
 <template>
@@ -87,7 +94,7 @@ const due = computed(() => dueFrom(recent.value, Date.now()));
       </section>
       <FirstSteps v-if="loaded && own.length === 0" />
       <PiecesInHand v-else :pieces="open" :loaded="loaded" />
-      <SamplePiece v-if="loaded && (own.length === 0 || sample.pieceId !== null)" @changed="load" />
+      <SamplePiece v-if="loaded && (own.length === 0 || sample.pieceId !== null)" />
       <LastResults v-if="judged.length > 0" :pieces="judged.slice(0, RESULTS_SHOWN)" />
     </div>
     <StartPiece class="start" />

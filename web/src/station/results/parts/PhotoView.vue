@@ -237,7 +237,7 @@ svg {
   margin: -29px 0 0 -5px;
   padding: 0;
   border: 0;
-  background: linear-gradient(to top right, transparent 48.5%, #ffffff 48.5% 51.5%, transparent 51.5%);
+  background: linear-gradient(to bottom right, transparent 48.5%, #ffffff 48.5% 51.5%, transparent 51.5%);
   background-clip: content-box;
   color: #ffffff;
   line-height: 1;

@@ -5,7 +5,6 @@ import { usePiece } from '../../../store/piece/piece.ts';
 import { useSample } from '../../../store/sample.ts';
 
 /** One piece, poured and measured, that can be looked through and is taken out again with one click. */
-const emit = defineEmits<{ changed: [] }>();
 const sample = useSample();
 const store = usePiece();
 
@@ -13,13 +12,11 @@ const { busy, run } = useTask();
 const put = () =>
   run(async () => {
     await sample.add();
-    emit('changed');
   });
 const takeOut = () =>
   run(async () => {
     if (store.piece?.id === sample.pieceId) store.letGo();
     await sample.remove();
-    emit('changed');
   });
 </script>
 
