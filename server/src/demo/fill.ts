@@ -18,6 +18,7 @@ import { buildDemoPiece } from './build.ts';
 import type { DemoShot } from './photograph.ts';
 import { SCENARIO } from './scenario.ts';
 import {
+  DEMO_MEDIA,
   DEMO_PAINTS,
   DEMO_STOCK_G,
   DEMO_SUPPORTS,
@@ -27,14 +28,6 @@ import {
 
 const SEED = 20_260_301;
 const PHOTO_MEGAPIXELS = 1.1;
-const MEDIA: readonly MaterialKind[] = [
-  'flow-conditioner',
-  'cell-conditioner',
-  'untinted-base',
-  'varnish',
-  'water',
-];
-
 /**
  * Readies a new database: the starter shelf always, and the invented studio's pieces when nothing is there
  * yet.
@@ -125,7 +118,7 @@ async function stockShelf(trx: Writer, makeId: () => string) {
   }
   const media = new Map<MaterialKind, Material>();
   const byKind = await shelfByKind(trx);
-  for (const kind of MEDIA) {
+  for (const kind of DEMO_MEDIA) {
     const material = byKind.ofKind(kind);
     if (!material) continue;
     const priced = { priceCents: 1200, packMg: 1_000_000 };

@@ -15,7 +15,7 @@ import type { Tasks } from '../task/threads.ts';
 import { buildDemoPiece } from './build.ts';
 import type { DemoShot } from './photograph.ts';
 import type { DemoPiece } from './scenario.ts';
-import { DEMO_PAINTS, DEMO_SUPPORTS, type DemoPaintName } from './shelf.ts';
+import { DEMO_MEDIA, DEMO_PAINTS, DEMO_SUPPORTS, type DemoPaintName } from './shelf.ts';
 
 /** What an empty studio may look through; everything in it is made up, and it says so. */
 const TOLD: DemoPiece = {
@@ -48,13 +48,6 @@ const TOLD: DemoPiece = {
 const KEY = 'sample';
 const MEGAPIXELS = 1.1;
 const SEED = 20_260_917;
-const MEDIA: readonly MaterialKind[] = [
-  'flow-conditioner',
-  'cell-conditioner',
-  'untinted-base',
-  'varnish',
-  'water',
-];
 
 /** The sample and what came with it. */
 interface Kept {
@@ -124,7 +117,7 @@ async function makeSample(db: Db, tasks: Tasks): Promise<PieceDocument> {
     Material
   >;
   // Media of its own too: what its made-up readings teach must not be believed of the artist's.
-  const media = new Map(MEDIA.map((kind) => [kind, medium(kind, makeId(), at)] as const));
+  const media = new Map(DEMO_MEDIA.map((kind) => [kind, medium(kind, makeId(), at)] as const));
   const support = (await smallest(db)) ?? { ...newRecord(makeId(), at), ...DEMO_SUPPORTS.small };
   const document = await buildDemoPiece(
     TOLD,

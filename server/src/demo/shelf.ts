@@ -96,3 +96,12 @@ export const DEMO_SUPPORTS = {
 } as const;
 
 export type DemoSupportName = keyof typeof DEMO_SUPPORTS;
+
+/** The media its recipes take. */
+export const DEMO_MEDIA: readonly MaterialKind[] = [
+  'flow-conditioner',
+  'cell-conditioner',
+  'untinted-base',
+  'varnish',
+  'water',
+];
