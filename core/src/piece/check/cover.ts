@@ -5,7 +5,7 @@ import type { Fix } from './fix.ts';
 
 /** Whether the design covers what is wanted, and where its petals end. */
 export function coverageFindings(input: CheckInput): Finding[] {
-  const found = coverage(input.support, input);
+  const found = input.coverage === undefined ? coverage(input.support, input) : input.coverage;
   if (!found) return [];
   const own = input.covers?.(found.covered) ?? found;
   return [...covering(input, own), ...ends(input, found)];

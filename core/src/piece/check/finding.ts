@@ -2,6 +2,7 @@ import type { AirTool } from '../../flow/air/index.ts';
 import type { Amounts, BlowerExit } from '../amount/index.ts';
 import type { ThickCup } from '../../paint/mix/index.ts';
 import type { ContrastFinding } from '../../thickness/match/index.ts';
+import type { Coverage } from '../cover/index.ts';
 import type { Plan, PlanPaint } from '../plan/index.ts';
 import type { SupportSize } from '../support/index.ts';
 import type { Aims, Technique } from '../../paint/stage/index.ts';
@@ -130,6 +131,8 @@ export interface CheckInput {
   readonly cups: readonly CheckCup[];
   readonly blowers: readonly BlowerExit[];
   readonly amounts: Amounts;
+  /** The forecast of coverage, where it is there already; left out: it is worked out. */
+  readonly coverage?: Coverage | null | undefined;
   /** What own pours say of a forecast of coverage; left out: the forecast alone. */
   readonly covers?: ((forecast: number) => { covered: number; low: number; high: number }) | undefined;
   /** Findings the artist has seen to: the table is level, cautions were read. */

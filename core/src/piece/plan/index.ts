@@ -45,15 +45,8 @@ export {
   replaceItem,
   type PlanItem,
 } from './edit.ts';
-export {
-  LAYOUTS,
-  layOut,
-  rowPlaces,
-  stackAt,
-  usualLayout,
-  type LayoutName,
-  type LayoutParts,
-} from './layouts.ts';
+export { LAYOUTS, layOut, rowPlaces, usualLayout, type LayoutName } from './layouts.ts';
+export { stackAt, type LayoutParts } from './layoutParts.ts';
 export { scalePlan, type ScaledPlan } from './scale.ts';
 export { PILLOW_PLACES, pillowPlace, withPillow, type PillowPlace } from './pillow.ts';
 export { flowerDm2 } from './airTime.ts';

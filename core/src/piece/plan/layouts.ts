@@ -1,26 +1,18 @@
-import type { AirTool } from '../../flow/air/index.ts';
-import { meanFilmLeftMm } from '../../flow/film/index.ts';
 import type { SupportSize } from '../support/index.ts';
-import { LIMITS, type Aims, type Technique } from '../../paint/stage/index.ts';
-import { faceSeconds, flowerSeconds } from './airTime.ts';
-import { pillowOnFace, type PillowPlace } from './pillow.ts';
-import { bentThrough, curveAt } from './curve.ts';
-import { breathOut, PETALS, usualPass } from './passes.ts';
+import type { Aims, Technique } from '../../paint/stage/index.ts';
+import { LIMITS } from '../../paint/stage/index.ts';
+import { bentThrough } from './curve.ts';
+import { splitBase, usualBase } from './layoutBase.ts';
+import { ring, rays, sweep, swipedAcross } from './layoutLines.ts';
+import { breaths, fromOneCup, pathOf, stackAt, type LayoutParts } from './layoutParts.ts';
+import { PETALS } from './passes.ts';
 import {
   EMPTY_PLAN,
-  USUAL_FILM,
   USUAL_SETTINGS,
-  type BaseFilm,
   type Place,
   type Plan,
-  type PlanBase,
-  type PlanLayer,
-  type PlanPaint,
-  type PlanPass,
-  type PlanPath,
   type PlanSettings,
   type PlanStack,
-  type StackWay,
 } from './plan.ts';
 
 export const LAYOUTS = [
@@ -62,24 +54,6 @@ const USUAL: Readonly<Record<Technique, LayoutName>> = {
   'lifted-cup': 'cup-center',
   radial: 'rays',
 };
-
-export interface LayoutParts {
-  readonly support: SupportSize;
-  readonly technique: Technique;
-  readonly paints: readonly PlanPaint[];
-  /** Flowers of a row. */
-  readonly count?: number;
-  /** What the artist wants of it. */
-  readonly aims?: Aims;
-  /** Where the pillow of a bloom lies; left out: under the flower. */
-  readonly pillow?: PillowPlace;
-  /** What blows; left out: a breath for flowers, a hair dryer for a whole face of Dutch. */
-  readonly tool?: AirTool;
-  readonly newId: () => string;
-}
-
-/** Grams of color per cm of a ribbon (common practice, no published source). */
-const COLOR_G_PER_CM = 1.6;
 
 /**
  * A ready layout that adapts to the support and to the cups there are.
@@ -222,224 +196,6 @@ function sheetFor(aims: Aims | undefined): number {
 }
 
 const FOUR_AND_DIAGONALS = [0, 90, 180, 270, 45, 135, 225, 315];
-
-const LAID: readonly PlanPaint['role'][] = ['color', 'swipe', 'activator'];
-/** What is laid along a line; the activator of a bloom stands on its pile only. */
-const colorsOf = ({ paints, technique }: LayoutParts) =>
-  paints.filter(({ role }) => (technique === 'swipe' ? LAID : LAID.slice(0, 2)).includes(role));
-const firstOf = ({ paints }: LayoutParts, role: PlanPaint['role']) =>
-  paints.find((paint) => paint.role === role);
-
-/** A Dutch face is covered with the first base; a bloom stands on its pillow alone. */
-function usualBase(parts: LayoutParts): PlanBase | null {
-  const pillow = parts.pillow === 'face' && firstOf(parts, 'pillow');
-  if (pillow) return pillowOnFace(pillow.id);
-  const paint = firstOf(parts, 'base');
-  if (!paint) return null;
-  return {
-    pattern: 'one',
-    areas: [{ paintId: paint.id, share: 1 }],
-    seam: null,
-    film: filmFor(parts.support, paint),
-  };
-}
-
-/** A base of bloom paint stays on thicker than it should: it is left to run longer (common practice). */
-const THICK_BASE_MM = 1.5;
-const LEAST_SHARE = 0.65;
-
-function filmFor(support: SupportSize, paint: PlanPaint): BaseFilm {
-  const usualMm = meanFilmLeftMm({
-    viscosityPaS: paint.viscosityPaS,
-    densityKgM3: 1000 * paint.densityGPerMl,
-    lengthM: Math.max(support.widthMm, support.heightMm) / 1000,
-    ...LIMITS.runOff,
-  });
-  if (usualMm <= THICK_BASE_MM) return USUAL_FILM;
-  const longer = (usualMm / Math.max(THICK_BASE_MM, LEAST_SHARE * usualMm)) ** 2;
-  return { kind: 'run-off', ...LIMITS.runOff, seconds: Math.ceil(LIMITS.runOff.seconds * longer) };
-}
-
-function splitBase(parts: LayoutParts, seam: PlanBase['seam']): PlanBase | null {
-  const bases = parts.paints.filter((paint) => paint.role === 'base');
-  const [one, two] = [bases[0], bases[1] ?? bases[0]];
-  if (!one || !two) return null;
-  return {
-    pattern: 'split',
-    areas: [
-      { paintId: one.id, share: 0.5 },
-      { paintId: two.id, share: 0.5 },
-    ],
-    seam,
-    film: filmFor(parts.support, one),
-  };
-}
-
-/** A pile of all colors on its pillow, the activators on top: as many layers as there are cups. */
-export function stackAt(parts: LayoutParts, at: Place, footprintMm: number): PlanStack {
-  const colors = opaqueHigh(colorsOf(parts));
-  const totalG = Math.max(1, LIMITS.colorGPerCm2.aim * (Math.PI / 4) * (footprintMm / 10) ** 2);
-  const grams = evenWithSmallTop(totalG, colors.length);
-  const layer = (paintId: string, massG: number | null): PlanLayer => ({ id: parts.newId(), paintId, massG });
-  const pillow = (parts.pillow ?? 'flower') === 'flower' ? firstOf(parts, 'pillow') : undefined;
-  const activators = parts.paints.filter((paint) => paint.role === 'activator');
-  return {
-    id: parts.newId(),
-    at,
-    footprintMm,
-    layers: [
-      ...(pillow ? [layer(pillow.id, null)] : []),
-      ...colors.map((paint, index) => layer(paint.id, roundG(grams[index]!))),
-      ...activators.map((activator) => layer(activator.id, null)),
-    ],
-  };
-}
-
-/** Opaque paint sinks: it lies high in the pile (common practice). */
-const opaqueHigh = (colors: readonly PlanPaint[]): PlanPaint[] =>
-  [...colors].sort((a, b) => Number(a.opacity === 'opaque') - Number(b.opacity === 'opaque'));
-
-/** The color right under the activator is the smallest, or it takes over; the others are alike (common practice). */
-const TOP_SHARE = 0.7;
-function evenWithSmallTop(totalG: number, count: number): number[] {
-  if (count < 2) return Array.from({ length: count }, () => totalG);
-  const each = totalG / (count - 1 + TOP_SHARE);
-  return Array.from({ length: count }, (_, index) => (index === count - 1 ? TOP_SHARE * each : each));
-}
-
-const roundG = (grams: number): number => Math.max(0.1, Math.round(grams * 10) / 10);
-
-function breaths(parts: LayoutParts, stack: PlanStack, turns: readonly number[]): PlanPass[] {
-  const seconds = flowerSeconds(stack.footprintMm, turns.length);
-  return turns.map((directionDeg) =>
-    breathOut(parts.newId(), parts.tool ?? 'mouth', stack, directionDeg, seconds),
-  );
-}
-
-function pathOf(
-  parts: LayoutParts,
-  kind: PlanPath['kind'],
-  start: Place,
-  end: Place,
-  control: Place,
-): PlanPath {
-  const lengthCm = Math.hypot(end.x - start.x, end.y - start.y) / 10;
-  const colors = colorsOf(parts);
-  const eachG = Math.max(1, (COLOR_G_PER_CM * lengthCm) / Math.max(1, colors.length));
-  return {
-    id: parts.newId(),
-    kind,
-    start,
-    control,
-    end,
-    layers: colors.map((paint) => ({ id: parts.newId(), paintId: paint.id, massG: roundG(eachG) })),
-  };
-}
-
-/** A path blown out with the dryer, and a little base flooded along it first. */
-function sweep(parts: LayoutParts, path: PlanPath, turns: readonly number[]): Pick<Plan, 'paths' | 'passes'> {
-  const base = firstOf(parts, 'base');
-  const flood: PlanPath[] = base
-    ? [
-        {
-          ...path,
-          id: parts.newId(),
-          kind: 'flood',
-          layers: [
-            {
-              id: parts.newId(),
-              paintId: base.id,
-              massG: roundG(0.5 * path.layers.reduce((sum, layer) => sum + (layer.massG ?? 0), 0) || 5),
-            },
-          ],
-        },
-      ]
-    : [];
-  const tool = parts.tool ?? (parts.aims?.lacing === 'broad' ? 'fan-blower' : 'hair-dryer');
-  const seconds = faceSeconds(parts.support, turns.length);
-  const places = turns.map((_, index) =>
-    curveAt(path, turns.length === 1 ? 0.5 : 0.25 + (0.5 * index) / (turns.length - 1)),
-  );
-  return {
-    paths: [...flood, path],
-    passes: turns.map((turn, index) => usualPass(parts.newId(), tool, places[index]!, turn, seconds)),
-  };
-}
-
-/** All colors from one cup: poured in rings, or turned over on the support and lifted off. */
-function fromOneCup(parts: LayoutParts, way: StackWay, at: Place, footprintMm: number): PlanStack {
-  return { ...stackAt(parts, at, footprintMm), way };
-}
-
-/** What is drawn over the colors with a card is the smallest of them (common practice). */
-const SWIPED_SHARE = 0.4;
-const lighter = (path: PlanPath): PlanPath => ({
-  ...path,
-  layers: path.layers.map((layer) => ({ ...layer, massG: roundG(SWIPED_SHARE * (layer.massG ?? 0)) })),
-});
-
-/** Colors in bands over the middle, the paint that is swiped along the upper edge. */
-function swipedAcross(parts: LayoutParts): PlanPath[] {
-  const { widthMm, heightMm } = parts.support;
-  const line = (y: number) => ({ start: { x: 0.15 * widthMm, y }, end: { x: 0.85 * widthMm, y } });
-  const straight = (kind: PlanPath['kind'], y: number, paints: readonly PlanPaint[]): PlanPath => {
-    const { start, end } = line(y);
-    return pathOf({ ...parts, paints }, kind, start, end, { x: widthMm / 2, y });
-  };
-  const colors = parts.paints.filter(({ role }) => role === 'color');
-  const swiped = parts.paints.filter(({ role }) => role === 'swipe' || role === 'activator');
-  return [
-    ...(colors.length > 0 ? [straight('ribbon', 0.5 * heightMm, colors)] : []),
-    ...(swiped.length > 0 ? [lighter(straight('line', 0.18 * heightMm, swiped))] : []),
-  ];
-}
-
-const RAYS = 6;
-
-/** Ribbons that run out from one place, each blown along itself. */
-function rays(
-  parts: LayoutParts,
-  from: Place,
-  length: number,
-  { fromDeg, toDeg }: { readonly fromDeg: number; readonly toDeg: number },
-): Pick<Plan, 'paths' | 'passes'> {
-  const isRound = toDeg - fromDeg >= 360;
-  const step = (toDeg - fromDeg) / (isRound ? RAYS : RAYS - 1);
-  const turns = Array.from({ length: RAYS }, (_, index) => fromDeg + index * step);
-  const out = (deg: number, mm: number): Place => ({
-    x: from.x + mm * Math.sin((deg * Math.PI) / 180),
-    y: from.y - mm * Math.cos((deg * Math.PI) / 180),
-  });
-  const tool = parts.tool ?? 'hair-dryer';
-  const seconds = faceSeconds(parts.support, RAYS);
-  return {
-    paths: turns.map((deg) => {
-      const [start, end] = [out(deg, 0.18 * length), out(deg, length)];
-      return pathOf(parts, 'ribbon', start, end, out(deg, 0.6 * length));
-    }),
-    passes: turns.map((deg) => usualPass(parts.newId(), tool, out(deg, 0.3 * length), deg, seconds)),
-  };
-}
-
-/** Four bent lines end to end, blown outward all round. */
-function ring(parts: LayoutParts, center: Place, radius: number): Pick<Plan, 'paths' | 'passes'> {
-  const on = (deg: number, out = 1): Place => ({
-    x: center.x + radius * out * Math.sin((deg * Math.PI) / 180),
-    y: center.y - radius * out * Math.cos((deg * Math.PI) / 180),
-  });
-  const paths = [0, 90, 180, 270].map((deg) => {
-    const ends = { start: on(deg), end: on(deg + 90) };
-    return pathOf(parts, 'ribbon', ends.start, ends.end, bentThrough(ends, on(deg + 45)));
-  });
-  const tool = parts.tool ?? 'mini-blower';
-  const seconds = faceSeconds(parts.support, 8);
-  return {
-    paths,
-    passes: Array.from({ length: 8 }, (_, index) =>
-      usualPass(parts.newId(), tool, on(index * 45), index * 45, seconds),
-    ),
-  };
-}
 
 /**
  * Places of flowers in a row along the longer side, staggered so that each touches an edge of the support:

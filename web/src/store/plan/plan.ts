@@ -14,6 +14,7 @@ import { checkedCup, plannedCup } from './checkedCup.ts';
 import { costPerG, plannedPaint } from './plannedPaint.ts';
 import { useEquipment } from '../equipment.ts';
 import { usePiece } from '../piece/piece.ts';
+import { coverage } from '@icy-ribbon/core/piece/cover';
 import { usePourNumbers } from '../pourNumbers.ts';
 import { useRecipes } from '../recipes.ts';
 import { useShelf } from '../shelf.ts';
@@ -198,11 +199,18 @@ export const usePlan = defineStore('plan', () => {
     }
   });
 
+  /** How much of the face the design covers, by the simple forecast alone. */
+  const cover = computed(() => {
+    if (!store.piece || !reckoning.value.amounts) return null;
+    return coverage(store.piece.support, { plan: body.value, paints: paints.value, blowers: blowers.value });
+  });
+
   const findings = computed<Finding[]>(() => {
     if (!store.piece || !reckoning.value.amounts) return [];
     const { technique } = store.piece;
     return check({
       technique,
+      coverage: cover.value,
       covers: (forecast) => numbers.coverage(forecast, technique),
       aims: store.piece.aims,
       support: store.piece.support,
@@ -256,6 +264,7 @@ export const usePlan = defineStore('plan', () => {
     blowers,
     reckoning,
     findings,
+    cover,
     mend,
     tick,
   };

@@ -1,8 +1,6 @@
 <script setup lang="ts">
 import { isShort } from '@icy-ribbon/core/piece/check';
 import { Button } from 'ant-design-vue';
-import { InputError } from '@icy-ribbon/core/base/error';
-import { coverage } from '@icy-ribbon/core/piece/cover';
 import { computed } from 'vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
@@ -56,20 +54,9 @@ const rows = computed(() => [...all.value].sort((a, b) => Number(b.short) - Numb
 const missing = computed(() => rows.value.filter((row) => row.short));
 const total = computed(() => plan.reckoning.amounts?.total);
 /** What the design covers, an estimate; its range on request. */
-const cover = computed(() => {
-  if (!store.piece) return null;
-  try {
-    const found = coverage(store.piece.support, {
-      plan: plan.body,
-      paints: plan.paints,
-      blowers: plan.blowers,
-    });
-    return found && numbers.coverage(found.covered, store.piece.technique);
-  } catch (error) {
-    if (error instanceof InputError) return null;
-    throw error;
-  }
-});
+const cover = computed(
+  () => plan.cover && store.piece && numbers.coverage(plan.cover.covered, store.piece.technique),
+);
 const percent = (share: number) => `${Math.round(100 * share)} %`;
 const covers = computed(() => cover.value && `covers about ${percent(cover.value.covered)}`);
 const coversRange = computed(() =>

@@ -9,10 +9,7 @@ const sample = useSample();
 const store = usePiece();
 
 const { busy, run } = useTask();
-const put = () =>
-  run(async () => {
-    await sample.add();
-  });
+const put = () => run(sample.add);
 const takeOut = () =>
   run(async () => {
     if (store.piece?.id === sample.pieceId) store.letGo();
