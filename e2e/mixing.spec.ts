@@ -27,7 +27,7 @@ async function weigh(page: Page, typed?: string): Promise<void> {
     await page.keyboard.press('Enter');
   } else {
     await expect(panel.getByText('0.00 g', { exact: true })).toBeVisible();
-    await panel.getByRole('button', { name: 'Pour to target' }).click();
+    await page.keyboard.press('p');
     await expect(panel.getByText(/pouring|moving/)).toBeVisible();
     await expect(panel.getByText(/settled/)).toBeVisible({ timeout: 30_000 });
     await page.getByRole('button', { name: 'Done, next' }).click();

@@ -141,8 +141,7 @@ test.describe('by touch', () => {
   }) => {
     const pieceId = await bloomPiece(studio);
     await page.goto(`/plan/${pieceId}`);
-    await page.getByRole('button', { name: 'Put down' }).tap();
-    await page.getByRole('menuitem', { name: 'Stack', exact: true }).tap();
+    await page.getByRole('button', { name: 'Stack', exact: true }).tap();
     const spot = await onScreen(page, SQUARE, 100, 110);
     await page.touchscreen.tap(spot.x, spot.y);
     await expect.poll(async () => (await planOf(studio, pieceId))?.stacks.length).toBe(1);

@@ -35,8 +35,10 @@ test('three cups are raced on a card and matched to one thickness, by keyboard o
   await page.waitForTimeout(900);
   await page.keyboard.press('2');
   // A second and a half, or more on a busy machine.
+  await page.getByRole('button', { name: 'Type or correct' }).click();
   await expect(page.getByLabel('Seconds of White')).toHaveValue(/^[1-9]\.\d$/);
   await expect(page.getByText(/as thick as White/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Type or correct' }).blur();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Thickness' })).toBeVisible();
   await expect(row(page, 'Ochre')).toContainText('just now');
@@ -95,6 +97,7 @@ test('a card and a home-made cup are calibrated with glycerine, and races tell P
   await page.getByText('Ochre', { exact: true }).first().click();
   await page.getByText('Run lengths').click();
   await page.getByText('Time to a line').click();
+  await page.getByRole('button', { name: 'Type or correct' }).click();
   await page.getByLabel('Seconds of White').fill('6');
   const card = page.getByLabel('Card', { exact: true });
   await page.locator('.ant-select').filter({ has: card }).click();

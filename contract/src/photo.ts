@@ -19,10 +19,20 @@ const measuredColorSchema = z.object({
   mixId: idSchema.nullable(),
 });
 
+/** Corners of a support in pixels of a photo: top left, top right, bottom right, bottom left. */
+const cornersSchema = z.tuple([pointSchema, pointSchema, pointSchema, pointSchema], 'Give four corners.');
+
+/** What it takes to show a photo in a list, or the support on it alone; without corners it is not measured yet. */
+export const shownPhotoSchema = z.object({
+  id: idSchema,
+  widthPx: sizePx,
+  heightPx: sizePx,
+  corners: cornersSchema.nullable(),
+});
+
 /** What was measured on a photo. Lengths in millimeters, shares of the face. */
 const measurementSchema = z.object({
-  /** The support's corners in pixels of the photo: top left, top right, bottom right, bottom left. */
-  corners: z.tuple([pointSchema, pointSchema, pointSchema, pointSchema], 'Give four corners.'),
+  corners: cornersSchema,
   palette: z.array(measuredColorSchema).min(2, 'Give at least two colors to look for.').max(MOST_COLORS),
   base: z.string().max(120),
   activator: z.string().max(120).nullable(),

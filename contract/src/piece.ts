@@ -16,7 +16,7 @@ import {
 import { judgementSchema } from './judgement.ts';
 import { mixSchema } from './mix.ts';
 import { MOST } from './most.ts';
-import { photoSchema } from './photo.ts';
+import { photoSchema, shownPhotoSchema } from './photo.ts';
 import { piecePlanSchema } from './plan.ts';
 import { pourEventSchema } from './pour.ts';
 import { readingSchema } from './reading.ts';
@@ -136,7 +136,7 @@ export const pieceSummarySchema = z.object({
       seconds: z.number(),
     }),
   ),
-  photoId: idSchema.nullable(),
+  photo: shownPhotoSchema.nullable(),
   outcome: z
     .object({
       cellMm: z.number(),

@@ -3,6 +3,8 @@ import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
 import { STAGES, TECHNIQUES, type StageName } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import { idSchema, nameSchema, pageQuery, recordFields, timestampSchema } from './common.ts';
+import { shownPhotoSchema } from './photo.ts';
+import { supportSnapshotSchema } from './support.ts';
 
 const STAGE_NAMES = STAGES.map((stage) => stage.name) as [StageName, ...StageName[]];
 const PIECE_SORTS = [
@@ -53,7 +55,8 @@ export const pourNumbersSchema = z.object({
   technique: z.enum(TECHNIQUES),
   tool: z.enum(AIR_TOOL_NAMES).nullable(),
   pouredAt: timestampSchema,
-  photoId: idSchema.nullable(),
+  photo: shownPhotoSchema.nullable(),
+  support: supportSnapshotSchema,
   /** Its picture was made up by a stand-in. */
   standIn: z.boolean(),
   numbers: z.record(z.string(), z.number().nullable()),

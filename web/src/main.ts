@@ -1,5 +1,6 @@
 import '@fontsource-variable/figtree/index.css';
 import './theme/theme.css';
+import './theme/kit.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { z } from 'zod';
@@ -7,11 +8,13 @@ import App from './app/App.vue';
 import { carryNonce } from './app/nonce.ts';
 import { router } from './app/router.ts';
 import { sayProblem, tellProblemsBy } from './notice/notices.ts';
+import { applyTokens } from './theme/tokens.ts';
 import { problemWords } from './words/problem.ts';
 
 /** The content policy allows no code made from text, so Zod must not try. */
 z.config({ jitless: true });
 carryNonce();
+applyTokens(document.documentElement);
 tellProblemsBy(problemWords);
 
 const app = createApp(App);

@@ -50,7 +50,7 @@ it('every piece is one the API itself could have made', async () => {
 it('nothing was laid that was not mixed, and every photo can be seen', async () => {
   for (const piece of pieces) {
     for (const mix of piece.mixes) expect(mix.laidMg).toBeLessThanOrEqual(mix.actualMg);
-    if (piece.photoId) await studio.http.get(`/api/photos/${piece.photoId}/thumbnail`).expect(200);
+    if (piece.photo) await studio.http.get(`/api/photos/${piece.photo.id}/thumbnail`).expect(200);
   }
 });
 

@@ -19,7 +19,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = 8;
+export const FACTS_CODE = 9;
 
 export type FactsRow = Insertable<PourFactsTable>;
 
@@ -72,7 +72,7 @@ export function troubledFacts(
     next: 'Part of its record cannot be read',
     mixes: [],
     passes: [],
-    photoId: null,
+    photo: null,
     outcome: null,
     judgement: null,
     trouble,

@@ -105,7 +105,7 @@ it('the newest photo stands for the piece', () => {
     createdAt: AT,
     deletedAt: null,
   });
-  expect(summarize(piece({ photos: [photo(7), photo(8)] })).photoId).toBe(id(8));
+  expect(summarize(piece({ photos: [photo(7), photo(8)] })).photo).toMatchObject({ id: id(8) });
 });
 
 it('as CSV, names with commas and quotes are quoted and formulas disarmed', () => {

@@ -19,6 +19,14 @@ function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {
   };
 }
 
+/** The photo that speaks for a piece, with what it takes to show the support alone. */
+function shownPhotoOf({ photos }: Piece): PieceSummary['photo'] {
+  const photo = speakingPhoto(photos);
+  if (!photo) return null;
+  const { id, widthPx, heightPx, measurement } = photo;
+  return { id, widthPx, heightPx, corners: measurement?.corners ?? null };
+}
+
 /** What moves the paint once it is laid: not every technique blows it. */
 const MOVES: readonly PourEventKind[] = ['pass', 'card', 'lift', 'spin'];
 
@@ -74,7 +82,7 @@ export function summarize(piece: Piece): PieceSummary {
       slantDeg: data.slantDeg,
       seconds: data.seconds,
     })),
-    photoId: speakingPhoto(piece.photos)?.id ?? null,
+    photo: shownPhotoOf(piece),
     outcome: outcomeOf(piece),
     judgement: piece.judgement,
     trouble: null,

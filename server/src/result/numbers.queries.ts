@@ -1,5 +1,9 @@
 import type { Technique } from '@icy-ribbon/core/paint/stage';
+import { sql } from 'kysely';
 import type { Reader } from '../db/record.ts';
+
+/** A part of a piece in short, as its JSON text. */
+const fromSummary = (part: 'photo' | 'support') => sql<string>`summary -> ${sql.lit(`$.${part}`)}`.as(part);
 
 /** The numbers of all pours, the newest first, as the JSON text of a list; writes keep them up to date. */
 export async function listNumbers(db: Reader, technique: Technique | undefined): Promise<string> {
@@ -10,10 +14,15 @@ export async function listNumbers(db: Reader, technique: Technique | undefined):
     .where('pourFacts.pouredAt', 'is not', null);
   if (technique) wanted = wanted.where('piece.technique', '=', technique);
   const rows = await wanted
-    .select(['pieceId', 'name', 'technique', 'tool', 'pouredAt', 'photoId', 'standIn', 'numbers'])
+    .select(['pieceId', 'name', 'technique', 'tool', 'pouredAt', 'standIn', 'numbers'])
+    .select([fromSummary('photo'), fromSummary('support')])
     .orderBy('pouredAt', 'desc')
     .orderBy('pieceId')
     .execute();
   // The numbers were checked when they were worked out; they are passed on as they were written.
-  return `[${rows.map(({ numbers, standIn, ...row }) => `${JSON.stringify({ ...row, standIn: standIn === 1 }).slice(0, -1)},"numbers":${numbers}}`).join(',')}]`;
+  const written = rows.map(({ numbers, photo, support, standIn, ...row }) => {
+    const rest = JSON.stringify({ ...row, standIn: standIn === 1 }).slice(0, -1);
+    return `${rest},"photo":${photo ?? 'null'},"support":${support},"numbers":${numbers}}`;
+  });
+  return `[${written.join(',')}]`;
 }

@@ -145,7 +145,7 @@ useShortcuts('Everywhere', [
 .frame {
   display: grid;
   height: 100%;
-  grid-template-columns: 112px minmax(0, 1fr) auto;
+  grid-template-columns: 120px minmax(0, 1fr) auto;
   grid-template-rows: auto auto auto minmax(0, 1fr);
   grid-template-areas:
     'rail top top'
@@ -227,7 +227,7 @@ useShortcuts('Everywhere', [
 
 @media (width < 900px) {
   .frame {
-    grid-template-columns: 92px minmax(0, 1fr) auto;
+    grid-template-columns: 112px minmax(0, 1fr) auto;
   }
 }
 </style>

@@ -8,28 +8,42 @@ const route = useRoute();
 const store = usePiece();
 
 const STEP = 66;
-const TOP = 40;
-const MIDDLE = 19;
-const WIDTH = 40;
+const TOP = 36;
+const MIDDLE = 22;
+const WIDTH = 44;
+/** The line swings further and thins toward its end, as the ribbon does (px). */
+const SWING = { first: 5, last: 9 } as const;
+const HALF = { first: 4.5, last: 2 } as const;
+const STEPS = 12;
+const TAIL = 0.5;
 
-const nodes = STATIONS.map((station, index) => ({
-  ...station,
-  x: MIDDLE + (index % 2 === 0 ? -5 : 5),
-  y: TOP + index * STEP,
-}));
+const along = (ends: { first: number; last: number }, share: number) =>
+  ends.first + (ends.last - ends.first) * Math.min(1, share);
 
-/** The line from one node to another as a curve that flows down the rail. */
-function line(from: number, to: number): string {
-  return nodes
-    .slice(from, to + 1)
-    .map((node, index, all) => {
-      const before = all[index - 1];
-      if (!before) return `M${node.x} ${node.y}`;
-      const middle = (before.y + node.y) / 2;
-      return `C${before.x} ${middle} ${node.x} ${middle} ${node.x} ${node.y}`;
-    })
-    .join('');
+/** The line where it has come so many stations down. */
+function lineAt(stations: number): { x: number; y: number; half: number } {
+  const share = stations / (STATIONS.length - 1);
+  return {
+    x: MIDDLE - along(SWING, share) * Math.cos(Math.PI * stations),
+    y: TOP + stations * STEP,
+    half: along(HALF, share),
+  };
 }
+
+const nodes = STATIONS.map((station, index) => ({ ...station, ...lineAt(index) }));
+
+/** The line from its beginning down to a station as an outline. */
+function line(to: number): string {
+  const count = Math.ceil(to * STEPS);
+  const points = Array.from({ length: count + 1 }, (_, step) => lineAt((to * step) / count));
+  const left = points.map(({ x, y, half }) => `${(x - half).toFixed(1)} ${y.toFixed(1)}`);
+  const right = points.map(({ x, y, half }) => `${(x + half).toFixed(1)} ${y.toFixed(1)}`).reverse();
+  return `M${[...left, ...right].join('L')}Z`;
+}
+
+const END = lineAt(STATIONS.length - 1 + TAIL);
+/** Its end coils up as falling paint does. */
+const fold = `M${END.x} ${END.y - 2}c0 8 13 3 13 9s-15 2 -15 8s12 3 12 7`;
 
 const reached = computed(() => {
   if (!store.piece) return -1;
@@ -45,8 +59,9 @@ function target(name: StationName, needsPiece: boolean) {
 <template>
   <nav class="rail" aria-label="Stations">
     <svg :width="WIDTH" :height="TOP + STEP * nodes.length" aria-hidden="true">
-      <path class="line" :d="line(0, nodes.length - 1)" />
-      <path v-if="reached > 0" class="come" :d="line(0, reached)" />
+      <path class="fold" :d="fold" />
+      <path class="line" :d="line(nodes.length - 1 + TAIL)" />
+      <path v-if="reached > 0" class="line come" :d="line(reached)" />
       <circle
         v-for="(node, index) in nodes"
         :key="node.name"
@@ -87,22 +102,25 @@ svg {
   display: block;
 }
 
-.line,
-.rail path.come {
+.line {
+  fill: var(--ice-deep);
+}
+
+.line.come {
+  fill: var(--water);
+}
+
+.fold {
   fill: none;
   stroke: var(--ice-deep);
-  stroke-width: 5;
+  stroke-width: 4;
   stroke-linecap: round;
 }
 
-.rail path.come {
-  stroke: var(--water);
-}
-
 .node {
-  fill: var(--bench);
-  stroke: var(--ice-deep);
-  stroke-width: 3;
+  fill: var(--paper);
+  stroke: var(--edge);
+  stroke-width: 2;
 }
 
 .node.come {
@@ -110,8 +128,8 @@ svg {
 }
 
 .node.here {
-  fill: var(--brass);
-  stroke: var(--brass);
+  fill: var(--ink);
+  stroke: var(--ink);
 }
 
 ol {
@@ -129,8 +147,8 @@ li {
 a,
 .closed {
   display: block;
-  padding: 14px 0 14px 40px;
-  font-size: 14px;
+  padding: 12px 0 12px 48px;
+  font-size: var(--type-text);
   color: var(--ink);
   text-decoration: none;
 }
@@ -142,8 +160,8 @@ a,
 }
 
 .foot a {
-  padding: 7px 8px 7px 14px;
-  font-size: 13px;
+  padding: 8px 8px 8px 12px;
+  font-size: var(--type-note);
   color: var(--ink-soft);
 }
 
@@ -152,7 +170,7 @@ a:hover {
 }
 
 a[aria-current] {
-  font-weight: 600;
+  font-weight: var(--weight-strong);
 }
 
 .closed {
@@ -163,8 +181,8 @@ a[aria-current] {
 @media (width < 900px) {
   a,
   .closed {
-    padding-left: 34px;
-    font-size: 12.5px;
+    padding-left: 48px;
+    font-size: var(--type-note);
   }
 }
 </style>

@@ -19,6 +19,12 @@ const size = computed(() => {
   const support = store.piece?.support;
   return support ? supportWords(support, units) : '';
 });
+
+/** Where the next thing is done. */
+const next = computed(() => ({
+  name: store.progress.station === 'results' ? 'result' : store.progress.station,
+  params: { pieceId: store.piece?.id ?? '' },
+}));
 </script>
 
 <template>
@@ -29,7 +35,7 @@ const size = computed(() => {
           {{ store.piece.name }}
         </RouterLink>
         <span class="soft">{{ TECHNIQUE_LABELS[store.piece.technique] }}, {{ size }}</span>
-        <span class="next">{{ store.progress.next }}</span>
+        <RouterLink class="next" :to="next">{{ store.progress.next }}</RouterLink>
       </p>
       <p v-else class="piece soft">No piece in hand. Start one at Today.</p>
       <NoticeStack />
@@ -71,13 +77,14 @@ header {
 }
 
 .name {
-  font-size: 18px;
-  font-weight: 600;
+  font-size: var(--type-lead);
+  font-weight: var(--weight-strong);
   color: var(--ink);
   text-decoration: none;
 }
 
 .next {
   color: var(--brass-ink);
+  text-underline-offset: 4px;
 }
 </style>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { stageOf, windowFit } from '@icy-ribbon/core/paint/stage';
 import { useMediaQuery, useStorage } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import { fillOf } from '../drawing/cupLayers.ts';
 import { fillWords, PHASE_WORDS, stageWords } from '../words/cup.ts';
 import { ageWords } from '../words/general.ts';
@@ -12,8 +13,19 @@ const store = usePiece();
 const units = useUnits();
 const narrow = useMediaQuery('(width < 1000px)');
 const wanted = useStorage('icy-ribbon.tray', true);
-/** On a narrow screen the tray lies over the bench, so it opens only when asked. */
-const laidOver = ref(false);
+const route = useRoute();
+/**
+ * It stands open where cups are worked with, and folds itself elsewhere; on a narrow screen it lies over the
+ * bench. There it opens only when asked, for the page one is on.
+ */
+const folds = computed(() => narrow.value || !route.meta.ribbon);
+const asked = ref(false);
+watch(
+  () => route.path,
+  () => (asked.value = false),
+);
+/** Of a piece that is poured nothing is too thick any more. */
+const isOver = computed(() => store.progress.phase === 'poured' || store.progress.phase === 'judged');
 
 const rows = computed(() =>
   store.cups.map((cup) => {
@@ -28,19 +40,22 @@ const rows = computed(() =>
       fill: fillOf(cup),
       left: state.phase === 'planned' ? PHASE_WORDS.planned : `${units.show('mass', state.leftMg)} left`,
       stage: stageWords(state.phase, stageOf(viscosityPaS).name),
-      age: lastAt ? ageWords(lastAt) : '',
-      wrong: [
-        fit === 'thin' ? 'too thin' : fit === 'thick' ? 'too thick' : '',
-        state.water.level === 'fine' ? '' : 'much water',
-        state.phase === 'weighing' ? fillWords(cup, (mg) => units.show('mass', mg)) : '',
-      ].filter(Boolean),
+      age: lastAt && !isOver.value ? ageWords(lastAt) : '',
+      wrong: (isOver.value
+        ? []
+        : [
+            fit === 'thin' ? 'too thin' : fit === 'thick' ? 'too thick' : '',
+            state.water.level === 'fine' ? '' : 'much water',
+            state.phase === 'weighing' ? fillWords(cup, (mg) => units.show('mass', mg)) : '',
+          ]
+      ).filter(Boolean),
     };
   }),
 );
-const open = computed(() => (narrow.value ? laidOver.value : wanted.value) && rows.value.length > 0);
+const open = computed(() => (folds.value ? asked.value : wanted.value) && rows.value.length > 0);
 
 function toggle(): void {
-  if (narrow.value) laidOver.value = !laidOver.value;
+  if (folds.value) asked.value = !asked.value;
   else wanted.value = !wanted.value;
 }
 </script>
@@ -64,7 +79,7 @@ function toggle(): void {
         </svg>
         <div>
           <p class="name">{{ row.name }}</p>
-          <p class="soft small">{{ row.left }}</p>
+          <p class="soft small whole">{{ row.left }}</p>
           <p class="soft small">
             {{ row.stage }}<template v-if="row.age">, {{ row.age }}</template>
           </p>
@@ -91,12 +106,12 @@ function toggle(): void {
   display: flex;
   justify-content: space-between;
   width: 100%;
-  padding: 14px 16px;
-  font-weight: 600;
+  padding: 12px 16px;
+  font-weight: var(--weight-strong);
 }
 
 .closed .handle {
-  padding: 14px 0;
+  padding: 12px 0;
   flex-direction: column;
   align-items: center;
   gap: 8px;
@@ -111,13 +126,13 @@ ul {
 li {
   display: flex;
   gap: 12px;
-  padding: 10px 16px;
+  padding: 8px 16px;
   border-top: 1px solid var(--rule);
 }
 
 li svg {
   flex: none;
-  margin-top: 3px;
+  margin-top: 4px;
 }
 
 .cup {
@@ -128,20 +143,20 @@ li svg {
 
 .fill {
   stroke: var(--ink-soft);
-  stroke-width: 0.5;
+  stroke-width: var(--paint-edge);
 }
 
 .name {
-  font-weight: 500;
+  font-weight: var(--weight-strong);
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
   line-height: 1.35;
 }
 
 .look.small {
-  font-weight: 600;
+  font-weight: var(--weight-strong);
 }
 
 @media (width < 1000px) {

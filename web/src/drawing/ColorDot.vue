@@ -28,7 +28,7 @@ withDefaults(
 .dot {
   display: inline-block;
   flex: none;
-  border: 1px solid var(--ink-soft);
+  border: var(--paint-edge) solid var(--ink-soft);
   border-radius: 50%;
   vertical-align: -2px;
 }

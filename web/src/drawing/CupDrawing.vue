@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
-import { drawLayers, LABEL_SPACE, levelCm, type CupLayer, type CupShape } from './cup.ts';
+import { BESIDE_PX, drawLayers, LABEL_PX, levelCm, OVER_PX, type CupLayer, type CupShape } from './cup.ts';
 
 const props = withDefaults(
   defineProps<{
@@ -8,12 +8,13 @@ const props = withDefaults(
     layers: readonly CupLayer[];
     pxPerCm: number;
     title: string;
-    labels?: 'grams' | 'words';
+    /** Where grams and names stand: a small cup has them over its brim. */
+    labels?: 'beside' | 'over';
     /** A line to fill up to, in ml from the bottom. */
     targetMl?: number | undefined;
     show?: (mg: number) => string;
   }>(),
-  { labels: 'words', targetMl: undefined, show: (mg: number) => `${(mg / 1000).toFixed(1)} g` },
+  { labels: 'beside', targetMl: undefined, show: (mg: number) => `${(mg / 1000).toFixed(1)} g` },
 );
 
 const PAD = 4;
@@ -31,14 +32,17 @@ const targetY = computed(() =>
     ? undefined
     : height.value - levelCm(props.shape, props.targetMl) * props.pxPerCm,
 );
-const total = computed(() => width.value + LABEL_SPACE[props.labels]);
+const total = computed(() =>
+  props.labels === 'beside' ? width.value + BESIDE_PX : Math.max(width.value, OVER_PX),
+);
+const over = computed(() => (props.labels === 'over' ? layers.value.length * LABEL_PX + 4 : 0));
 </script>
 
 <template>
   <svg
-    :viewBox="`${-PAD} ${-PAD} ${total + 2 * PAD} ${height + 2 * PAD}`"
+    :viewBox="`${-PAD} ${-PAD - over} ${total + 2 * PAD} ${height + over + 2 * PAD}`"
     :width="total + 2 * PAD"
-    :height="height + 2 * PAD"
+    :height="height + over + 2 * PAD"
     role="img"
     :aria-label="title"
   >
@@ -47,7 +51,7 @@ const total = computed(() => width.value + LABEL_SPACE[props.labels]);
         <line x1="0" y1="0" x2="0" y2="6" stroke="var(--ink)" stroke-width="1.2" stroke-opacity="0.55" />
       </pattern>
     </defs>
-    <g v-for="layer in layers" :key="`${layer.id}-${layer.state}`">
+    <g v-for="(layer, index) in layers" :key="`${layer.id}-${layer.state}`">
       <path
         :d="layer.path"
         :fill="layer.colorHex"
@@ -55,10 +59,17 @@ const total = computed(() => width.value + LABEL_SPACE[props.labels]);
         class="layer"
       />
       <path v-if="layer.state === 'toCome'" :d="layer.path" :fill="`url(#${hatch})`" />
-      <path class="leader" :d="`M${layer.edgeX + 1} ${layer.middleY}L${width + 4} ${layer.labelY}`" />
-      <text :x="width + 7" :y="layer.labelY + 4">
+      <path
+        v-if="labels === 'beside'"
+        class="leader"
+        :d="`M${layer.edgeX + 1} ${layer.middleY}L${width + 4} ${layer.labelY}`"
+      />
+      <text
+        :x="labels === 'beside' ? width + 7 : 0"
+        :y="labels === 'beside' ? layer.labelY + 4 : -8 - index * LABEL_PX"
+      >
         <tspan class="grams">{{ show(layer.mg) }}</tspan>
-        <tspan v-if="labels === 'words'" class="role" dx="3">{{ layer.role }}</tspan>
+        <tspan class="role" dx="3">{{ layer.role }}</tspan>
       </text>
     </g>
     <path class="outline" :d="outline" />
@@ -75,8 +86,8 @@ svg {
 
 .layer {
   stroke: var(--ink-soft);
-  stroke-opacity: 0.25;
-  stroke-width: 0.75;
+  stroke-opacity: 0.6;
+  stroke-width: var(--paint-edge);
 }
 
 .outline {
@@ -94,12 +105,12 @@ svg {
 }
 
 .grams {
-  font-size: 13px;
+  font-size: var(--type-note);
   fill: var(--ink);
 }
 
 .role {
-  font-size: 12px;
+  font-size: var(--type-note);
   fill: var(--ink-soft);
 }
 

@@ -2,7 +2,15 @@
 import { STAGES, stageOf, thicknessWindows, type Aims, type Technique } from '@icy-ribbon/core/paint/stage';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { alongRibbon, placeBeads, ribbonAt, ribbonPath, THICKEST_PAS } from './ribbon.ts';
+import {
+  alongRibbon,
+  foldPath,
+  placeBeads,
+  ribbonAt,
+  ribbonPath,
+  spreadApart,
+  THICKEST_PAS,
+} from './ribbon.ts';
 
 export interface RibbonCup {
   readonly id: string;
@@ -15,10 +23,11 @@ export interface RibbonCup {
 
 const props = defineProps<{ cups: readonly RibbonCup[]; technique: Technique; aims: Aims }>();
 
-const LABEL_Y = 18;
-const MIDDLE = 62;
-const HEIGHT = MIDDLE + 54;
-const MARGIN = 8;
+const LABEL_Y = 16;
+const MIDDLE = 60;
+const HEIGHT = MIDDLE + 64;
+const MARGIN = 12;
+const BAND_END = 8;
 
 const frame = ref<HTMLElement | null>(null);
 const { width: measured } = useElementSize(frame);
@@ -27,26 +36,57 @@ const width = computed(() => Math.max(320, measured.value));
 const toX = (viscosityPaS: number) =>
   MARGIN + Math.min(1, Math.max(0, alongRibbon(viscosityPaS))) * (width.value - 2 * MARGIN);
 
-const path = computed(() => ribbonPath(width.value, MIDDLE));
+/** The band ends before the frame does, so that its fold is seen. */
+const bandWidth = computed(() => width.value - BAND_END);
+const at = (x: number) => ribbonAt(Math.min(1, x / bandWidth.value), MIDDLE);
+const path = computed(() => ribbonPath(bandWidth.value, MIDDLE));
+const fold = computed(() => foldPath(bandWidth.value, MIDDLE));
 
 const stages = computed(() =>
   STAGES.map((stage, index) => {
     const left = toX(STAGES[index - 1]?.fromPaS ?? THICKEST_PAS);
     const right = stage.fromPaS > 0 ? toX(stage.fromPaS) : width.value - MARGIN;
-    const { y, half } = ribbonAt(right / width.value, MIDDLE);
+    const { y, half } = at(right);
     return { ...stage, middle: (left + right) / 2, right, top: y - half, bottom: y + half };
   }),
 );
 
-/** Where each kind of cup is aimed at; what is right as well lies around it. */
-const windows = computed(() =>
-  thicknessWindows(props.technique, props.aims).map(({ label, aim }) => ({
-    label,
-    x: toX(aim.thickPaS),
-    width: toX(aim.thinPaS) - toX(aim.thickPaS),
-  })),
-);
+const BRACKET = { foot: 5, beyond: 3, apart: 5 } as const;
 
+/** A bracket around a stretch of the band at one of its ends; `foot` points into the stretch. */
+function bracket(x: number, foot: number, beyond: number): string {
+  const { y, half } = at(x);
+  const [top, bottom] = [y - half - beyond, y + half + beyond];
+  return `M${x + foot} ${top}H${x}V${bottom}H${x + foot}`;
+}
+
+/**
+ * Where each kind of cup is aimed at: a darker stretch of the band between brackets. The brackets of one that
+ * overlaps the one before stand out further.
+ */
+const windows = computed(() => {
+  const found = thicknessWindows(props.technique, props.aims).map(({ label, aim }, index) => {
+    const [from, to] = [toX(aim.thickPaS), toX(aim.thinPaS)];
+    const beyond = BRACKET.beyond + BRACKET.apart * index;
+    return {
+      label,
+      from,
+      to,
+      stretch: ribbonPath(bandWidth.value, MIDDLE, from / bandWidth.value, to / bandWidth.value),
+      brackets: bracket(from, BRACKET.foot, beyond) + bracket(to, -BRACKET.foot, beyond),
+    };
+  });
+  const order = found.toSorted((a, b) => a.from + a.to - b.from - b.to);
+  const middles = spreadApart(
+    order.map(({ from, to }) => (from + to) / 2),
+    order.map(({ label }) => label.length * CHAR_PX + LABEL_GAP_PX),
+    width.value,
+  );
+  return found.map((window) => ({ ...window, middle: middles[order.indexOf(window)] ?? 0 }));
+});
+
+const CHAR_PX = 7;
+const LABEL_GAP_PX = 12;
 const MARK_PX = 52;
 
 /** A mark under a bead, unless another stands so close that they would cover each other. */
@@ -61,7 +101,7 @@ const beads = computed(() => {
   const placed = placeBeads(props.cups, {
     width: width.value,
     margin: MARGIN,
-    charWidth: 7,
+    charWidth: CHAR_PX,
   });
   const marks = { at: -Infinity };
   return placed.map((bead) => {
@@ -70,7 +110,7 @@ const beads = computed(() => {
       ...bead,
       ...cup,
       marked: isMarked(cup.fit, bead.x, marks),
-      y: ribbonAt(bead.x / width.value, MIDDLE).y,
+      y: at(bead.x).y + bead.dy,
       labelY: LABEL_Y,
     };
   });
@@ -93,25 +133,9 @@ const spoken = computed(() =>
 <template>
   <figure ref="frame" class="ribbon">
     <svg :viewBox="`0 0 ${width} ${HEIGHT}`" :height="HEIGHT" role="img" :aria-label="`Ribbon. ${spoken}`">
-      <rect
-        v-for="window in windows"
-        :key="window.label"
-        class="window"
-        :x="window.x"
-        y="4"
-        :width="window.width"
-        :height="HEIGHT - 26"
-      />
+      <path class="fold" :d="fold" />
       <path class="band" :d="path" />
-      <text
-        v-for="window in windows"
-        :key="`${window.label} label`"
-        class="window-label"
-        :x="window.x + window.width / 2"
-        :y="HEIGHT - 28"
-      >
-        {{ window.label }}
-      </text>
+      <path v-for="window in windows" :key="window.label" class="stretch" :d="window.stretch" />
       <g v-for="stage in stages" :key="stage.name">
         <line
           v-if="stage.fromPaS > 0"
@@ -119,19 +143,17 @@ const spoken = computed(() =>
           :x1="stage.right"
           :x2="stage.right"
           :y1="stage.top"
-          :y2="HEIGHT - 20"
+          :y2="HEIGHT - 18"
         />
-        <text class="stage" :x="stage.middle" :y="HEIGHT - 6">{{ stage.name }}</text>
+        <text class="stage" :x="stage.middle" :y="HEIGHT - 5">{{ stage.name }}</text>
+      </g>
+      <g v-for="window in windows" :key="`${window.label} bracket`">
+        <path class="bracket" :d="window.brackets" />
+        <text class="window-label" :x="window.middle" :y="HEIGHT - 24">{{ window.label }}</text>
       </g>
       <g v-for="bead in beads" :key="bead.id">
-        <line
-          class="tail"
-          :x1="bead.tailFrom"
-          :x2="bead.tailTo"
-          :y1="bead.y"
-          :y2="bead.y"
-          :stroke="bead.colorHex"
-        />
+        <path class="tail-edge" :d="`M${bead.tailFrom} ${bead.y}H${bead.tailTo}`" />
+        <path class="tail" :d="`M${bead.tailFrom} ${bead.y}H${bead.tailTo}`" :stroke="bead.colorHex" />
         <line class="leader" :x1="bead.labelX" :y1="bead.labelY + 4" :x2="bead.x" :y2="bead.y - 9" />
         <circle class="bead" :cx="bead.x" :cy="bead.y" r="8.5" :fill="bead.colorHex" />
         <text v-if="bead.marked" class="mark" :x="bead.x" :y="bead.y + 24">
@@ -157,39 +179,51 @@ svg {
   width: 100%;
 }
 
-.window {
+.fold {
+  fill: var(--edge);
+  opacity: 0.6;
+}
+
+.band {
   fill: var(--ice);
-  stroke: var(--ice-deep);
-  stroke-dasharray: 2 4;
+  stroke: var(--rule);
+}
+
+.stretch {
+  fill: var(--ice-deep);
+  opacity: 0.75;
+}
+
+.bracket {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.5;
 }
 
 .window-label {
-  font-size: 12px;
+  font-size: var(--type-note);
   text-anchor: middle;
   fill: var(--ink-soft);
   font-style: italic;
 }
 
-.band {
-  fill: var(--ice-deep);
-  opacity: 0.75;
-}
-
 .tick {
-  stroke: var(--bench);
-  stroke-width: 1.5;
+  stroke: var(--rule);
 }
 
 .stage {
-  font-size: 13px;
+  font-size: var(--type-note);
   text-anchor: middle;
   fill: var(--ink);
 }
 
 .tail {
+  stroke-width: 3;
+}
+
+.tail-edge {
+  stroke: var(--ink);
   stroke-width: 5;
-  stroke-linecap: round;
-  opacity: 0.45;
 }
 
 .leader {
@@ -203,21 +237,21 @@ svg {
 }
 
 .name {
-  font-size: 13px;
+  font-size: var(--type-note);
   text-anchor: middle;
   fill: var(--ink);
-  font-weight: 500;
+  font-weight: var(--weight-strong);
 }
 
 .mark {
-  font-size: 12px;
-  font-weight: 600;
+  font-size: var(--type-note);
+  font-weight: var(--weight-strong);
   text-anchor: middle;
   fill: var(--brass-ink);
 }
 
 .empty {
-  font-size: 14px;
+  font-size: var(--type-text);
   text-anchor: middle;
   fill: var(--ink-soft);
 }

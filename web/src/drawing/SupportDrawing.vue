@@ -5,7 +5,8 @@ import type { Place } from '@icy-ribbon/core/piece/plan';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { computed, ref, useId } from 'vue';
 import { baseShapes, faceOutline, pathBands, stackDisks, type PlanContext } from './plan.ts';
-import { arrowPath, markPath, type DrawnPass } from './support.ts';
+import { puddlePath } from './puddle.ts';
+import { airPath, markPath, type DrawnPass } from './support.ts';
 
 const props = defineProps<{
   support: SupportSize;
@@ -133,12 +134,10 @@ function end(event: PointerEvent): void {
         :stroke-width="band.widthMm"
         class="band"
       />
-      <circle
+      <path
         v-for="(disk, index) in disks"
         :key="`disk ${index}`"
-        :cx="disk.at.x"
-        :cy="disk.at.y"
-        :r="disk.radiusMm"
+        :d="puddlePath(disk.at.x, disk.at.y, disk.radiusMm)"
         :fill="disk.colorHex"
         class="puddle"
         :stroke-width="stroke * 0.4"
@@ -170,14 +169,14 @@ function end(event: PointerEvent): void {
       <path :d="markPath(mark, support)" :stroke-width="stroke * 4.4" class="halo" />
       <path :d="markPath(mark, support)" :stroke-width="stroke * 2.4" class="draft" />
     </g>
-    <g v-for="(pass, index) in passes" :key="index" class="pass">
-      <path :d="arrowPath(pass, support)" :stroke-width="stroke * 3.4" class="halo" />
-      <path :d="arrowPath(pass, support)" :stroke-width="stroke * 1.6" class="arrow" />
-    </g>
-    <g v-if="draft">
-      <path :d="arrowPath(draft, support)" :stroke-width="stroke * 4.4" class="halo" />
-      <path :d="arrowPath(draft, support)" :stroke-width="stroke * 2.4" class="draft" />
-    </g>
+    <path
+      v-for="(pass, index) in passes"
+      :key="`pass ${index}`"
+      :d="airPath(pass, support)"
+      :stroke-width="stroke"
+      class="air"
+    />
+    <path v-if="draft" :d="airPath(draft, support)" :stroke-width="stroke" class="air coming" />
   </svg>
 </template>
 
@@ -215,7 +214,7 @@ svg {
 
 .puddle {
   stroke: var(--ink);
-  stroke-opacity: 0.35;
+  stroke-opacity: 0.6;
 }
 
 .edge {
@@ -223,7 +222,18 @@ svg {
   stroke: var(--ink-soft);
 }
 
-.arrow,
+.air {
+  fill: var(--ink);
+  stroke: var(--bench);
+  stroke-linejoin: round;
+}
+
+/* What is about to be done: the next action. */
+.air.coming {
+  fill: var(--brass);
+  stroke: var(--ink);
+}
+
 .draft,
 .halo {
   fill: none;

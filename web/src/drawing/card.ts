@@ -11,15 +11,9 @@ export function runShare(viscosityPaS: number, seconds: number, stoppedAt: numbe
   return Math.min(0.97, Math.cbrt(seconds / forecast));
 }
 
-/** A dot and its trail down a lane as an SVG path: round below, narrower above. */
+/** A dot and its trail down a lane as an SVG path: a circle before it has run, then as wide all along. */
 export function trailPath(x: number, top: number, length: number, radius: number): string {
-  const neck = radius * 0.62;
-  const end = top + length;
-  return [
-    `M${x - neck} ${top}`,
-    `A${neck} ${neck} 0 0 1 ${x + neck} ${top}`,
-    `C${x + neck} ${top + length * 0.6} ${x + radius} ${end - radius * 1.4} ${x + radius} ${end - radius}`,
-    `A${radius} ${radius} 0 0 1 ${x - radius} ${end - radius}`,
-    `C${x - radius} ${end - radius * 1.4} ${x - neck} ${top + length * 0.6} ${x - neck} ${top}Z`,
-  ].join('');
+  const end = top + length - radius;
+  const start = Math.min(top + radius, end);
+  return `M${x - radius} ${start}A${radius} ${radius} 0 0 1 ${x + radius} ${start}V${end}A${radius} ${radius} 0 0 1 ${x - radius} ${end}Z`;
 }

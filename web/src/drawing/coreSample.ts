@@ -3,8 +3,7 @@ import type { CoreSample, SampleLayer } from '@icy-ribbon/core/piece/stack';
 export interface DrawnSampleLayer {
   readonly key: string;
   readonly layer: SampleLayer;
-  readonly path: string;
-  /** Top and bottom in the middle, px from the top of the drawing. */
+  /** Top and bottom, px from the top of the drawing. */
   readonly top: number;
   readonly bottom: number;
   readonly labelY: number;
@@ -18,71 +17,48 @@ export interface DrawnSample {
   readonly dent: string | null;
 }
 
-const LABEL_PX = 34;
+const LABEL_PX = 50;
 const STEPS = 24;
-const HEADROOM = 1.12;
+const HEADROOM = 1.06;
 
 /**
- * A core sample drawn to scale: thickness upward in one scale, width in another; each puddle ends in the
- * round shoulder of a spreading puddle, (1 - s^2)^(1/3).
+ * The middle of a pile as a drill would lift it out: a straight column, thickness to scale.
  *
+ * @param box px
  * @param dentMm what the air presses into its top
  */
-export function drawSample(
+export function drawColumn(
   sample: CoreSample,
   box: { readonly width: number; readonly height: number },
   dentMm: number,
 ): DrawnSample {
   const pxPerMm = box.height / (Math.max(1, sample.heightMm) * HEADROOM);
-  const widest = Math.max(
-    1,
-    ...sample.layers.map(({ radiusMm }) => (Number.isFinite(radiusMm) ? radiusMm : 0)),
-  );
-  const pxPerRadius = box.width / 2 / widest;
   const floor = box.height;
-  const middle = box.width / 2;
-  // Height of the pile so far at each step from the middle outward, as shares of the widest puddle.
-  const pile = Array.from({ length: STEPS + 1 }, () => 0);
   let underMm = 0;
   const drawn = sample.layers.map((layer, index) => {
-    const before = [...pile];
-    pile.forEach((_, step) => {
-      const s = (step / STEPS) * (widest / layer.radiusMm);
-      const shape = Number.isFinite(layer.radiusMm) ? Math.cbrt(Math.max(0, 1 - s * s)) : 1;
-      pile[step] = before[step]! + layer.thicknessMm * shape;
-    });
-    const x = (step: number) => (step / STEPS) * widest * pxPerRadius;
-    const edge = (heights: readonly number[], side: 1 | -1) =>
-      heights.map(
-        (mm, step) => `${(middle + side * x(step)).toFixed(1)} ${(floor - mm * pxPerMm).toFixed(1)}`,
-      );
-    const upper = [...edge(pile, -1).toReversed(), ...edge(pile, 1).slice(1)];
-    const lower = [...edge(before, 1).toReversed(), ...edge(before, -1).slice(1)];
     const bottom = floor - underMm * pxPerMm;
     underMm += layer.thicknessMm;
     return {
       key: layer.layerId ?? `base${index}`,
       layer,
-      path: `M${[...upper, ...lower].join('L')}Z`,
       top: floor - underMm * pxPerMm,
       bottom,
       labelY: floor - (underMm - layer.thicknessMm / 2) * pxPerMm,
     };
   });
+  const deep = Math.min(sample.heightMm, dentMm) * pxPerMm;
+  const top = floor - sample.heightMm * pxPerMm;
   return {
     layers: spread(drawn, box.height),
     pxPerMm,
     floor,
-    dent:
-      dentMm > 0 && sample.heightMm > 0
-        ? dentPath(sample, dentMm, middle, floor, pxPerMm, pxPerRadius)
-        : null,
+    dent: deep > 0 ? `M0 ${top}Q${box.width / 2} ${top + 2 * deep} ${box.width} ${top}` : null,
   };
 }
 
 /** Labels from the bottom up, none over another, none out of the drawing. */
 function spread(layers: readonly DrawnSampleLayer[], height: number): DrawnSampleLayer[] {
-  let limit = height - 8;
+  let limit = height - 24;
   const placed = layers.map((layer) => {
     const labelY = Math.min(layer.labelY, limit);
     limit = labelY - LABEL_PX;
@@ -101,17 +77,66 @@ function spread(layers: readonly DrawnSampleLayer[], height: number): DrawnSampl
     .toReversed();
 }
 
-/** The dish that the air presses into the top of the pile. */
-function dentPath(
+export interface Silhouette {
+  readonly layers: readonly { readonly key: string; readonly path: string; readonly colorHex: string }[];
+  /** Of the widest puddle; what lies on the whole support has no width of its own. */
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** Width and height of the drawing, px. */
+  readonly width: number;
+  readonly height: number;
+  /** Ends of the pile on the floor, px. */
+  readonly from: number;
+  readonly to: number;
+}
+
+/** What lies under the pile is drawn so much wider than the pile. */
+const AROUND = 1.15;
+
+/**
+ * A pile from the side, width and height in one scale: how flat it lies. Each puddle ends in the round shoulder
+ * of a spreading puddle, (1 - s^2)^(1/3).
+ *
+ * @param box the most it may take, px
+ */
+export function drawSilhouette(
   sample: CoreSample,
-  dentMm: number,
-  middle: number,
-  floor: number,
-  pxPerMm: number,
-  pxPerRadius: number,
-): string {
-  const top = floor - sample.heightMm * pxPerMm;
-  const deep = Math.min(sample.heightMm, dentMm) * pxPerMm;
-  const half = Math.max(16, 10 * pxPerRadius);
-  return `M${middle - half} ${top}C${middle - half / 2} ${top} ${middle - half / 2} ${top + deep} ${middle} ${top + deep}S${middle + half / 2} ${top} ${middle + half} ${top}`;
+  box: { readonly width: number; readonly height: number },
+): Silhouette {
+  const radii = sample.layers.map(({ radiusMm }) => radiusMm).filter(Number.isFinite);
+  const widest = Math.max(1, ...radii);
+  const scale = Math.min(box.width / (2 * AROUND * widest), box.height / Math.max(0.1, sample.heightMm));
+  const [width, height] = [2 * AROUND * widest * scale, sample.heightMm * scale];
+  const middle = width / 2;
+  // Height of the pile so far at each step from the middle outward.
+  const pile = Array.from({ length: STEPS + 1 }, () => 0);
+  const outward = (step: number) => (step / STEPS) * AROUND * widest;
+  const layers = sample.layers.map((layer, index) => {
+    const before = [...pile];
+    pile.forEach((_, step) => {
+      const s = outward(step) / layer.radiusMm;
+      pile[step] = before[step]! + layer.thicknessMm * Math.cbrt(Math.max(0, 1 - s * s));
+    });
+    const edge = (heights: readonly number[], side: 1 | -1) =>
+      heights.map(
+        (mm, step) =>
+          `${(middle + side * outward(step) * scale).toFixed(1)} ${(height - mm * scale).toFixed(1)}`,
+      );
+    const upper = [...edge(pile, -1).toReversed(), ...edge(pile, 1).slice(1)];
+    const lower = [...edge(before, 1).toReversed(), ...edge(before, -1).slice(1)];
+    return {
+      key: layer.layerId ?? `base${index}`,
+      path: `M${[...upper, ...lower].join('L')}Z`,
+      colorHex: layer.paint.colorHex,
+    };
+  });
+  return {
+    layers,
+    widthMm: 2 * widest,
+    heightMm: sample.heightMm,
+    width,
+    height,
+    from: middle - widest * scale,
+    to: middle + widest * scale,
+  };
 }

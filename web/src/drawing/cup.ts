@@ -57,9 +57,11 @@ export interface DrawnLayer extends CupLayer {
   readonly labelY: number;
 }
 
-const LABEL_PX = 15;
-/** Width kept beside a cup for its labels, pixels: grams alone, or grams and what it is. */
-export const LABEL_SPACE = { grams: 62, words: 104 } as const;
+export const LABEL_PX = 15;
+/** Width kept beside a cup for its labels, px: grams and what it is. */
+export const BESIDE_PX = 104;
+/** Least width of labels that stand over a cup, px. */
+export const OVER_PX = 96;
 
 /**
  * Lays ingredients into a drawn cup from the bottom up and finds a place for each label beside it.

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { STAGES } from '@icy-ribbon/core/paint/stage';
 import { cupFor, drawLayers, levelCm } from './cup.ts';
 import { alongRibbon, placeBeads, ribbonAt, spreadApart } from './ribbon.ts';
-import { arrowPath, puddleRadiusMm } from './support.ts';
+import { airPath, puddleRadiusMm } from './support.ts';
 
 describe('the ribbon', () => {
   it('runs from thick at the left to thin at the right, in equal steps for equal ratios', () => {
@@ -101,15 +101,19 @@ describe('the cup', () => {
 describe('the support from above', () => {
   const support = { shape: 'rectangle', widthMm: 300, heightMm: 400, sideDepthMm: 18 } as const;
 
-  it('draws air as an arrow from where it began to where it went', () => {
-    const path = arrowPath({ directionDeg: 90, seconds: 4, from: { x: 0.5, y: 0.5 } }, support);
-    const [, tip] = path
-      .slice(1)
-      .split('M')[0]!
+  it('draws air as a wedge, narrow where it began and wide where it went', () => {
+    const path = airPath({ directionDeg: 90, seconds: 4, from: { x: 0.5, y: 0.5 } }, support);
+    const places = path
+      .slice(1, -1)
       .split('L')
-      .map((point) => point.split(' ').map(Number));
-    expect(tip![0]).toBeGreaterThan(150);
-    expect(tip![1]).toBeCloseTo(200, 0);
+      .map((point) => point.split(' ').map(Number) as [number, number]);
+    const high = (from: number, to: number) => {
+      const ys = places.filter(([x]) => x >= from && x <= to).map(([, y]) => y);
+      return Math.max(...ys) - Math.min(...ys);
+    };
+    expect(Math.max(...places.map(([x]) => x))).toBeGreaterThan(180);
+    expect(high(149, 151)).toBeLessThan(high(160, 400) / 4);
+    places.forEach(([, y]) => expect(Math.abs(y - 200)).toBeLessThan(10));
   });
 
   it('draws more paint as a wider puddle', () => {

@@ -1,3 +1,5 @@
+import { ON_PHOTO } from '../theme/tokens.ts';
+
 /** Side of the magnifier in pixels, and how many times as large it shows the photo. */
 export const LENS_PX = 132;
 export const LENS_ZOOM = 5;
@@ -20,10 +22,10 @@ export function drawLens(pen: Pen, photo: CanvasImageSource, [x, y]: readonly [n
   const middle = LENS_PX / 2;
   const reach = middle / LENS_ZOOM;
   pen.imageSmoothingEnabled = false;
-  pen.fillStyle = '#0b1a24';
+  pen.fillStyle = ON_PHOTO.edge;
   pen.fillRect(0, 0, LENS_PX, LENS_PX);
   pen.drawImage(photo, x - reach, y - reach, 2 * reach, 2 * reach, 0, 0, LENS_PX, LENS_PX);
-  pen.strokeStyle = '#ff9d2e';
+  pen.strokeStyle = ON_PHOTO.held;
   pen.beginPath();
   pen.moveTo(middle, 0);
   pen.lineTo(middle, LENS_PX);

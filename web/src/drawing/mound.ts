@@ -44,6 +44,9 @@ export function stickfulAt(viscosityPaS: number, seconds: number): StickfulAt {
   };
 }
 
+/** The moment that tells the stages apart: the stickful still runs, and has piled up or dented all that it will, s. */
+export const TELLING_S = FALL_S + RUN_S - 0.05;
+
 /** What still stands of the mound so long after the stickful has run out, mm: it tells the stages apart in a still picture. */
 export const moundLaterMm = (viscosityPaS: number, seconds = 1): number =>
   Math.max(0, stickfulAt(viscosityPaS, FALL_S + RUN_S + seconds).heightMm);

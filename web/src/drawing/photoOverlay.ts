@@ -30,9 +30,6 @@ export function cellsOf(detail: PhotoDetail): DrawnCell[] {
   }));
 }
 
-/** Sizes are told apart in five steps, from pale to brass, and by the width of the line. */
-export const SIZE_COLORS = ['#dff3ff', '#8fd3ff', '#43a6f0', '#f0c26a', '#ff9d2e'] as const;
-
 /** Limits between the size steps: fifths of the cells. */
 export function sizeLimits(cells: readonly DrawnCell[]): number[] {
   const sorted = cells.map((cell) => cell.diameterMm).sort((a, b) => a - b);

@@ -2,7 +2,7 @@ import { layOut, LAYOUTS, type PlanPaint } from '@icy-ribbon/core/piece/plan';
 import { coreSample } from '@icy-ribbon/core/piece/stack';
 import { measureWords } from '../words/measure.ts';
 import { forecastWords } from '../words/forecast.ts';
-import { drawSample } from './coreSample.ts';
+import { drawColumn, drawSilhouette } from './coreSample.ts';
 import { baseShapes, faceOutline, inkOn, itemName, pathBands, stackDisks, tipOf } from './plan.ts';
 import { planSvg } from './planSvg.ts';
 
@@ -116,18 +116,25 @@ describe('the core sample drawn', () => {
   const sample = coreSample(context.plan, context.plan.stacks[0]!, paints, { moment: 'poured' });
 
   it('is to scale: every layer is as high as its thickness, one on the other', () => {
-    const drawn = drawSample(sample, { width: 200, height: 300 }, 1.5);
+    const drawn = drawColumn(sample, { width: 200, height: 300 }, 1.5);
     drawn.layers.forEach(({ layer, top, bottom }, index) => {
       expect(bottom - top).toBeCloseTo(layer.thicknessMm * drawn.pxPerMm, 9);
       expect(bottom).toBeCloseTo(drawn.layers[index - 1]?.top ?? drawn.floor, 9);
     });
     expect(drawn.dent).toMatch(/^M/);
-    expect(drawn.layers.every(({ path }) => !path.includes('NaN'))).toBe(true);
+  });
+
+  it('from the side has one scale for width and height', () => {
+    const side = drawSilhouette(sample, { width: 260, height: 44 });
+    expect((side.to - side.from) / side.height).toBeCloseTo(side.widthMm / side.heightMm, 9);
+    expect(side.width).toBeLessThanOrEqual(260 + 1e-9);
+    expect(side.height).toBeLessThanOrEqual(44 + 1e-9);
+    expect(side.layers.every(({ path }) => !path.includes('NaN'))).toBe(true);
   });
 
   it('labels do not cover one another, even in a low drawing', () => {
-    const labels = drawSample(sample, { width: 200, height: 150 }, 0).layers.map(({ labelY }) => labelY);
-    labels.slice(1).forEach((y, index) => expect(labels[index]! - y).toBeGreaterThanOrEqual(34));
+    const labels = drawColumn(sample, { width: 110, height: 300 }, 0).layers.map(({ labelY }) => labelY);
+    labels.slice(1).forEach((y, index) => expect(labels[index]! - y).toBeGreaterThanOrEqual(50));
   });
 
   it('says what an interface will do', () => {
@@ -135,9 +142,9 @@ describe('the core sample drawn', () => {
     const opens = { fromSeconds: 99, toSeconds: 198 };
     const say = (changes: object) =>
       forecastWords({ lower: 0, cells, opens, also: [], verdict: 'opens', ...changes } as never, METRIC);
-    expect(say({})).toBe('opens in 2 to 3 min, 2.5 mm');
-    expect(say({ opens: { fromSeconds: 23, toSeconds: 46 } })).toBe('opens in 23 to 46 s, 2.5 mm');
-    expect(say({ verdict: 'sinks' })).toBe('sinks in 2 to 3 min');
+    expect(say({})).toBe('opens in 2 to 3\u00a0min, 2.5\u00a0mm');
+    expect(say({ opens: { fromSeconds: 23, toSeconds: 46 } })).toBe('opens in 23 to 46\u00a0s, 2.5\u00a0mm');
+    expect(say({ verdict: 'sinks' })).toBe('sinks in 2 to 3\u00a0min');
     expect(say({ verdict: 'slow' })).toBe('dries before it opens');
     expect(say({ verdict: 'holds', cells: { stable: true }, opens: null })).toBe('holds');
     expect(say({ verdict: 'opens-otherwise', also: ['thin-sheet', 'metallic'] })).toBe(

@@ -1,3 +1,4 @@
+import { LIGHT, UNKNOWN_PAINT } from '../theme/tokens.ts';
 import { airTool, breathReachMm } from '@icy-ribbon/core/flow/air';
 import { exitOf, type BlowerExit } from '@icy-ribbon/core/piece/amount';
 import {
@@ -39,14 +40,13 @@ export interface PlanContext {
   readonly blowers: readonly BlowerExit[];
 }
 
-const UNKNOWN_HEX = '#9aa7ae';
 /** A ribbon lies about so thick, mm (common practice). */
 export const RIBBON_MM = 2;
 const STRIPES = 9;
 const ROUND_STEPS = 72;
 
 const colorOf = (paints: readonly PlanPaint[], id: string) =>
-  paints.find((paint) => paint.id === id)?.colorHex ?? UNKNOWN_HEX;
+  paints.find((paint) => paint.id === id)?.colorHex ?? UNKNOWN_PAINT;
 
 /** The base's areas as outlines: one, the two sides of the seam, or wavy bands of a marbled base. */
 export function baseShapes({ plan, support, paints }: PlanContext): Area[] {
@@ -56,10 +56,10 @@ export function baseShapes({ plan, support, paints }: PlanContext): Area[] {
   if (base.pattern === 'split' && base.seam) {
     return seamSides(support, base.seam).map((outline, index) => ({
       outline,
-      colorHex: colors[index] ?? UNKNOWN_HEX,
+      colorHex: colors[index] ?? UNKNOWN_PAINT,
     }));
   }
-  const face: Area = { outline: faceOutline(support), colorHex: colors[0] ?? UNKNOWN_HEX };
+  const face: Area = { outline: faceOutline(support), colorHex: colors[0] ?? UNKNOWN_PAINT };
   return base.pattern === 'marbled' ? [face, ...marbling(support, colors)] : [face];
 }
 
@@ -92,7 +92,7 @@ function marbling({ widthMm, heightMm }: SupportSize, colors: readonly string[])
         ...xs.map((x) => ({ x, y: wave(x, row) })),
         ...xs.toReversed().map((x) => ({ x, y: wave(x, row + 0.55) })),
       ],
-      colorHex: colors[1 + (row % Math.max(1, colors.length - 1))] ?? colors[0] ?? UNKNOWN_HEX,
+      colorHex: colors[1 + (row % Math.max(1, colors.length - 1))] ?? colors[0] ?? UNKNOWN_PAINT,
     };
   });
 }
@@ -203,5 +203,5 @@ export const PATH_LABELS: Readonly<Record<PlanPath['kind'], string>> = {
 export function inkOn(hex: string): string {
   const value = Number.parseInt(hex.slice(1), 16);
   const light = 0.299 * (value >> 16) + 0.587 * ((value >> 8) & 255) + 0.114 * (value & 255);
-  return light > 140 ? '#15252f' : '#ffffff';
+  return light > 140 ? LIGHT.ink : LIGHT.onWater;
 }

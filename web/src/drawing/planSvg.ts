@@ -1,8 +1,10 @@
+import { LIGHT } from '../theme/tokens.ts';
 import type { Place } from '@icy-ribbon/core/piece/plan';
+import { airWedge } from './airWedge.ts';
 import { baseShapes, faceOutline, inkOn, pathBands, stackDisks, tipOf, type PlanContext } from './plan.ts';
+import { puddlePath } from './puddle.ts';
 
-const INK = '#15252f';
-const PAPER = '#fbfdfe';
+const { ink: INK, bench: PAPER, ice: GROUND } = LIGHT;
 const MARGIN_MM = 12;
 
 const round = (value: number) => Number(value.toFixed(2));
@@ -10,19 +12,21 @@ const points = (places: readonly Place[]) => places.map(({ x, y }) => `${round(x
 
 /**
  * A plan as an SVG file to scale: its width and height are in millimeters, so that it prints in true size.
- * Nothing in it is text of the artist's, so nothing needs escaping.
+ * `margin` is how much is left around it, mm. Nothing in it is text of the artist's, so nothing needs escaping.
  */
-export function planSvg(context: PlanContext): string {
+export function planSvg(context: PlanContext, margin = MARGIN_MM): string {
   const { support, plan } = context;
   const span = Math.min(support.widthMm, support.heightMm);
   const stroke = span / 220;
   const face = points(faceOutline(support));
-  const [width, height] = [support.widthMm + 2 * MARGIN_MM, support.heightMm + 2 * MARGIN_MM];
+  const [width, height] = [support.widthMm + 2 * margin, support.heightMm + 2 * margin];
   const parts = [
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="${-MARGIN_MM} ${-MARGIN_MM} ${width} ${height}">`,
-    `<rect x="${-MARGIN_MM}" y="${-MARGIN_MM}" width="${width}" height="${height}" fill="${PAPER}"/>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="${-margin} ${-margin} ${width} ${height}">`,
+    ...(margin > 0
+      ? [`<rect x="${-margin}" y="${-margin}" width="${width}" height="${height}" fill="${GROUND}"/>`]
+      : []),
     `<defs><clipPath id="face"><polygon points="${face}"/></clipPath></defs>`,
-    `<g clip-path="url(#face)"><polygon points="${face}" fill="#e3eef3"/>`,
+    `<g clip-path="url(#face)"><polygon points="${face}" fill="${PAPER}"/>`,
     ...baseShapes(context).map(
       (area) => `<polygon points="${points(area.outline)}" fill="${area.colorHex}"/>`,
     ),
@@ -36,28 +40,21 @@ export function planSvg(context: PlanContext): string {
       `<circle cx="${round(stack.at.x)}" cy="${round(stack.at.y)}" r="${round(stack.footprintMm / 2)}" fill="none" stroke="${INK}" stroke-width="${round(stroke / 2)}" stroke-dasharray="${round(4 * stroke)}"/>`,
       ...stackDisks(context, stack).map(
         (disk) =>
-          `<circle cx="${round(disk.at.x)}" cy="${round(disk.at.y)}" r="${round(disk.radiusMm)}" fill="${disk.colorHex}" stroke="${inkOn(disk.colorHex)}" stroke-opacity="0.4" stroke-width="${round(stroke / 2)}"/>`,
+          `<path d="${puddlePath(disk.at.x, disk.at.y, disk.radiusMm)}" fill="${disk.colorHex}" stroke="${inkOn(disk.colorHex)}" stroke-opacity="0.4" stroke-width="${round(stroke / 2)}"/>`,
       ),
     ]),
     '</g>',
     `<polygon points="${face}" fill="none" stroke="${INK}" stroke-width="${round(stroke)}"/>`,
-    ...plan.passes.map((pass, index) => arrow(pass.at, tipOf(context, pass), index + 1, stroke)),
+    ...plan.passes.map((pass, index) => air(pass.at, tipOf(context, pass), index + 1, stroke)),
     '</svg>',
   ];
   return parts.join('\n');
 }
 
-function arrow(from: Place, tip: Place, number: number, stroke: number): string {
-  const angle = Math.atan2(tip.y - from.y, tip.x - from.x);
-  const barb = (turn: number) => ({
-    x: tip.x - 5 * stroke * Math.cos(angle + turn),
-    y: tip.y - 5 * stroke * Math.sin(angle + turn),
-  });
-  const line = `${points([from, tip])} ${points([barb(0.5), tip, barb(-0.5)])}`;
+function air(from: Place, tip: Place, number: number, stroke: number): string {
   const radius = 5 * stroke;
   return [
-    `<polyline points="${line}" fill="none" stroke="${PAPER}" stroke-width="${round(3.2 * stroke)}" stroke-linecap="round"/>`,
-    `<polyline points="${line}" fill="none" stroke="${INK}" stroke-width="${round(1.3 * stroke)}" stroke-linecap="round"/>`,
+    `<polygon points="${points(airWedge(from, tip, 2 * radius))}" fill="${INK}" stroke="${PAPER}" stroke-width="${round(stroke)}" stroke-linejoin="round"/>`,
     `<circle cx="${round(tip.x)}" cy="${round(tip.y)}" r="${round(radius)}" fill="${PAPER}" stroke="${INK}" stroke-width="${round(stroke * 0.7)}"/>`,
     `<text x="${round(tip.x)}" y="${round(tip.y + 2 * stroke)}" font-family="sans-serif" font-size="${round(6 * stroke)}" text-anchor="middle" fill="${INK}">${number}</text>`,
   ].join('');

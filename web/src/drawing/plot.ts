@@ -1,5 +1,5 @@
 import Plotly from 'plotly.js-basic-dist-min';
-import type { Palette } from '../theme/palette.ts';
+import { FACE, TYPE, type Palette } from '../theme/tokens.ts';
 
 export interface PlotLayout {
   readonly xTitle: string;
@@ -11,9 +11,19 @@ export interface PlotLayout {
   readonly legend?: boolean;
 }
 
+/** From what the axes show to pixels of the element. */
+export type PlaceOf = (x: number, y: number) => { readonly left: number; readonly top: number };
+
+interface DrawnAxis {
+  readonly _offset: number;
+  d2p(value: number): number;
+}
+
 export interface Plotting {
   draw(data: readonly object[], layout: PlotLayout, palette: Palette): void;
   resize(): void;
+  /** Tells, whenever the chart was drawn anew, where points of its axes lie in the element (px). */
+  onPlaced(told: (placeOf: PlaceOf) => void): void;
   /** Tells the `customdata` of the point that the pointer is over. */
   onHover(told: (custom: unknown) => void): void;
   close(): void;
@@ -32,15 +42,21 @@ export function plotInto(element: HTMLElement): Plotting {
         responsive: false,
       });
     },
-    onHover(told) {
-      (element as unknown as { on(name: string, listen: (event: HoverEvent) => void): void }).on(
-        'plotly_hover',
-        (event) => told(event.points[0]?.customdata),
-      );
-    },
+    onHover: (told) =>
+      listen<HoverEvent>(element, 'plotly_hover', (event) => told(event.points[0]?.customdata)),
+    onPlaced: (told) =>
+      listen(element, 'plotly_afterplot', () => {
+        const { xaxis, yaxis } = (element as unknown as { _fullLayout: Record<'xaxis' | 'yaxis', DrawnAxis> })
+          ._fullLayout;
+        told((x, y) => ({ left: xaxis._offset + xaxis.d2p(x), top: yaxis._offset + yaxis.d2p(y) }));
+      }),
     resize: () => void Plotly.Plots.resize(element),
     close: () => Plotly.purge(element),
   };
+}
+
+function listen<Event>(element: HTMLElement, name: string, heard: (event: Event) => void): void {
+  (element as unknown as { on(name: string, heard: (event: Event) => void): void }).on(name, heard);
 }
 
 function styled({ xTitle, yTitle, logY, ticks, shapes, rangeY, legend }: PlotLayout, palette: Palette) {
@@ -52,7 +68,7 @@ function styled({ xTitle, yTitle, logY, ticks, shapes, rangeY, legend }: PlotLay
     title: { standoff: 6 },
   };
   return {
-    font: { family: 'Figtree Variable, system-ui, sans-serif', size: 13, color: palette.ink },
+    font: { family: FACE, size: TYPE.note, color: palette.ink },
     paper_bgcolor: 'transparent',
     plot_bgcolor: 'transparent',
     margin: { l: 52, r: 12, t: 8, b: 38 },

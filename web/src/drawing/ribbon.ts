@@ -25,6 +25,8 @@ export interface PlacedBead {
   readonly tailFrom: number;
   readonly tailTo: number;
   readonly beyond: 'thick' | 'thin' | null;
+  /** How far above (below 0) or below the ribbon's middle line it lies: beads that would hide each other are stacked. */
+  readonly dy: number;
   /** Middle of the label; labels fan out sideways so that none covers another. */
   readonly labelX: number;
 }
@@ -48,10 +50,12 @@ export function placeBeads(beads: readonly BeadInput[], frame: RibbonFrame): Pla
     sorted.map((bead) => bead.name.length * frame.charWidth + LABEL_GAP),
     frame.width,
   );
+  const dys = stackApart(shares.map(toX));
   return sorted.map((bead, index) => {
     const share = shares[index] ?? 0;
     return {
       id: bead.id,
+      dy: dys[index] ?? 0,
       x: toX(share),
       tailFrom: toX(share - (NINE_IN_TEN * bead.spreadLn) / SPAN),
       tailTo: toX(share + (NINE_IN_TEN * bead.spreadLn) / SPAN),
@@ -59,6 +63,24 @@ export function placeBeads(beads: readonly BeadInput[], frame: RibbonFrame): Pla
       labelX: labelX[index] ?? 0,
     };
   });
+}
+
+/** Beads nearer than this would hide one another, px. */
+const TOUCHING_PX = 16;
+export const STACK_PITCH_PX = 12;
+
+/** How far each of some beads, sorted along the ribbon, is moved up or down so that all are seen. */
+function stackApart(xs: readonly number[]): number[] {
+  const dys: number[] = [];
+  let first = 0;
+  xs.forEach((x, index) => {
+    const next = xs[index + 1];
+    if (next !== undefined && next - x < TOUCHING_PX) return;
+    const count = index - first + 1;
+    for (let at = 0; at < count; at += 1) dys.push((at - (count - 1) / 2) * STACK_PITCH_PX);
+    first = index + 1;
+  });
+  return dys;
 }
 
 /**
@@ -107,22 +129,34 @@ export function spreadApart(wanted: readonly number[], widths: readonly number[]
   return middles;
 }
 
+/** Its waves grow from the thick end to the thin one, px. */
+const WAVE_PX = { thick: 5, thin: 9 } as const;
+const WAVES = 1.35;
+
 /** The ribbon's middle line and half-height at a share of its length: it thins and flows to the right. */
 export function ribbonAt(share: number, middle: number): { y: number; half: number } {
+  const wave = WAVE_PX.thick + (WAVE_PX.thin - WAVE_PX.thick) * share;
   return {
-    y: middle + 5 * Math.sin(share * Math.PI * 2.2 + 0.4) * (0.4 + 0.6 * share),
+    y: middle + wave * Math.sin(2 * Math.PI * WAVES * share + 0.4),
     half: 5 + 21 * (1 - share) ** 1.4,
   };
 }
 
-/** The ribbon's outline as an SVG path. */
-export function ribbonPath(width: number, middle: number): string {
+/** The outline of the ribbon, or of a stretch of it, as an SVG path. */
+export function ribbonPath(width: number, middle: number, from = 0, to = 1): string {
   const steps = 60;
   const points = Array.from({ length: steps + 1 }, (_, step) => {
-    const share = step / steps;
+    const share = from + ((to - from) * step) / steps;
     return { x: share * width, ...ribbonAt(share, middle) };
   });
   const upper = points.map(({ x, y, half }) => `${x.toFixed(1)} ${(y - half).toFixed(1)}`);
   const lower = points.map(({ x, y, half }) => `${x.toFixed(1)} ${(y + half).toFixed(1)}`).reverse();
   return `M${[...upper, ...lower].join('L')}Z`;
+}
+
+/** The thin end laid back over itself, as paint folds when it is poured from a height; drawn behind the ribbon. */
+export function foldPath(width: number, middle: number): string {
+  const { y, half } = ribbonAt(1, middle);
+  const [x, low] = [width, y + half];
+  return `M${x} ${y - half}C${x + 7} ${y} ${x + 6} ${low + 4} ${x - 6} ${low + 7}C${x - 22} ${low + 10} ${x - 34} ${low + 7} ${x - 48} ${low + 9}L${x - 47} ${low + 2}C${x - 34} ${low + 1} ${x - 20} ${low + 3} ${x - 8} ${low - 1}Z`;
 }

@@ -1,3 +1,4 @@
+import { airWedge } from './airWedge.ts';
 import type { Mark } from '@icy-ribbon/core/piece/event';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 
@@ -16,20 +17,15 @@ export function puddleRadiusMm(mg: number): number {
   return Math.sqrt(mg / MG_PER_MM3 / PUDDLE_DEPTH_MM / Math.PI);
 }
 
-/** A blowing pass as an arrow in millimeters on the support; longer passes are drawn longer. */
-export function arrowPath(pass: DrawnPass, support: SupportSize): string {
+/** A blowing pass as a wedge of air in millimeters on the support; longer passes are drawn longer. */
+export function airPath(pass: DrawnPass, support: SupportSize): string {
   const span = Math.min(support.widthMm, support.heightMm);
-  const x = (pass.from?.x ?? 0.5) * support.widthMm;
-  const y = (pass.from?.y ?? 0.5) * support.heightMm;
+  const from = { x: (pass.from?.x ?? 0.5) * support.widthMm, y: (pass.from?.y ?? 0.5) * support.heightMm };
   const length = span * (0.18 + 0.2 * Math.min(1, pass.seconds / 8));
   const angle = (pass.directionDeg * Math.PI) / 180;
-  const tip = { x: x + length * Math.sin(angle), y: y - length * Math.cos(angle) };
-  const barb = (turn: number) => {
-    const side = angle + Math.PI + turn;
-    return `${(tip.x + span * 0.045 * Math.sin(side)).toFixed(1)} ${(tip.y - span * 0.045 * Math.cos(side)).toFixed(1)}`;
-  };
-  const end = `${tip.x.toFixed(1)} ${tip.y.toFixed(1)}`;
-  return `M${x.toFixed(1)} ${y.toFixed(1)}L${end}M${barb(0.5)}L${end}L${barb(-0.5)}`;
+  const tip = { x: from.x + length * Math.sin(angle), y: from.y - length * Math.cos(angle) };
+  const outline = airWedge(from, tip, span * 0.05);
+  return `M${outline.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
 }
 
 /** A place that was touched: a circle of its width, or the stroke with a bar at its end. */

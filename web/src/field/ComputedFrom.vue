@@ -55,7 +55,7 @@ async function fetchCard(): Promise<void> {
 
 <style scoped>
 .origin {
-  font-size: 12px;
+  font-size: var(--type-note);
   color: var(--ink-soft);
   border-bottom: 1px dotted var(--ink-soft);
 }

@@ -20,17 +20,17 @@ defineProps<{ label: string; for: string; error?: string | undefined; hint?: str
 }
 
 label {
-  font-size: 13px;
+  font-size: var(--type-note);
   color: var(--ink-soft);
 }
 
 .message {
-  font-size: 13px;
+  font-size: var(--type-note);
   color: var(--alarm);
 }
 
 .hint {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .wrong :deep(.ant-input),

@@ -83,6 +83,6 @@ async function take(mix: PieceSummary['mixes'][number]): Promise<void> {
   flex-wrap: wrap;
   align-items: center;
   gap: 4px;
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 </style>

@@ -87,6 +87,6 @@ function leave(): void {
 
 <style scoped>
 .message {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

@@ -81,7 +81,7 @@ const isRound = computed(() => draft.value.shape === 'round');
 <style scoped>
 .support-form {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 
 .row {

@@ -68,6 +68,6 @@ async function act(notice: Notice): Promise<void> {
 
 .close {
   padding: 4px 12px;
-  font-size: 18px;
+  font-size: var(--type-lead);
 }
 </style>

@@ -12,32 +12,42 @@ useEventListener(window, 'keydown', (event) => {
 </script>
 
 <template>
-  <Modal v-model:open="open" title="Keys of this screen" :footer="null" :width="520">
-    <section v-for="group in shortcutGroups" :key="group.screen">
-      <h3>{{ group.screen }}</h3>
-      <dl>
-        <template v-for="shortcut in group.shortcuts" :key="shortcut.shown">
-          <dt>
-            <kbd>{{ shortcut.shown }}</kbd>
-          </dt>
-          <dd>{{ shortcut.does }}</dd>
-        </template>
-      </dl>
-    </section>
+  <Modal v-model:open="open" title="Keys of this screen" :footer="null" :width="860">
+    <div class="groups">
+      <section v-for="group in shortcutGroups" :key="group.screen">
+        <h3>{{ group.screen }}</h3>
+        <dl>
+          <template v-for="shortcut in group.shortcuts" :key="shortcut.shown">
+            <dt>
+              <kbd>{{ shortcut.shown }}</kbd>
+            </dt>
+            <dd>{{ shortcut.does }}</dd>
+          </template>
+        </dl>
+      </section>
+    </div>
   </Modal>
 </template>
 
 <style scoped>
-section + section {
-  margin-top: 16px;
-  padding-top: 16px;
-  border-top: 1px solid var(--rule);
+.groups {
+  columns: 2;
+  column-gap: 32px;
+}
+
+section {
+  padding-bottom: 16px;
+}
+
+h3,
+dt {
+  break-after: avoid;
 }
 
 dl {
   display: grid;
-  grid-template-columns: 150px 1fr;
-  gap: 8px 16px;
+  grid-template-columns: 132px 1fr;
+  gap: 6px 12px;
   margin: 8px 0 0;
 }
 
@@ -49,6 +59,12 @@ kbd {
   padding: 1px 8px;
   font-family: inherit;
   background: var(--ice);
-  border-bottom: 2px solid var(--ice-deep);
+  border-bottom: 2px solid var(--edge);
+}
+
+@media (width < 800px) {
+  .groups {
+    columns: 1;
+  }
 }
 </style>

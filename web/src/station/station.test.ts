@@ -25,7 +25,7 @@ describe('what is due today', () => {
   const mixed = (hours: number) => summary({ mixes: [{ mixedAt: ago(hours) }] });
 
   it('cups rest a day, are ready then, and thicken after two', () => {
-    expect(dueFrom([mixed(5)], NOW)[0]?.what).toBe('resting, mixed 5 h ago');
+    expect(dueFrom([mixed(5)], NOW)[0]?.what).toBe('resting, mixed 5\u00a0h ago');
     expect(dueFrom([mixed(25)], NOW)[0]?.what).toMatch(/rested a day/);
     expect(dueFrom([mixed(80)], NOW)[0]?.what).toMatch(/thickened/);
   });
@@ -51,16 +51,16 @@ describe('words', () => {
       ],
     } as unknown as Mix;
     const say = (ingredientId: string, portion: 'all' | 'half' | 'rest' | 'thirds') =>
-      stepWords({ ingredientId, mg: 15_000, portion }, mix, (mg) => `${mg / 1000} g`);
-    expect(say('m', 'half')).toMatch(/^Pour 15 g flow conditioner first, half of its 30 g/);
-    expect(say('p', 'all')).toMatch(/^Add 15 g Rust/);
-    expect(say('w', 'thirds')).toBe('Weigh in 15 g water and stir it in by thirds, each until smooth.');
-    expect(say('m', 'rest')).toMatch(/other half of the flow conditioner, 15 g/);
+      stepWords({ ingredientId, mg: 15_000, portion }, mix, (mg) => `${mg / 1000}\u00a0g`);
+    expect(say('m', 'half')).toMatch(/^Pour 15\u00a0g flow conditioner first, half of its 30\u00a0g/);
+    expect(say('p', 'all')).toMatch(/^Add 15\u00a0g Rust/);
+    expect(say('w', 'thirds')).toBe('Weigh in 15\u00a0g water and stir it in by thirds, each until smooth.');
+    expect(say('m', 'rest')).toMatch(/other half of the flow conditioner, 15\u00a0g/);
   });
 
   it('parts and degrees are written plainly', () => {
-    expect(partsWords([2, 1, 0.75])).toBe('2 : 1 : 0.75');
-    expect(partsWords([1.9999, 1])).toBe('2 : 1');
+    expect(partsWords([2, 1, 0.75])).toBe('2\u00a0:\u00a01\u00a0:\u00a00.75');
+    expect(partsWords([1.9999, 1])).toBe('2\u00a0:\u00a01');
     expect(degreeWord(0)).toBe('none');
     expect(degreeWord(null)).toBe('not judged');
   });
@@ -68,8 +68,8 @@ describe('words', () => {
   it('ages grow from minutes to days', () => {
     const before = (hours: number) => new Date(Date.now() - hours * HOUR).toISOString();
     expect(ageWords(before(0))).toBe('just now');
-    expect(ageWords(before(0.5))).toBe('30 min old');
-    expect(ageWords(before(20))).toBe('20 h old');
+    expect(ageWords(before(0.5))).toBe('30\u00a0min old');
+    expect(ageWords(before(20))).toBe('20\u00a0h old');
     expect(ageWords(before(24 * 9))).toBe('9 days old');
   });
 });

@@ -1,7 +1,7 @@
 import { usePreferredDark, useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, watchEffect } from 'vue';
-import { applyPalette, DARK, LIGHT } from '../theme/palette.ts';
+import { applyPalette, DARK, LIGHT } from '../theme/tokens.ts';
 
 /** Light or dark: as the device prefers until the artist chooses. */
 export const useAppearance = defineStore('appearance', () => {

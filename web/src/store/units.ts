@@ -32,16 +32,16 @@ export const useUnits = defineStore('units', () => {
     return (fine ? exact : coarse) + more;
   }
 
-  /** "30.0 g": number and unit; `fine` adds the digits that matter at the scale. */
+  /** "30.0 g": number and unit, which never break apart; `fine` adds the digits that matter at the scale. */
   function show(quantity: ShownQuantity, value: number, fine = false): string {
-    return `${showNumber(quantity, value, fine)} ${unitLabel(quantity)}`;
+    return `${showNumber(quantity, value, fine)}\u00a0${unitLabel(quantity)}`;
   }
 
   function showNumber(quantity: ShownQuantity, value: number, fine = false): string {
     const number = fromBase(quantity, value);
     // A kitchen scale tells tenths of a gram: hundredths are for the small amounts that are weighed drop by drop.
     const shown = number.toFixed(digits(quantity, fine && !(quantity === 'mass' && Math.abs(number) >= 10)));
-    return quantity === 'length' ? String(Number(shown)) : shown;
+    return (quantity === 'length' ? String(Number(shown)) : shown).replace('-', '−');
   }
 
   function unitLabel(quantity: ShownQuantity): string {

@@ -1,39 +1,51 @@
 import { theme } from 'ant-design-vue';
 import type { ThemeConfig } from 'ant-design-vue/es/config-provider/context';
-import type { Palette } from './palette.ts';
+import { FACE, TOUCH, TYPE, WEIGHT, type Palette } from './tokens.ts';
 
-const TOUCH_TARGET_PX = 40;
-
-/** The component library's look, from the product's own palette: fine rules, no shadows, no boxes. */
+/** The component kit's look, from the product's own tokens: fine rules, no shadows, no boxes. */
 export function componentTheme(palette: Palette, dark: boolean): ThemeConfig {
   return {
     algorithm: dark ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
-      fontFamily: "'Figtree Variable', system-ui, sans-serif",
-      fontSize: 15,
+      fontFamily: FACE,
+      fontSize: TYPE.text,
+      fontSizeSM: TYPE.note,
+      fontSizeLG: TYPE.lead,
+      fontSizeXL: TYPE.lead,
+      fontSizeHeading1: TYPE.title,
+      fontSizeHeading2: TYPE.lead,
+      fontSizeHeading3: TYPE.text,
+      fontWeightStrong: WEIGHT.strong,
       colorPrimary: palette.water,
       colorInfo: palette.water,
+      colorLink: palette.water,
       colorError: palette.alarm,
       colorWarning: palette.brass,
       colorText: palette.ink,
       colorTextSecondary: palette.inkSoft,
       colorTextDescription: palette.inkSoft,
       colorTextPlaceholder: palette.inkSoft,
+      colorTextDisabled: palette.inkSoft,
       colorTextLightSolid: palette.onWater,
       colorBgBase: palette.bench,
       colorBgContainer: palette.bench,
+      colorBgContainerDisabled: palette.ice,
       colorBgElevated: palette.bench,
       colorBgLayout: palette.paper,
-      colorBorder: palette.iceDeep,
+      colorBgMask: palette.mask,
+      colorBorder: palette.edge,
       colorBorderSecondary: palette.rule,
       colorSplit: palette.rule,
       controlItemBgActive: palette.ice,
       controlItemBgHover: palette.ice,
-      borderRadius: 2,
-      controlHeight: TOUCH_TARGET_PX,
+      controlOutlineWidth: 0,
+      borderRadius: 0,
+      borderRadiusLG: 0,
+      borderRadiusSM: 0,
+      controlHeight: TOUCH.field,
       controlHeightSM: 32,
-      boxShadow: `0 0 0 1px ${palette.iceDeep}`,
-      boxShadowSecondary: `0 0 0 1px ${palette.iceDeep}, 0 12px 32px rgb(10 30 40 / 14%)`,
+      boxShadow: `0 0 0 1px ${palette.edge}`,
+      boxShadowSecondary: `0 0 0 1px ${palette.edge}, 0 12px 32px ${palette.shadow}`,
       boxShadowTertiary: 'none',
       motionDurationMid: '0.12s',
       motionDurationSlow: '0.16s',

@@ -47,18 +47,18 @@ const cause = (given: object) => ({ weight: 1, isLikely: true, ...given }) as Ca
 it.each([
   [
     cause({ code: 'air-little', facts: { seconds: 2, passes: 1, sPerDm2: 0.32 } }),
-    '2 s of air in 1 pass, 0.3 s on a square decimeter.',
-    '2 s of air in 1 pass, 3.0 s on a square foot.',
+    '2\u00a0s of air in 1 pass, 0.3\u00a0s on a square decimeter.',
+    '2\u00a0s of air in 1 pass, 3.0\u00a0s on a square foot.',
   ],
   [
     cause({ code: 'base-little', facts: { gPerDm2: 3.2, usualGPerDm2: 8, aimMg: 137_500 } }),
-    '3.2 g on a square decimeter; of a base as thick, about 8.0 g on a square decimeter stay.',
-    '1.0 oz on a square foot; of a base as thick, about 2.6 oz on a square foot stay.',
+    '3.2\u00a0g on a square decimeter; of a base as thick, about 8.0\u00a0g on a square decimeter stay.',
+    '1.0\u00a0oz on a square foot; of a base as thick, about 2.6\u00a0oz on a square foot stay.',
   ],
   [
     cause({ code: 'color-heavy', facts: { name: 'Rust', gPerMl: 1.3, othersGPerMl: 1.1 } }),
-    'Rust 1.30 g/ml against 1.10 g/ml.',
-    'Rust 1.36 oz/fl oz against 1.15 oz/fl oz.',
+    'Rust 1.30\u00a0g/ml against 1.10\u00a0g/ml.',
+    'Rust 1.36\u00a0oz/fl oz against 1.15\u00a0oz/fl oz.',
   ],
   [
     cause({
@@ -68,16 +68,16 @@ it.each([
         ...{ dentMm: 7, groundMm: 4.2, aimDistanceMm: 65, aimSlantDeg: 30 },
       },
     }),
-    'Pass 1, mouth at 5.0 cm straight down, 3 s: dent 7.0 mm in about 4.2 mm of paint.',
-    'Pass 1, mouth at 2.0 in straight down, 3 s: dent 0.28 in in about 0.17 in of paint.',
+    'Pass 1, mouth at 5.0\u00a0cm straight down, 3\u00a0s: dent 7.0\u00a0mm in about 4.2\u00a0mm of paint.',
+    'Pass 1, mouth at 2.0\u00a0in straight down, 3\u00a0s: dent 0.28\u00a0in in about 0.17\u00a0in of paint.',
   ],
   [
     cause({
       code: 'activator-little',
       facts: { activatorMg: 1500, colorMg: 60_000, share: 0.025, least: 0.05, most: 0.2, aimMg: 6000 },
     }),
-    '1.5 g of activator on 60 g of colors, 2.5 %; 5 to 20 % is usual.',
-    '0.053 oz of activator on 2.12 oz of colors, 2.5 %; 5 to 20 % is usual.',
+    '1.5\u00a0g of activator on 60\u00a0g of colors, 2.5\u00a0%; 5 to 20\u00a0% is usual.',
+    '0.053\u00a0oz of activator on 2.12\u00a0oz of colors, 2.5\u00a0%; 5 to 20\u00a0% is usual.',
   ],
 ])('the evidence of %#', (given, metric, customary) => {
   expect(causeWords(given, METRIC).evidence).toBe(metric);

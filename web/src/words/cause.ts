@@ -20,7 +20,7 @@ export interface CauseWords {
 type Say<Code extends CauseCode> = (facts: CauseFacts[Code], say: MeasureWords) => CauseWords;
 
 const percent = (share: number) => String(Math.round(100 * share));
-const range = (least: number, most: number) => `${percent(least)} to ${percent(most)} %`;
+const range = (least: number, most: number) => `${percent(least)} to ${percent(most)}\u00a0%`;
 
 const dose =
   (name: string, advice: (aim: string) => string) =>
@@ -61,7 +61,7 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
       facts.aimSlantDeg === null
         ? 'The air was too close, or held too long'
         : 'The air was too steep or too close',
-    evidence: `Pass ${facts.pass}, ${airTool(facts.tool).label.toLowerCase()} at ${say.distance(facts.distanceMm)} ${facts.straightDown ? 'straight down' : `at ${facts.slantDeg}°`}, ${facts.seconds} s: dent ${say.depth(facts.dentMm)} in about ${say.depth(facts.groundMm)} of paint.`,
+    evidence: `Pass ${facts.pass}, ${airTool(facts.tool).label.toLowerCase()} at ${say.distance(facts.distanceMm)} ${facts.straightDown ? 'straight down' : `at ${facts.slantDeg}°`}, ${facts.seconds}\u00a0s: dent ${say.depth(facts.dentMm)} in about ${say.depth(facts.groundMm)} of paint.`,
     nextTime:
       facts.aimSlantDeg === null
         ? `Begin at ${say.distance(facts.aimDistanceMm)}, and keep it moving.`
@@ -104,7 +104,7 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
   }),
   'air-little': ({ seconds, passes, sPerDm2 }, say) => ({
     name: 'Little air',
-    evidence: `${seconds.toFixed(0)} s of air in ${counted(passes, 'pass', 'passes')}, ${say.timeOnArea(sPerDm2)}.`,
+    evidence: `${seconds.toFixed(0)}\u00a0s of air in ${counted(passes, 'pass', 'passes')}, ${say.timeOnArea(sPerDm2)}.`,
     nextTime: 'Blow longer, from each side, moving back as the paint starts to run.',
   }),
   'neighbors-muddy': ({ lower, upper, keptShare }, say) => ({
@@ -114,13 +114,13 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
   }),
   overworked: ({ seconds, sPerDm2 }, say) => ({
     name: 'Overworked',
-    evidence: `${seconds.toFixed(0)} s of air, ${say.timeOnArea(sPerDm2)}.`,
+    evidence: `${seconds.toFixed(0)}\u00a0s of air, ${say.timeOnArea(sPerDm2)}.`,
     nextTime: 'Stop sooner: blow out once, back once, and let it stand.',
   }),
   'over-thinned': ({ name, waterFraction, hasWeakBinder, most }, say) => ({
     name: 'Over-thinned',
-    evidence: `${name} holds ${say.percent(waterFraction)} water; ${percent(most)} % is ${most === LIMITS.waterFraction.most ? 'a common ceiling' : 'its limit'}.${hasWeakBinder ? ' Its paint has little binder.' : ''}`,
-    nextTime: 'Thin with medium or varnish, or add a squirt (5 to 10 %) of binder.',
+    evidence: `${name} holds ${say.percent(waterFraction)} water; ${percent(most)}\u00a0% is ${most === LIMITS.waterFraction.most ? 'a common ceiling' : 'its limit'}.${hasWeakBinder ? ' Its paint has little binder.' : ''}`,
+    nextTime: 'Thin with medium or varnish, or add a squirt (5 to 10\u00a0%) of binder.',
   }),
   'torched-late': ({ torchedAfterAir }) => ({
     name: 'Torched after the cells had come',
@@ -168,7 +168,7 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
   }),
   'base-much': ({ gPerDm2, usualGPerDm2, ranOver, aimMg }, say) => ({
     name: 'Too much base stood under the flowers',
-    evidence: `${gPerDm2.toFixed(1)} g of base on a dm² of face and sides; about ${usualGPerDm2.toFixed(1)} g stay after a usual run-off.${ranOver ? ' The blow test saw it run over still.' : ''}`,
+    evidence: `${gPerDm2.toFixed(1)}\u00a0g of base on a dm² of face and sides; about ${usualGPerDm2.toFixed(1)}\u00a0g stay after a usual run-off.${ranOver ? ' The blow test saw it run over still.' : ''}`,
     nextTime: `Let it run off until no more runs over when it is blown: about ${say.mass(aimMg)} in all.`,
   }),
   'color-much': ({ name, laidMg, share, aimMg }, say) => ({

@@ -5,9 +5,9 @@ const METRIC = { mass: 'g', volume: 'ml', length: 'cm', temperature: 'C' } as co
 it('an amount that was changed in two places is said in grams on both sides', () => {
   const there = { version: 3, ingredients: [{ targetMg: 50_000 }, { targetMg: 20_000 }] };
   expect(fieldName('totalMg')).toBe('amount');
-  expect(valueWords('totalMg', 80_000, METRIC)).toBe('80 g');
-  expect(valueWords('totalMg', theirsOf('totalMg', there), METRIC)).toBe('70 g');
-  expect(valueWords('totalMg', 80_000, { ...METRIC, mass: 'oz' })).toBe('2.82 oz');
+  expect(valueWords('totalMg', 80_000, METRIC)).toBe('80\u00a0g');
+  expect(valueWords('totalMg', theirsOf('totalMg', there), METRIC)).toBe('70\u00a0g');
+  expect(valueWords('totalMg', 80_000, { ...METRIC, mass: 'oz' })).toBe('2.82\u00a0oz');
 });
 
 it('other fields are called and told in plain words', () => {

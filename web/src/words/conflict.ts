@@ -26,7 +26,7 @@ export function theirsOf(field: string, theirs: Fields): unknown {
 export function valueWords(field: string, value: unknown, { mass }: ChosenUnits): string {
   if (value === undefined || value === null || value === '') return 'nothing';
   if (typeof value === 'number' && field.endsWith('Mg')) {
-    return `${Number(convert(value, 'mg', mass).toFixed(mass === 'oz' ? 2 : 1))} ${mass}`;
+    return `${Number(convert(value, 'mg', mass).toFixed(mass === 'oz' ? 2 : 1))}\u00a0${mass}`;
   }
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value)) return String(value.length);

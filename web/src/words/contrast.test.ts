@@ -9,13 +9,13 @@ const said = (technique: 'dutch' | 'bloom' | 'swipe', ...cups: ReturnType<typeof
 it('a cup that is too thin is named with its thickness, its window and its chance', () => {
   const [first] = said('bloom', cup('tide', 'color', 0.35), cup('white', 'activator', 0.15));
   expect(first!.words).toMatch(/^tide is too thin: the activator sinks into it/);
-  expect(first!.because).toBe('0.35 Pa·s; colors: 0.5 to 5 Pa·s; 100 % likely');
+  expect(first!.because).toBe('0.35\u00a0Pa·s; colors: 0.5 to 5\u00a0Pa·s; 100\u00a0% likely');
 });
 
 it('cups that may lie outside are told together', () => {
   const [first] = said('dutch', cup('rust', 'color', 2.08, 0.4), cup('rain', 'color', 2.08, 0.5));
   expect(first!.words).toMatch(/^rust and rain may be too thick: it will not blow out/);
-  expect(first!.because).toMatch(/; 44 to 46 % likely$/);
+  expect(first!.because).toMatch(/; 44 to 46\u00a0% likely$/);
 });
 
 it('ratios are told as one to more', () => {

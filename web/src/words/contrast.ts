@@ -15,7 +15,7 @@ export interface ContrastWords {
 
 type Say<Code extends ContrastCode> = (facts: ContrastFacts[Code]) => ContrastWords;
 
-const paS = (value: number): string => `${value.toPrecision(2)} Pa·s`;
+const paS = (value: number): string => `${value.toPrecision(2)}\u00a0Pa·s`;
 const ratioWords = (ratio: number): string =>
   ratio <= 1 ? `1 to ${(1 / ratio).toFixed(1)}` : `${ratio.toFixed(1)} to 1`;
 
@@ -68,7 +68,7 @@ function outside({
   const [low, high] = [Math.min(...percent), Math.max(...percent)];
   return {
     words: `${namesListed(names)} ${verb} too ${side}: ${CONSEQUENCES[consequence]}`,
-    because: `${viscositiesPaS.map(paS).join(', ')}; ${window.label}: ${window.thinPaS} to ${window.thickPaS} Pa·s; ${low === high ? low : `${low} to ${high}`} % likely`,
+    because: `${viscositiesPaS.map(paS).join(', ')}; ${window.label}: ${window.thinPaS} to ${window.thickPaS}\u00a0Pa·s; ${low === high ? low : `${low} to ${high}`}\u00a0% likely`,
   };
 }
 

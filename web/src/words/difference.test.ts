@@ -12,11 +12,11 @@ const influence = (key: string, changes: Partial<Influence> = {}): Influence => 
 
 it('what made the difference is said in words a person understands', () => {
   expect(influenceWords(influence('activatorShare'), cell, METRIC)).toBe(
-    'With twice the activator share, cells came out about 0.61 mm larger: between 0.2 mm and 1 mm.',
+    'With twice the activator share, cells came out about 0.61\u00a0mm larger: between 0.2\u00a0mm and 1\u00a0mm.',
   );
   const slower = influence('airSeconds', { step: 10, change: -0.06, low: -0.09, high: -0.01 });
   expect(influenceWords(slower, findQuantity('lacingShare')!, METRIC)).toBe(
-    'With 10 s more air, the lacing came out about 6 points less: between 1 point and 9 points.',
+    'With 10\u00a0s more air, the lacing came out about 6 points less: between 1 point and 9 points.',
   );
 });
 
@@ -30,7 +30,7 @@ it('causes that cannot be told apart are named together', () => {
 it('the next test says what to change, and why its answer is open', () => {
   const test = { cause: findQuantity('slantDeg')!, from: 25, to: 35, couldMatter: 0.6 };
   expect(testWords({ ...test, because: 'never-varied' }, METRIC)).toBe(
-    'slant of the air 40 % steeper: from 25° to 35°. You never varied it, so nobody knows what it does.',
+    'slant of the air 40\u00a0% steeper: from 25° to 35°. You never varied it, so nobody knows what it does.',
   );
   expect(testWords({ ...test, because: 'open' }, METRIC)).toMatch(/still open/);
 });

@@ -78,7 +78,7 @@ function changeWords(quantity: Quantity, change: number, chosen: ChosenUnits): s
   if (quantity.measure === 'share') return counted(Number((100 * size).toPrecision(2)), 'point');
   if (quantity.measure === 'percent') return counted(size, 'point');
   if (quantity.measure === 'temperature') {
-    return chosen.temperature === 'F' ? `${Number((1.8 * size).toPrecision(2))} °F` : `${size} °C`;
+    return chosen.temperature === 'F' ? `${Number((1.8 * size).toPrecision(2))} °F` : `${size}\u00a0°C`;
   }
   return quantityWords(quantity, size, chosen);
 }
@@ -95,7 +95,7 @@ export function influenceWords(influence: Influence, effect: Quantity, chosen: C
 
 /** A change worth trying: "activator share 40 % more, from 8 % to 11 %". */
 export function testWords({ cause, from, to, because }: NextTest, chosen: ChosenUnits): string {
-  const change = `${Math.round(100 * Math.abs(to / from - 1))} % ${to > from ? cause.more : cause.less}`;
+  const change = `${Math.round(100 * Math.abs(to / from - 1))}\u00a0% ${to > from ? cause.more : cause.less}`;
   const open =
     because === 'never-varied'
       ? 'You never varied it, so nobody knows what it does.'

@@ -59,7 +59,7 @@ export function eventWords(
             ? `${units.show('length', event.data.distanceMm)} to ${units.show('length', event.data.end.distanceMm)}`
             : units.show('length', event.data.distanceMm),
           `${event.data.slantDeg}°`,
-          `${event.data.seconds} s`,
+          `${event.data.seconds}\u00a0s`,
         ]
           .filter(Boolean)
           .join(', '),
@@ -67,24 +67,24 @@ export function eventWords(
     case 'room':
       return {
         title: event.data.standIn ? 'Room, by a stand-in' : 'Room',
-        detail: `${units.show('temperature', event.data.temperatureC)}${event.data.humidityPercent === null ? '' : `, ${event.data.humidityPercent} %`}`,
+        detail: `${units.show('temperature', event.data.temperatureC)}${event.data.humidityPercent === null ? '' : `, ${event.data.humidityPercent}\u00a0%`}`,
       };
     case 'torch':
-      return { title: 'Torched', detail: event.data.seconds === null ? '' : `${event.data.seconds} s` };
+      return { title: 'Torched', detail: event.data.seconds === null ? '' : `${event.data.seconds}\u00a0s` };
     case 'wait':
       return {
         title: 'Waited',
-        detail: `${event.data.seconds} s${event.data.forWhat ? `, ${event.data.forWhat}` : ''}`,
+        detail: `${event.data.seconds}\u00a0s${event.data.forWhat ? `, ${event.data.forWhat}` : ''}`,
       };
     case 'spin':
       return {
         title: 'Spun',
-        detail: `${Math.round(event.data.rpm)} turns a minute, ${event.data.seconds} s`,
+        detail: `${Math.round(event.data.rpm)} turns a minute, ${event.data.seconds}\u00a0s`,
       };
     case 'tilt':
       return {
         title: `Tilted ${bearingName(event.data.directionDeg)}`,
-        detail: event.data.seconds === null ? '' : `${event.data.seconds} s`,
+        detail: event.data.seconds === null ? '' : `${event.data.seconds}\u00a0s`,
       };
     case 'scrape':
       return { title: 'Scraped off', detail: event.data.note };

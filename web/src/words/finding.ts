@@ -44,7 +44,7 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
   }),
   neon: ({ name, share, equalShare }) => ({
     words: `${name} is neon: it bleeds into its neighbors and takes over. Lay less of it, or something pale between.`,
-    because: `${round(100 * share)} % of the colors; an equal share is ${round(100 * equalShare)} %`,
+    because: `${round(100 * share)}\u00a0% of the colors; an equal share is ${round(100 * equalShare)}\u00a0%`,
   }),
   'weak-film': ({ name, isAboveWaterLimit }) => ({
     words: `${name} dries to a weak film: stir in a squirt of binder-rich medium.`,
@@ -52,7 +52,7 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
   }),
   fresh: ({ name, restHours }) => ({
     words: `${name} is fresh: its bubbles leave pinholes.`,
-    because: `${round(restHours)} h more under the lid`,
+    because: `${round(restHours)}\u00a0h more under the lid`,
   }),
   silicone: ({ name }) => ({
     words: `${name} holds silicone. ${CAUTIONS.silicone} ${CAUTIONS.torch}`,
@@ -83,7 +83,7 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
         ? 'Much of the support stays bare: lay the pillow over the whole face, or aim at a floating bloom.'
         : 'Much of the face stays empty.',
     }[wants],
-    because: `about ${round(100 * covered)} % covered, ${round(100 * low)} to ${round(100 * high)} % nine times in ten, an estimate`,
+    because: `about ${round(100 * covered)}\u00a0% covered, ${round(100 * low)} to ${round(100 * high)}\u00a0% nine times in ten, an estimate`,
   }),
   'petal-ends': ({ kind, passes, mm }, say) => ({
     words:
@@ -102,7 +102,7 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
   }),
   mud: ({ lower, upper, keptShare }) => ({
     words: `${lower} beside ${upper} goes to mud.`,
-    because: `their mixture keeps ${round(100 * keptShare)} % of the color`,
+    because: `their mixture keeps ${round(100 * keptShare)}\u00a0% of the color`,
   }),
   sinks: ({ upper, lower, upperGPerMl, lowerGPerMl, fromSeconds, toSeconds }, say) => ({
     words: `${upper} sinks into ${lower}.`,
@@ -110,11 +110,11 @@ const WORDS: { readonly [Code in FindingCode]: Say<Code> } = {
   }),
   'opens-early': ({ name, fromSeconds, toSeconds, blowSeconds }) => ({
     words: `${name} opens before it is blown out: blow faster, or make the colors thicker.`,
-    because: `opens in ${timeRange(fromSeconds, toSeconds)}, blowing takes ${round(blowSeconds)} s`,
+    because: `opens in ${timeRange(fromSeconds, toSeconds)}, blowing takes ${round(blowSeconds)}\u00a0s`,
   }),
   'opens-late': ({ name, fromSeconds, toSeconds, waitSeconds }) => ({
     words: `${name} needs longer to open than you mean to wait.`,
-    because: `${timeRange(fromSeconds, toSeconds)} against ${round(waitSeconds)} s`,
+    because: `${timeRange(fromSeconds, toSeconds)} against ${round(waitSeconds)}\u00a0s`,
   }),
   'dose-little': ({ name, sheetMm }, say) => ({
     words: `Little ${name}: petals without lacing.`,
@@ -151,15 +151,15 @@ export function fixWords(fix: Fix, chosen: ChosenUnits): string {
     case 'layer':
       return 'Usual dose';
     case 'scale-layers':
-      return `Lay ${round(100 * (1 - fix.factor))} % less`;
+      return `Lay ${round(100 * (1 - fix.factor))}\u00a0% less`;
     case 'film':
       return `Aim at ${say.film(fix.mm)}`;
     case 'settings':
       return fix.changes.spinSeconds
-        ? `Spin ${fix.changes.spinSeconds} s`
+        ? `Spin ${fix.changes.spinSeconds}\u00a0s`
         : fix.changes.spinRpm
           ? `Spin at ${fix.changes.spinRpm}`
-          : `Wait ${fix.changes.waitSeconds ?? 0} s`;
+          : `Wait ${fix.changes.waitSeconds ?? 0}\u00a0s`;
     case 'pass':
       return [
         fix.changes.distanceMm ? `From ${say.distance(fix.changes.distanceMm)}` : '',

@@ -6,10 +6,10 @@ const INCHES = measureWords({ mass: 'oz', volume: 'fl oz', length: 'in', tempera
 
 it('a forecast of cells is a range that says where it is from, and no finer than it is', () => {
   const own = { mm: 3, low: 2.1437, high: 4.0912, n: 9, sameActivator: 4 };
-  expect(ownCellsWords(own, METRIC)).toBe('Cells 2.1 to 4.1 mm, from 9 pours of yours');
-  expect(ownCellsWords(own, INCHES)).toBe('Cells 0.084 to 0.16 in, from 9 pours of yours');
+  expect(ownCellsWords(own, METRIC)).toBe('Cells 2.1 to 4.1\u00a0mm, from 9 pours of yours');
+  expect(ownCellsWords(own, INCHES)).toBe('Cells 0.084 to 0.16\u00a0in, from 9 pours of yours');
   expect(ownCellsWords({ ...own, n: 0 }, METRIC)).toBe(
-    'Cells 2.1 to 4.1 mm, by the law alone: no pour like it was measured yet',
+    'Cells 2.1 to 4.1\u00a0mm, by the law alone: no pour like it was measured yet',
   );
 });
 

@@ -59,9 +59,9 @@ export const namesListed = (names: readonly string[]): string => LIST.format(nam
 export function ageWords(at: string): string {
   const minutes = dayjs().diff(at, 'minute');
   if (minutes < 5) return 'just now';
-  if (minutes < 60) return `${minutes} min old`;
+  if (minutes < 60) return `${minutes}\u00a0min old`;
   const hours = Math.round(minutes / 60);
-  return hours < 48 ? `${hours} h old` : `${Math.round(hours / 24)} days old`;
+  return hours < 48 ? `${hours}\u00a0h old` : `${Math.round(hours / 24)} days old`;
 }
 
 export function dateWords(at: string): string {
@@ -81,5 +81,5 @@ export function partsWords(parts: readonly number[], digits = 2): string {
   return parts
     .filter((part) => part > 0)
     .map((part) => String(Number(part.toFixed(digits))))
-    .join(' : ');
+    .join('\u00a0:\u00a0');
 }

@@ -6,5 +6,7 @@ it('says how much of what, each once', () => {
     { role: 'color', count: 4, massG: 19 },
     { role: 'activator', count: 1, massG: 9 },
   ] as const;
-  expect(needWords(needed, (mg) => `${mg / 1000} g`)).toBe('pillow 140 g, 4 colors 19 g each, activator 9 g');
+  expect(needWords(needed, (mg) => `${mg / 1000}\u00a0g`)).toBe(
+    'pillow 140\u00a0g, 4 colors 19\u00a0g each, activator 9\u00a0g',
+  );
 });

@@ -50,7 +50,7 @@ export function patchWords({ verdict, difference }: PatchContrast): string {
   }
 }
 
-const seconds = (value: number) => `${Math.round(value)} s`;
+const seconds = (value: number) => `${Math.round(value)}\u00a0s`;
 const before = (mark: Standing, unit: (value: number) => string): string =>
   mark.before
     ? `; your last ${mark.before.n === 1 ? 'success' : `${mark.before.n} successes`} had ${unit(mark.before.value)}`

@@ -6,19 +6,19 @@ const METRIC: ChosenUnits = { mass: 'g', volume: 'ml', length: 'cm', temperature
 const CUSTOMARY: ChosenUnits = { mass: 'oz', volume: 'fl oz', length: 'in', temperature: 'F' };
 
 it.each([
-  ['distanceMm', 125, '13 cm', '4.9 in'],
-  ['activatorShare', 0.083, '8.3 %', '8.3 %'],
-  ['negativeSpace', 0.634, '63 %', '63 %'],
-  ['colorPaS', 2.891, '2.89 Pa·s', '2.89 Pa·s'],
-  ['airSeconds', 123.4, '123 s', '123 s'],
+  ['distanceMm', 125, '13\u00a0cm', '4.9\u00a0in'],
+  ['activatorShare', 0.083, '8.3\u00a0%', '8.3\u00a0%'],
+  ['negativeSpace', 0.634, '63\u00a0%', '63\u00a0%'],
+  ['colorPaS', 2.891, '2.89\u00a0Pa·s', '2.89\u00a0Pa·s'],
+  ['airSeconds', 123.4, '123\u00a0s', '123\u00a0s'],
   // 41.26 g on a square decimeter: 1.455 oz on 0.1076 square feet.
-  ['groundG', 41.26, '41.3 g/dm²', '13.5 oz/ft²'],
-  ['cellMm', 2.4, '2.4 mm', '0.094 in'],
-  ['cellsPerCm2', 0.5, '0.5 per cm²', '3.23 per in²'],
-  ['temperatureC', 21, '21 °C', '69.8 °F'],
+  ['groundG', 41.26, '41.3\u00a0g/dm²', '13.5\u00a0oz/ft²'],
+  ['cellMm', 2.4, '2.4\u00a0mm', '0.094\u00a0in'],
+  ['cellsPerCm2', 0.5, '0.5\u00a0per cm²', '3.23\u00a0per in²'],
+  ['temperatureC', 21, '21\u00a0°C', '69.8\u00a0°F'],
   ['slantDeg', 30, '30°', '30°'],
   ['passCount', 6, '6', '6'],
-  ['rating', 4, '4 of 5', '4 of 5'],
+  ['rating', 4, '4\u00a0of 5', '4\u00a0of 5'],
 ])('%s %d is "%s", or "%s"', (key, value, metric, customary) => {
   expect(quantityWords(findQuantity(key)!, value, METRIC)).toBe(metric);
   expect(quantityWords(findQuantity(key)!, value, CUSTOMARY)).toBe(customary);

@@ -40,7 +40,8 @@ export const shownValue = ({ measure }: Quantity, value: number, chosen: ChosenU
 export function quantityWords(quantity: Quantity, value: number, chosen: ChosenUnits): string {
   const { unit } = readings(chosen)[quantity.measure];
   const shown = shownValue(quantity, value, chosen);
-  return `${Number(shown.toFixed(digitsOf(quantity.measure, shown)))}${unit === '' || unit === '°' ? unit : ` ${unit}`}`;
+  const number = String(Number(shown.toFixed(digitsOf(quantity.measure, shown)))).replace('-', '−');
+  return `${number}${unit === '' || unit === '°' ? unit : `\u00a0${unit}`}`;
 }
 
 function digitsOf(measure: Measure, shown: number): number {

@@ -40,7 +40,7 @@ export function stepTitle(step: RunStep, { units, paintName, itemName }: StepCon
     case 'spread':
       return `Spread the base with ${SPREADER_LABELS[step.by]}`;
     case 'run-off':
-      return `Tilt ${step.tiltDeg}° for ${step.seconds} s`;
+      return `Tilt ${step.tiltDeg}° for ${step.seconds}\u00a0s`;
     case 'blow-test':
       return 'Blow the base alone';
     case 'lift':
@@ -52,7 +52,7 @@ export function stepTitle(step: RunStep, { units, paintName, itemName }: StepCon
     case 'torch':
       return 'Torch the bubbles';
     case 'wait':
-      return `Wait ${step.seconds} s for ${step.forWhat}`;
+      return `Wait ${step.seconds}\u00a0s for ${step.forWhat}`;
     case 'pass':
       return `Pass ${step.number}: ${airTool(step.pass.tool).label.toLowerCase()} ${bearingName(step.pass.directionDeg)}`;
     case 'straw':
@@ -106,14 +106,14 @@ export function stepDetail(step: RunStep, context: StepContext): string {
         : `${units.show('length', pass.distanceMm)} off`;
       const setting = [pass.setting, pass.end?.setting].filter(Boolean).join(' to ');
       const way = pass.way === 'circling' ? ', head circling' : '';
-      const blown = `${setting ? `${setting}, ` : ''}${off}, ${pass.slantDeg}° slant, ${pass.seconds} s${way}.`;
+      const blown = `${setting ? `${setting}, ` : ''}${off}, ${pass.slantDeg}° slant, ${pass.seconds}\u00a0s${way}.`;
       return isPrinted ? capital(blown) : `${capital(blown)} ${airCaution(pass.tool)}`;
     }
     case 'spin': {
       const way = { both: 'both ways', clockwise: 'clockwise', counterclockwise: 'counterclockwise' }[
         step.way
       ];
-      return `For ${step.seconds} s, ${way}. Center it first. Fix the board and stand clear.`;
+      return `For ${step.seconds}\u00a0s, ${way}. Center it first. Fix the board and stand clear.`;
     }
     case 'wipe':
       return 'What hangs over the edge drags the patch with it.';

@@ -5,13 +5,13 @@ import type { MeasureWords } from './measure.ts';
 import { DRAIN_CUPS } from '@icy-ribbon/core/thickness/reading';
 
 /** "0.76 Pa·s". */
-export const paS = (value: number): string => `${value.toPrecision(2)} Pa·s`;
+export const paS = (value: number): string => `${value.toPrecision(2)}\u00a0Pa·s`;
 
 /** A spread of ln(viscosity) as the range that holds nine times in ten: "± 22 %", or "within a factor of 4.5". */
 export function spreadWords(spreadLn: number): string {
   const factor = Math.exp(NINE_IN_TEN * spreadLn);
   return factor < 1.4
-    ? `± ${Math.max(1, Math.round((factor - 1) * 100))} %`
+    ? `±\u00a0${Math.max(1, Math.round((factor - 1) * 100))}\u00a0%`
     : `within a factor of ${factor.toFixed(1)}`;
 }
 
@@ -21,15 +21,15 @@ export function measureWords({ measure }: Pick<Reading, 'measure'>): string {
     case 'words':
       return `looks like ${measure.stage}`;
     case 'mound':
-      return `mound gone after ${measure.seconds.toFixed(1)} s${measure.constant ? '' : ', not calibrated'}`;
+      return `mound gone after ${measure.seconds.toFixed(1)}\u00a0s${measure.constant ? '' : ', not calibrated'}`;
     case 'drain-cup': {
       const name = measure.own?.name ?? DRAIN_CUPS[measure.cup as keyof typeof DRAIN_CUPS].label;
-      return `${name}: drained in ${measure.seconds.toFixed(1)} s`;
+      return `${name}: drained in ${measure.seconds.toFixed(1)}\u00a0s`;
     }
     case 'race':
       return measure.by === 'time'
-        ? `race: at the line after ${measure.value.toFixed(1)} s`
-        : `race: ran ${measure.value.toFixed(0)} mm`;
+        ? `race: at the line after ${measure.value.toFixed(1)}\u00a0s`
+        : `race: ran ${measure.value.toFixed(0)}\u00a0mm`;
   }
 }
 
@@ -44,7 +44,7 @@ const STUCK: Readonly<Record<Stuck, string>> = {
 /** What forbids all that would be needed. */
 export function limitWords(limit: AdditionLimit, say: MeasureWords): string {
   return limit.code === 'water'
-    ? `${Math.round(100 * limit.water)} % water would be above its limit of ${Math.round(100 * limit.most)} %: thin with varnish or medium instead.`
+    ? `${Math.round(100 * limit.water)}\u00a0% water would be above its limit of ${Math.round(100 * limit.most)}\u00a0%: thin with varnish or medium instead.`
     : `The cup holds ${say.volume(limit.capacityMl)} and would need ${say.volume(limit.wantedMl)}: take a larger one, or use some of it first.`;
 }
 
@@ -72,5 +72,5 @@ export function sureWords(next: NextAddition, show: (mg: number) => string): str
   if (next.kind !== 'thin' && next.kind !== 'thicken') return '';
   const need = sumMg(next.need);
   const chance = next.overshoot < 0.01 ? 'below 1' : String(Math.round(next.overshoot * 100));
-  return `${show(need)} would reach it by the best guess; the step leaves it at ${paS(next.after.viscosityPaS)}, ${spreadWords(next.after.spreadLn)}; chance to go too far ${chance} %.`;
+  return `${show(need)} would reach it by the best guess; the step leaves it at ${paS(next.after.viscosityPaS)}, ${spreadWords(next.after.spreadLn)}; chance to go too far ${chance}\u00a0%.`;
 }

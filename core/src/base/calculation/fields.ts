@@ -3,8 +3,8 @@ import { z } from 'zod';
 /** Field schemas that several calculations share; the messages say what to change. */
 export const massG = z.number('Give grams as a number.').positive('Grams must be above 0.');
 export const viscosityPaS = z
-  .number('Give the viscosity in Pa.s as a number.')
-  .positive('The viscosity must be above 0 Pa.s.');
+  .number('Give the viscosity in Pa·s as a number.')
+  .positive('The viscosity must be above 0 Pa·s.');
 export const densityGPerMl = z
   .number('Give the density in g/ml as a number.')
   .positive('The density must be above 0 g/ml.')

@@ -6,7 +6,7 @@ const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true
 describe('film left on a tilted face (Jeffreys 1930, from memory)', () => {
   const film = { viscosityPaS: 0.8, densityKgM3: 1100, lengthM: 0.3, tiltDeg: 30, seconds: 30 };
 
-  it('0.8 Pa.s, 0.30 m, 30 degrees, 30 s leaves 1.218 mm', () => {
+  it('0.8 Pa·s, 0.30 m, 30 degrees, 30 s leaves 1.218 mm', () => {
     expect(filmLeftMm(film)).toBeCloseTo(1.218, 3);
   });
 
@@ -69,7 +69,7 @@ describe('spinning (Emslie, Bonner & Peck 1958, from memory)', () => {
 describe('a puddle under its own weight (Huppert 1982a, from memory)', () => {
   const puddle = { volumeMl: 50, viscosityPaS: 3, densityKgM3: 1150, seconds: 60 };
 
-  it('50 ml of 3 Pa.s reach 88.7 mm in a minute', () => {
+  it('50 ml of 3 Pa·s reach 88.7 mm in a minute', () => {
     expect(spreadRadiusMm(puddle)).toBeCloseTo(88.7, 1);
   });
 

@@ -10,7 +10,7 @@ export const spreadCalculation = defineCalculation({
   source: 'Huppert 1982a (from memory)',
   range: 'A level, wetted face; the puddle much wider than thick.',
   assumes: 'Weight against thickness only: no surface tension, no yield.',
-  typical: 'A pillow of 50 ml at 3 Pa.s reaches about 9 cm in a minute.',
+  typical: 'A pillow of 50 ml at 3 Pa·s reaches about 9 cm in a minute.',
   example: { volumeMl: 50, viscosityPaS: 3, densityKgM3: 1150, seconds: 60 },
   input: z.strictObject({ volumeMl: positive('the volume in ml'), viscosityPaS, densityKgM3, seconds }),
   output: z.object({ radiusMm: z.number() }),

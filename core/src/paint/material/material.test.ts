@@ -10,7 +10,7 @@ import {
   viscositySdLn,
 } from './index.ts';
 
-it('water is 1.002 mPa.s and 0.9982 g/ml at 20 C (standard tables, from memory)', () => {
+it('water is 1.002 mPa·s and 0.9982 g/ml at 20 C (standard tables, from memory)', () => {
   expect(materialKind('water')).toMatchObject({ viscosityPaS: 1.002e-3, densityGPerMl: 0.9982 });
 });
 

@@ -13,7 +13,7 @@ export const mixCalculation = defineCalculation({
   assumes:
     'Interaction terms are 0 here; the Thickness station learns one between each paint and water. Volumes add.',
   typical:
-    'Pa.s: heavy-body tube 60, artist tube 45, student tube 30, soft-body 12, fluid 2.5, craft 3, flow conditioner 1.2, cell-forming conditioner 0.35, wall paint 8, untinted base 6, varnish 0.35, polyurethane 0.8, glue 6, pouring medium 3, water 0.001002.',
+    'Pa·s: heavy-body tube 60, artist tube 45, student tube 30, soft-body 12, fluid 2.5, craft 3, flow conditioner 1.2, cell-forming conditioner 0.35, wall paint 8, untinted base 6, varnish 0.35, polyurethane 0.8, glue 6, pouring medium 3, water 0.001002.',
   example: {
     parts: [
       { massG: 30, viscosityPaS: 1.2, densityGPerMl: 1.03 },

@@ -11,7 +11,7 @@ export const thinCalculation = defineCalculation({
   source: 'Log-additive mixing (Arrhenius 1887, from memory); 80 %: common practice',
   range: 'Target between the thinner’s and the mix’s viscosity.',
   assumes: 'The paint thins as the plain mixing law says until readings have taught otherwise.',
-  typical: 'Water 0.001002 Pa.s, varnish 0.35 Pa.s.',
+  typical: 'Water 0.001002 Pa·s, varnish 0.35 Pa·s.',
   example: {
     parts: [
       { massG: 30, viscosityPaS: 1.2, densityGPerMl: 1.03 },

@@ -8,7 +8,7 @@ const parts = [
   { massG: 15, viscosityPaS: 45, densityGPerMl: 1.2 },
 ];
 
-it('the water that measured Dutch asks for brings its medium and paint to 0.764 Pa.s', () => {
+it('the water that measured Dutch asks for brings its medium and paint to 0.764 Pa·s', () => {
   const { addG, adviseG } = thin(parts, 0.764293581714468, WATER);
   expect(addG).toBeCloseTo(11.25, 6);
   expect(adviseG).toBeCloseTo(9, 6);

@@ -34,13 +34,13 @@ export function thin(
   if (targetPaS > mix.viscosityPaS) {
     throw new InputError(
       'targetPaS',
-      `The mix is at ${mix.viscosityPaS.toPrecision(3)} Pa.s, already thinner than the target of ${targetPaS.toPrecision(3)}: a thinner cannot thicken it.`,
+      `The mix is at ${mix.viscosityPaS.toPrecision(3)} Pa·s, already thinner than the target of ${targetPaS.toPrecision(3)}: a thinner cannot thicken it.`,
     );
   }
   if (thinner.viscosityPaS >= targetPaS) {
     throw new InputError(
       'thinner.viscosityPaS',
-      `A thinner of ${thinner.viscosityPaS.toPrecision(3)} Pa.s cannot bring a mix down to ${targetPaS.toPrecision(3)} Pa.s.`,
+      `A thinner of ${thinner.viscosityPaS.toPrecision(3)} Pa·s cannot bring a mix down to ${targetPaS.toPrecision(3)} Pa·s.`,
     );
   }
   const addG =

@@ -80,7 +80,7 @@ describe('the schools of mixing (common practice, no published source)', () => {
     ['A1', null, 'artist-tube', 1.18, 'trace'],
     ['A2', null, 'artist-tube', 0.92, 'trace'],
   ] as const)(
-    '%s %s of %s paint comes out at %f Pa.s, %s, as artists say',
+    '%s %s of %s paint comes out at %f Pa·s, %s, as artists say',
     (id, variant, kind, paS, stage) => {
       const found = mixProperties(
         expand(partsFor(school(id), 'plain', variant), context(kind)).map((part) => {
@@ -96,7 +96,7 @@ describe('the schools of mixing (common practice, no published source)', () => {
   it.each([
     [2.4, 1.9, 'standing'],
     [1, 0.21, 'gone'],
-  ])('D4, tube paint to water %f : 1, comes out at %f Pa.s, %s', (parts, paS, stage) => {
+  ])('D4, tube paint to water %f : 1, comes out at %f Pa·s, %s', (parts, paS, stage) => {
     const part = (kind: MaterialKind, massG: number) => ({ massG, ...materialKind(kind) });
     const found = mixProperties([part('artist-tube', parts), part('water', 1)]).viscosityPaS;
     expect(Math.abs(found / paS - 1)).toBeLessThan(0.03);

@@ -14,7 +14,7 @@ it.each([
   [0.349, 'gone'],
   [0.12, 'gone'],
   [0.05, 'denting'],
-])('%f Pa.s is %s', (viscosityPaS, name) => {
+])('%f Pa·s is %s', (viscosityPaS, name) => {
   expect(stageOf(viscosityPaS).name).toBe(name);
 });
 

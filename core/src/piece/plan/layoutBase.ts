@@ -1,6 +1,6 @@
 import { meanFilmLeftMm } from '../../flow/film/index.ts';
 import { LIMITS } from '../../paint/stage/index.ts';
-import type { SupportSize } from '../support/index.ts';
+import { paintedArea, type SupportSize } from '../support/index.ts';
 import { firstOf, type LayoutParts } from './layoutParts.ts';
 import { pillowOnFace } from './pillow.ts';
 import { USUAL_FILM, type BaseFilm, type PlanBase, type PlanPaint } from './plan.ts';
@@ -23,13 +23,21 @@ export function usualBase(parts: LayoutParts): PlanBase | null {
 const THICK_BASE_MM = 1.5;
 const LEAST_SHARE = 0.65;
 
-function filmFor(support: SupportSize, paint: PlanPaint): BaseFilm {
-  const usualMm = meanFilmLeftMm({
+/** Mean film that a usual run-off leaves of a paint, mm. */
+const usualFilmMm = (support: SupportSize, paint: PlanPaint): number =>
+  meanFilmLeftMm({
     viscosityPaS: paint.viscosityPaS,
     densityKgM3: 1000 * paint.densityGPerMl,
     lengthM: Math.max(support.widthMm, support.heightMm) / 1000,
     ...LIMITS.runOff,
   });
+
+/** What a usual run-off leaves of a paint on the face, g. */
+export const usualBaseG = (support: SupportSize, paint: PlanPaint): number =>
+  (usualFilmMm(support, paint) / 10) * paintedArea(support).faceCm2 * paint.densityGPerMl;
+
+function filmFor(support: SupportSize, paint: PlanPaint): BaseFilm {
+  const usualMm = usualFilmMm(support, paint);
   if (usualMm <= THICK_BASE_MM) return USUAL_FILM;
   const longer = (usualMm / Math.max(THICK_BASE_MM, LEAST_SHARE * usualMm)) ** 2;
   return { kind: 'run-off', ...LIMITS.runOff, seconds: Math.ceil(LIMITS.runOff.seconds * longer) };

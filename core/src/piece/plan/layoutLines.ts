@@ -1,8 +1,19 @@
 import { faceSeconds } from './airTime.ts';
 import { bentThrough, curveAt } from './curve.ts';
+import { usualBaseG } from './layoutBase.ts';
 import { firstOf, pathOf, roundG, type LayoutParts } from './layoutParts.ts';
 import { usualPass } from './passes.ts';
 import type { Place, Plan, PlanPaint, PlanPath } from './plan.ts';
+
+/** A flood is half of what it carries, and no more than this share of the base: more would be too much base in all. */
+const FLOOD_SHARE = { ofColors: 0.5, ofBaseAtMost: 0.5 } as const;
+const LEAST_FLOOD_G = 5;
+
+function floodG(parts: LayoutParts, path: PlanPath, base: PlanPaint): number {
+  const colorsG = path.layers.reduce((sum, layer) => sum + (layer.massG ?? 0), 0);
+  const wanted = FLOOD_SHARE.ofColors * colorsG || LEAST_FLOOD_G;
+  return roundG(Math.min(wanted, FLOOD_SHARE.ofBaseAtMost * usualBaseG(parts.support, base)));
+}
 
 /** A path blown out with the dryer, and a little base flooded along it first. */
 export function sweep(
@@ -21,7 +32,7 @@ export function sweep(
             {
               id: parts.newId(),
               paintId: base.id,
-              massG: roundG(0.5 * path.layers.reduce((sum, layer) => sum + (layer.massG ?? 0), 0) || 5),
+              massG: floodG(parts, path, base),
             },
           ],
         },

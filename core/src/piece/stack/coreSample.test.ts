@@ -18,7 +18,7 @@ const stack = (layers: PlanStack['layers']): PlanStack => ({
 const plan = { ...EMPTY_PLAN, settings: { ...EMPTY_PLAN.settings, standSeconds: 60 } };
 
 describe('a puddle', () => {
-  it('50 ml of 3 Pa.s stand 88.7 mm wide after a minute (Huppert 1982a, from memory)', () => {
+  it('50 ml of 3 Pa·s stand 88.7 mm wide after a minute (Huppert 1982a, from memory)', () => {
     const { radiusMm, middleMm } = puddle({
       volumeMl: 50,
       viscosityPaS: 3,

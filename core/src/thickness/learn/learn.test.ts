@@ -283,7 +283,7 @@ describe('a race', () => {
     expect(now(cups, raced, 0).spreadLn).toBeGreaterThan(0.25);
   });
 
-  it('with glycerine on a lane tells Pa.s', () => {
+  it('with glycerine on a lane tells Pa·s', () => {
     const liquid = { name: 'glycerine', viscosityPaS: 1.414, sdLn: 0.04 };
     const reference = reading(
       a,
@@ -340,7 +340,7 @@ describe('evidence', () => {
     expect(said[1]!.says!.spreadLn).toBeCloseTo(Math.hypot(0.5, 0.35), 12);
   });
 
-  it('a lane is tied to Pa.s by what is known of the other lanes', () => {
+  it('a lane is tied to Pa·s by what is known of the other lanes', () => {
     const [, raced] = evidenceOf('a', [a, b], [direct(b, 1), lane(a, 9), lane(b, 6)]).map(
       (each) => each.says,
     ) as [unknown, unknown];

@@ -489,7 +489,7 @@ describe('the contrast of a set (common practice, no published source)', () => {
     [0.6, 'spread'],
     [0.42, 'spread'],
     [0.4, 'swarms'],
-  ])('an alike Dutch set at %f Pa.s makes %s', (paS, makes) => {
+  ])('an alike Dutch set at %f Pa·s makes %s', (paS, makes) => {
     const findings = contrast('dutch', [one('base', 'base', paS), one('rain', 'color', paS * 1.02)]);
     expect(findings.at(-1)).toMatchObject({ level: 'fine', code: 'alike', facts: { makes } });
   });

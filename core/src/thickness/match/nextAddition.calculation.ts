@@ -61,7 +61,7 @@ export const nextAdditionCalculation = defineCalculation({
     if (thinner.viscosityPaS >= targetPaS) {
       throw new InputError(
         'thinner.viscosityPaS',
-        `A thinner of ${thinner.viscosityPaS.toPrecision(3)} Pa.s brings no mix down to ${targetPaS.toPrecision(3)} Pa.s.`,
+        `A thinner of ${thinner.viscosityPaS.toPrecision(3)} Pa·s brings no mix down to ${targetPaS.toPrecision(3)} Pa·s.`,
       );
     }
     const cup = cupOf(parts, thinner);

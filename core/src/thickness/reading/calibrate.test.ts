@@ -14,7 +14,7 @@ const glycerine = (massFraction: number, seconds: number, temperatureC = 20): Ca
 });
 
 describe('the constant of a card or a mound', () => {
-  it('is Pa.s for each second of the reference', () => {
+  it('is Pa·s for each second of the reference', () => {
     const { ln } = calibrateConstant('card', [glycerine(1, 10)]);
     expect(Math.exp(ln)).toBeCloseTo(glycerineViscosity(1, 20) / 10, 12);
   });

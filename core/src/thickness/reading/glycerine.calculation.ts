@@ -10,7 +10,7 @@ export const glycerineCalculation = defineCalculation({
   source: 'Cheng 2008 (from memory)',
   range: '0 to 100 °C, any share of water; good to a few percent.',
   assumes: 'Clean glycerine and water by weight, well mixed, at the temperature given.',
-  typical: '100 % at 20 °C 1.414 Pa.s, at 25 °C 0.906; 90 % at 20 °C 0.224.',
+  typical: '100 % at 20 °C 1.414 Pa·s, at 25 °C 0.906; 90 % at 20 °C 0.224.',
   example: { glycerineMassFraction: 0.9, temperatureC: 20 },
   input: z.strictObject({
     glycerineMassFraction: fraction,

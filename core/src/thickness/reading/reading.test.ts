@@ -24,7 +24,7 @@ describe('glycerine (Cheng 2008, values from memory)', () => {
     [1, 25, 0.9057],
     [0.9, 20, 0.2237],
     [0, 20, 0.001005],
-  ])('with a share of %f at %f °C has %f Pa.s', (share, temperature, paS) => {
+  ])('with a share of %f at %f °C has %f Pa·s', (share, temperature, paS) => {
     expect(glycerineViscosity(share, temperature) / paS).toBeCloseTo(1, 2);
   });
 

@@ -2,6 +2,7 @@
 import { CALCULATIONS, runCalculation } from '@icy-ribbon/core/registry';
 import type { Calculation } from '@icy-ribbon/core/base/calculation';
 import { onMounted } from 'vue';
+import TypesetLaw from '../../drawing/TypesetLaw.vue';
 
 /** Every calculation as the registry describes it, each with an example that is computed here and now. */
 const cards = (CALCULATIONS as readonly unknown[] as readonly Calculation[]).map((calculation) => ({
@@ -36,16 +37,16 @@ onMounted(() => {
     </nav>
     <article v-for="card in cards" :id="card.name" :key="card.name">
       <h2>{{ card.title }}</h2>
-      <p class="law">{{ card.law }}</p>
+      <p class="law"><TypesetLaw :law="card.law" /></p>
       <dl>
         <dt>Source</dt>
         <dd>{{ card.source }}</dd>
         <dt>Holds for</dt>
-        <dd>{{ card.range }}</dd>
+        <dd><TypesetLaw :law="card.range" /></dd>
         <dt>Assumes</dt>
         <dd>{{ card.assumes }}</dd>
         <dt>Typical</dt>
-        <dd>{{ card.typical }}</dd>
+        <dd><TypesetLaw :law="card.typical" /></dd>
       </dl>
       <details>
         <summary>An example, computed now</summary>
@@ -79,13 +80,13 @@ nav {
 }
 
 article {
-  padding: 18px 0;
+  padding: 16px 0;
   border-top: 1px solid var(--rule);
 }
 
 .law {
   margin: 6px 0;
-  font-size: 16px;
+  font-size: var(--type-text);
   font-style: italic;
 }
 
@@ -116,7 +117,7 @@ details {
 
 pre {
   margin: 6px 0 0;
-  font-size: 13px;
+  font-size: var(--type-note);
   white-space: pre-wrap;
 }
 </style>

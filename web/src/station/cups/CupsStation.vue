@@ -5,6 +5,7 @@ import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { Button, Input, Popconfirm } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import ColorDot from '../../drawing/ColorDot.vue';
+import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
 import { sayProblem } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { useCups } from '../../store/cups.ts';
@@ -32,11 +33,26 @@ async function load(): Promise<void> {
 }
 onMounted(load);
 
-const rows = computed(() =>
-  recent.value.flatMap((piece) =>
-    piece.mixes.filter((mix) => mix.leftMg > TRIFLE_MG).map((mix) => ({ piece, mix, ...restOf(mix) })),
-  ),
+/** The cups that hold paint, by the piece they were mixed for. */
+const groups = computed(() =>
+  recent.value
+    .map((piece) => ({
+      piece,
+      rows: piece.mixes
+        .filter((mix) => mix.leftMg > TRIFLE_MG)
+        .map((mix) => ({ piece, mix, ...restOf(mix) })),
+    }))
+    .filter(({ rows: found }) => found.length > 0),
 );
+const rows = computed(() => groups.value.flatMap((group) => group.rows));
+/** Pieces whose cups are shown one by one: those that are still worked at, until told otherwise. */
+const opened = ref(new Map<string, boolean>());
+const isOpen = (piece: PieceSummary) => opened.value.get(piece.id) ?? piece.phase !== 'judged';
+const toggle = (piece: PieceSummary) => opened.value.set(piece.id, !isOpen(piece));
+/** The cup one is at; what can be done with it stands there alone. */
+const inHand = ref<string | null>(null);
+const sumOf = (found: readonly { mix: PieceSummary['mixes'][number] }[]) =>
+  found.reduce((sum, { mix }) => sum + mix.leftMg, 0);
 
 /** A paint-and-water mix rests its hours; other cups are ready at once. */
 function restOf(mix: PieceSummary['mixes'][number]): { rest: string; waiting: boolean } {
@@ -81,7 +97,6 @@ const combine = () =>
         <tr>
           <th scope="col"><span class="visually-hidden">Choose</span></th>
           <th scope="col">Cup</th>
-          <th scope="col">Piece</th>
           <th scope="col" class="number">Left</th>
           <th scope="col">Thickness</th>
           <th scope="col">Age</th>
@@ -89,8 +104,28 @@ const combine = () =>
           <th scope="col"><span class="visually-hidden">What to do</span></th>
         </tr>
       </thead>
-      <tbody>
-        <tr v-for="{ piece, mix, rest, waiting } in rows" :key="mix.id">
+      <tbody v-for="{ piece, rows: found } in groups" :key="piece.id">
+        <tr class="group">
+          <td colspan="7">
+            <button class="plain-button" :aria-expanded="isOpen(piece)" @click="toggle(piece)">
+              <span class="name">{{ piece.name }}</span>
+              <span class="soft">
+                {{ found.length === 1 ? '1 cup' : `${found.length} cups` }},
+                {{ units.show('mass', sumOf(found)) }}
+              </span>
+              <ColorDot v-for="{ mix } in found" :key="mix.id" :color="mix.colorHex" :size-px="16" />
+            </button>
+            <RouterLink :to="`/mix/${piece.id}`">Go to its cups</RouterLink>
+          </td>
+        </tr>
+        <tr
+          v-for="{ mix, rest, waiting } in isOpen(piece) ? found : []"
+          :key="mix.id"
+          :class="{ 'in-hand': inHand === mix.id }"
+          @pointerenter="inHand = mix.id"
+          @click="inHand = mix.id"
+          @focusin="inHand = mix.id"
+        >
           <td>
             <input
               v-model="chosen"
@@ -103,9 +138,6 @@ const combine = () =>
             <ColorDot :color="mix.colorHex" :size-px="16" inline />{{ mix.name }}
             <span class="soft small">{{ ROLE_LABELS[mix.role] }}</span>
           </th>
-          <td>
-            <RouterLink :to="`/mix/${piece.id}`">{{ piece.name }}</RouterLink>
-          </td>
           <td class="number">{{ units.show('mass', mix.leftMg) }}</td>
           <td>
             {{ stageWords(mix.phase, stageOf(mix.viscosityPaS).name) }},
@@ -142,7 +174,7 @@ const combine = () =>
         </tr>
       </tbody>
     </table>
-    <p v-else-if="loaded" class="soft">No cup holds paint.</p>
+    <EmptyDrawing v-else-if="loaded" kind="cups">No cup holds paint.</EmptyDrawing>
   </main>
 </template>
 
@@ -161,11 +193,43 @@ main {
 }
 
 .small {
-  font-size: 13px;
-  font-weight: 400;
+  font-size: var(--type-note);
+  font-weight: var(--weight-plain);
 }
 
+.group td {
+  padding-top: 16px;
+  border-bottom-color: var(--edge);
+}
+
+.group .plain-button {
+  display: inline-flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 40px;
+  margin-right: 24px;
+}
+
+.group .name {
+  font-weight: var(--weight-strong);
+}
+
+.group [aria-expanded='true'] .name {
+  text-decoration: underline 2px;
+  text-underline-offset: 4px;
+}
+
+.in-hand {
+  background: var(--ice);
+}
+
+/* They keep their place, so that nothing moves under the pointer. */
 .actions {
   white-space: nowrap;
+  opacity: 0;
+}
+
+.in-hand .actions {
+  opacity: 1;
 }
 </style>

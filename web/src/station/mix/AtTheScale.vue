@@ -275,8 +275,8 @@ useShortcuts('At the scale', [
 }
 
 .now {
-  font-size: 24px;
-  font-weight: 500;
+  font-size: var(--type-title);
+  font-weight: var(--weight-strong);
 }
 
 .hint {
@@ -321,14 +321,14 @@ useShortcuts('At the scale', [
   width: 100%;
   height: 26vh;
   border-radius: 0;
-  font-size: 40px;
+  font-size: var(--type-step);
   white-space: normal;
 }
 
 .full .told {
   display: block;
   margin-bottom: 8px;
-  font-size: 24px;
+  font-size: var(--type-title);
   line-height: 1.3;
 }
 </style>

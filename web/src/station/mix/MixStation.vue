@@ -67,7 +67,7 @@ useShortcuts('Mix', [
       <h1>Mix</h1>
       <p class="soft">{{ summary }}</p>
       <RouterLink to="/cups">All cups</RouterLink>
-      <RadioGroup v-model:value="view" name="mix-view" size="small" aria-label="Shown as">
+      <RadioGroup v-model:value="view" name="mix-view" class="views" aria-label="Shown as">
         <RadioButton value="cups">Cups</RadioButton>
         <RadioButton value="table">Table</RadioButton>
       </RadioGroup>

@@ -13,6 +13,7 @@ import { usePourNumbers } from '../../store/pourNumbers.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import AmountStrip from './parts/AmountStrip.vue';
 import CoreSample from './parts/CoreSample.vue';
+import LayingTools from './parts/LayingTools.vue';
 import PlanBar from './parts/PlanBar.vue';
 import PlanPanels from './parts/PlanPanels.vue';
 import SupportCanvas from './parts/SupportCanvas.vue';
@@ -39,6 +40,7 @@ const placing = ref<Placing | null>(null);
 const panel = ref<PlanPanel>('check');
 const ownCells = useOwnCells();
 const numbers = usePourNumbers();
+const ZOOM_STEP = 1.4;
 const asking = ref(false);
 const scaling = ref(false);
 const canvas = ref<InstanceType<typeof SupportCanvas> | null>(null);
@@ -157,17 +159,20 @@ useShortcuts(
       <PlanBar
         v-model:layout="layout"
         v-model:flowers="flowers"
-        v-model:placing="placing"
         @lay-out="lay"
         @act="act"
-        @zoom="canvas?.zoomBy($event)"
         @scale="scaling = true"
         @save="save"
       />
       <Button type="primary" @click="goPour">Pour it</Button>
     </header>
     <section class="support" aria-label="The support from above">
+      <LayingTools v-model="placing" />
       <SupportCanvas ref="canvas" :support="support" :placing="placing !== null" @place="place" />
+      <div class="zoom" role="group" aria-label="Zoom">
+        <button class="plain-button" aria-label="Closer" @click="canvas?.zoomBy(ZOOM_STEP)">+</button>
+        <button class="plain-button" aria-label="Further" @click="canvas?.zoomBy(1 / ZOOM_STEP)">−</button>
+      </div>
       <p v-if="placing" class="hint">Press on the support where it shall lie.</p>
     </section>
     <section class="stack">
@@ -193,7 +198,7 @@ useShortcuts(
 <style scoped>
 .plan {
   display: grid;
-  grid-template-columns: minmax(0, 1.08fr) minmax(0, 1fr) minmax(0, 0.92fr);
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.06fr) minmax(0, 0.9fr);
   grid-template-rows: auto minmax(0, 1fr) auto;
   height: 100%;
 }
@@ -202,8 +207,8 @@ header {
   grid-column: 1 / -1;
   display: flex;
   align-items: center;
-  gap: 14px;
-  padding: 8px 20px 6px;
+  gap: 12px;
+  padding: 8px 24px;
 }
 
 header > :nth-child(2) {
@@ -213,15 +218,31 @@ header > :nth-child(2) {
 .support {
   position: relative;
   display: grid;
+  grid-template-columns: 48px minmax(0, 1fr);
   min-height: 0;
-  padding: 0 0 6px 12px;
+  padding-left: 16px;
+}
+
+.zoom {
+  position: absolute;
+  right: 0;
+  bottom: 0;
+  display: flex;
+}
+
+.zoom button {
+  width: 48px;
+  height: 48px;
+  text-align: center;
+  font-size: var(--type-title);
+  line-height: 1;
 }
 
 .hint {
   position: absolute;
   left: 24px;
   bottom: 10px;
-  padding: 4px 10px;
+  padding: 4px 8px;
   background: var(--bench);
   border: 1px solid var(--brass);
 }

@@ -151,7 +151,7 @@ const print = () => window.print();
     </div>
     <ol :class="{ many: steps.length > 14 }">
       <li v-for="(step, index) in steps" :key="index">
-        <span class="box" aria-hidden="true"></span>{{ step }}
+        <span class="box" aria-hidden="true"></span><span>{{ step }}</span>
       </li>
     </ol>
     <p v-if="steps.length === 0" class="soft">
@@ -165,14 +165,14 @@ const print = () => window.print();
 .sheet {
   max-width: 860px;
   margin: 0 auto;
-  padding: 20px 24px;
+  padding: 16px 24px;
 }
 
 header,
 nav {
   display: flex;
   align-items: center;
-  gap: 18px;
+  gap: 16px;
 }
 
 header {
@@ -196,7 +196,8 @@ img {
 
 ol {
   margin: 0;
-  padding-left: 26px;
+  padding: 0;
+  list-style: none;
 }
 
 .many {
@@ -205,21 +206,35 @@ ol {
 }
 
 li {
-  padding: 3px 0;
+  counter-increment: step;
+  display: grid;
+  grid-template-columns: 16px 24px minmax(0, 1fr);
+  gap: 8px;
+  align-items: start;
+  padding: 4px 0;
   break-inside: avoid;
 }
 
+li::before {
+  content: counter(step);
+  grid-column: 2;
+  grid-row: 1;
+  text-align: right;
+  color: var(--ink-soft);
+}
+
 .box {
-  display: inline-block;
-  width: 12px;
-  height: 12px;
-  margin-right: 8px;
-  border: 1.25px solid var(--ink);
+  grid-column: 1;
+  grid-row: 1;
+  width: 16px;
+  height: 16px;
+  margin-top: 4px;
+  border: 1px solid var(--ink);
 }
 
 footer {
   margin-top: 16px;
-  font-size: 12px;
+  font-size: var(--type-note);
 }
 
 @media print {
@@ -228,8 +243,13 @@ footer {
   }
 
   .sheet {
+    max-width: none;
     padding: 0;
-    font-size: 12px;
+    font-size: var(--type-lead);
+  }
+
+  .many {
+    columns: 1;
   }
 }
 </style>

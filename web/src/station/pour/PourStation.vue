@@ -88,7 +88,7 @@ useShortcuts('Pour', [
     <section class="next">
       <PieceSwitch :piece-id="pieceId" />
       <div class="bar">
-        <RadioGroup v-model:value="mode" name="pour-mode" aria-label="What comes next">
+        <RadioGroup v-model:value="mode" class="views" name="pour-mode" aria-label="What comes next">
           <RadioButton v-if="hasSheet" value="sheet" :disabled="!next">Next step</RadioButton>
           <RadioButton value="lay">Lay down</RadioButton>
           <RadioButton value="blow">Blow</RadioButton>
@@ -170,8 +170,9 @@ useShortcuts('Pour', [
 }
 
 .support {
-  padding: 12px 8px 12px 16px;
+  padding: 12px 8px 12px 24px;
   min-height: 0;
+  background: var(--ice);
 }
 
 .next {
@@ -191,11 +192,11 @@ useShortcuts('Pour', [
 
 .strip {
   margin-top: auto;
-  padding-top: 10px;
+  padding-top: 8px;
 }
 
 .repairing {
-  margin-top: 10px;
+  margin-top: 8px;
 }
 
 .link {
@@ -205,8 +206,8 @@ useShortcuts('Pour', [
 }
 
 .over {
-  margin-top: 20px;
-  font-size: 22px;
+  margin-top: 16px;
+  font-size: var(--type-title);
 }
 
 .timeline {

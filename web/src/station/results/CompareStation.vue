@@ -4,6 +4,7 @@ import { computedAsync } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { useRoute } from 'vue-router';
+import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
 import { call } from '../../api/client.ts';
 import { sayProblem } from '../../notice/notices.ts';
 import CompareLines from './parts/CompareLines.vue';
@@ -39,7 +40,9 @@ const pieces = computedAsync<readonly Piece[]>(
       <Button size="small" @click="pictures?.fitAll()">Whole</Button>
     </header>
     <ComparePictures ref="pictures" :pieces="pieces" />
-    <p v-if="pieces.length < 2" class="soft">Mark two to four pours at Results to compare them.</p>
+    <EmptyDrawing v-if="pieces.length < 2" kind="wall"
+      >Mark two to four pours at Results to compare them.</EmptyDrawing
+    >
     <CompareLines v-else :pieces="pieces" />
   </main>
 </template>
@@ -53,7 +56,7 @@ header {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 14px;
+  gap: 8px 12px;
 }
 
 .spring {

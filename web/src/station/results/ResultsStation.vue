@@ -2,6 +2,7 @@
 import { Button, Input } from 'ant-design-vue';
 import { useDebounceFn, useStorage } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
+import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
 import BareSelect from '../../field/BareSelect.vue';
 import { attempt } from '../../notice/useTask.ts';
 import { usePiece } from '../../store/piece/piece.ts';
@@ -91,14 +92,8 @@ watch(() => store.filter, loadSoon, { deep: true });
       <ResultFiles :search="search" />
       <ImportPiece />
     </header>
-    <nav class="tabs" aria-label="How the results are shown">
-      <button
-        v-for="each in TABS"
-        :key="each.key"
-        class="plain-button"
-        :aria-pressed="tab === each.key"
-        @click="tab = each.key"
-      >
+    <nav class="tabs views" aria-label="How the results are shown">
+      <button v-for="each in TABS" :key="each.key" :aria-pressed="tab === each.key" @click="tab = each.key">
         {{ each.label }}
       </button>
       <span class="spring"></span>
@@ -130,13 +125,13 @@ watch(() => store.filter, loadSoon, { deep: true });
         <ResultRow v-for="piece in store.items" :key="piece.id" :piece="piece" />
       </tbody>
     </table>
-    <p v-else-if="loaded" class="soft none">
+    <EmptyDrawing v-else-if="loaded" kind="wall">
       {{
         filtered
           ? 'No piece matches. Change the search or the filter.'
           : 'No pieces yet. Start one at Today, or import one.'
       }}
-    </p>
+    </EmptyDrawing>
     <Pagination
       v-if="(tab === 'table' || tab === 'wall') && store.total > store.filter.pageSize"
       v-model:current="store.filter.page"
@@ -155,7 +150,7 @@ main {
 @media (width < 1000px) {
   main {
     padding: 12px 12px 24px;
-    font-size: 14px;
+    font-size: var(--type-text);
   }
 }
 
@@ -173,18 +168,8 @@ header {
 .tabs {
   display: flex;
   align-items: center;
-  gap: 18px;
   margin-top: 6px;
   border-bottom: 1px solid var(--rule);
-}
-
-.tabs button {
-  min-height: 40px;
-}
-
-.tabs button[aria-pressed='true'] {
-  font-weight: 600;
-  box-shadow: inset 0 -3px 0 var(--brass);
 }
 
 .sort {
@@ -203,12 +188,8 @@ table {
 th {
   padding: 12px 16px 6px 0;
   text-align: left;
-  font-weight: 500;
-  font-size: 13px;
+  font-weight: var(--weight-strong);
+  font-size: var(--type-note);
   color: var(--ink-soft);
-}
-
-.none {
-  padding: 48px 0;
 }
 </style>

@@ -192,7 +192,7 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
 
 .facts dd {
   margin: 0;
-  font-size: 24px;
+  font-size: var(--type-title);
 }
 
 .head {

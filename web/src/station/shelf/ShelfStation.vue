@@ -17,7 +17,7 @@ onMounted(() => shelf.load().catch(sayProblem));
 <template>
   <main>
     <h1 class="visually-hidden">Shelf</h1>
-    <RadioGroup v-model:value="part" name="shelf-part" aria-label="Part of the shelf">
+    <RadioGroup v-model:value="part" name="shelf-part" class="views" aria-label="Part of the shelf">
       <RadioButton value="materials">Paints and media</RadioButton>
       <RadioButton value="supports">Supports</RadioButton>
       <RadioButton value="equipment">Cups and blowers</RadioButton>
@@ -35,6 +35,6 @@ main {
   display: grid;
   gap: 16px;
   align-content: start;
-  padding: 20px 24px;
+  padding: 16px 24px;
 }
 </style>

@@ -77,7 +77,7 @@ useShortcuts('Calibrate', [
   <main>
     <header>
       <h1>Calibrate</h1>
-      <RadioGroup v-model:value="kind" name="calibration-kind" aria-label="What is calibrated">
+      <RadioGroup v-model:value="kind" name="calibration-kind" class="views" aria-label="What is calibrated">
         <RadioButton v-for="each in KINDS" :key="each.value" :value="each.value">{{
           each.label
         }}</RadioButton>
@@ -132,7 +132,7 @@ useShortcuts('Calibrate', [
 main {
   display: grid;
   align-content: start;
-  gap: 20px;
+  gap: 16px;
   height: 100%;
   padding: 16px 24px;
   overflow: auto;
@@ -142,7 +142,7 @@ header {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 8px 20px;
+  gap: 8px 16px;
 }
 
 form {
@@ -168,7 +168,7 @@ form {
 }
 
 .result {
-  font-size: 20px;
-  font-weight: 600;
+  font-size: var(--type-lead);
+  font-weight: var(--weight-strong);
 }
 </style>

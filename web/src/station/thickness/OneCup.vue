@@ -89,21 +89,32 @@ useShortcuts('Thickness of a cup', [
       </p>
       <ThicknessTabs :piece-id="pieceId" here="cup" />
     </header>
-    <StirIn class="stir" :cup="cup" :suggested-pa-s="targetPaS" />
-    <section class="reading" aria-label="Read its thickness">
-      <MoundCard
-        :color-hex="cup.colorHex"
-        :expected="isAnswered ? stage! : null"
-        @choose="(chosen) => keep({ kind: 'words', stage: chosen })"
-      />
-      <div class="watches">
-        <MoundWatch @read="keep" />
-        <DrainCupForm :density-g-per-ml="cup.state.properties.densityGPerMl" @read="keep" />
-        <QuantityField v-model="room" class="room" label="Room" quantity="temperature" />
+    <section class="part" aria-labelledby="act">
+      <h2 id="act">Act</h2>
+      <StirIn :cup="cup" :suggested-pa-s="targetPaS" />
+    </section>
+    <section class="part" aria-label="Read its thickness">
+      <h2>Observe</h2>
+      <div>
+        <MoundCard
+          :color-hex="cup.colorHex"
+          :expected="isAnswered ? stage! : null"
+          @choose="(chosen) => keep({ kind: 'words', stage: chosen })"
+        />
+        <div class="watches">
+          <MoundWatch @read="keep" />
+          <DrainCupForm :density-g-per-ml="cup.state.properties.densityGPerMl" @read="keep" />
+          <QuantityField v-model="room" class="room" label="Room" quantity="temperature" />
+        </div>
       </div>
     </section>
-    <ResponseCurve class="curve" :cup="cup" :target-pa-s="targetPaS" />
-    <EvidenceList class="evidence" :cup="cup" />
+    <div class="part last">
+      <h2 aria-hidden="true">Evidence</h2>
+      <div class="evidence">
+        <ResponseCurve :cup="cup" :target-pa-s="targetPaS" />
+        <EvidenceList class="list" :cup="cup" />
+      </div>
+    </div>
   </main>
   <main v-else class="cup">
     <p>This cup is no longer on the bench.</p>
@@ -114,50 +125,58 @@ useShortcuts('Thickness of a cup', [
 <style scoped>
 .cup {
   display: grid;
-  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto auto auto minmax(200px, 1fr);
-  gap: 8px 28px;
   height: 100%;
-  padding: 10px 24px 12px;
+  padding: 8px 24px;
   overflow: auto;
-}
-
-header,
-.stir,
-.reading {
-  grid-column: 1 / -1;
 }
 
 header {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 4px 20px;
+  gap: 4px 16px;
+  padding-bottom: 6px;
 }
 
 .big {
-  font-size: 24px;
+  font-size: var(--type-title);
 }
 
-.stir {
+/* What to do, what is seen, what it rests on: three parts, named at the left. */
+.part {
+  display: grid;
+  grid-template-columns: 80px minmax(0, 1fr);
   padding: 8px 0;
   border-top: 1px solid var(--rule);
-  border-bottom: 1px solid var(--rule);
+}
+
+.part h2 {
+  font-size: var(--type-text);
 }
 
 .watches {
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 96px;
   align-items: end;
-  gap: 20px;
+  gap: 16px;
 }
 
 .evidence {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
+  gap: 24px;
+  min-height: 0;
+}
+
+.list {
   overflow: auto;
 }
 
 @media (width < 1000px) {
-  .cup,
+  .part,
+  .evidence,
   .watches {
     grid-template-columns: minmax(0, 1fr);
   }

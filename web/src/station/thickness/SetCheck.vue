@@ -178,7 +178,7 @@ useShortcuts('Thickness', [
   display: grid;
   grid-template-columns: minmax(0, 1.9fr) minmax(240px, 1fr);
   grid-template-rows: auto minmax(0, 1fr);
-  gap: 8px 28px;
+  gap: 8px 24px;
   height: 100%;
   padding: 12px 24px;
 }
@@ -192,7 +192,7 @@ header {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 4px 20px;
+  gap: 4px 16px;
 }
 
 header > p {
@@ -212,8 +212,8 @@ header > p {
 
 .small {
   display: block;
-  font-size: 13px;
-  font-weight: 400;
+  font-size: var(--type-note);
+  font-weight: var(--weight-plain);
 }
 
 .race {
@@ -227,7 +227,7 @@ ul {
 }
 
 li {
-  padding: 6px 0 6px 10px;
+  padding: 6px 0 6px 8px;
   border-left: 3px solid var(--ice-deep);
   margin-bottom: 4px;
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
-import { computed, onMounted } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import ComputedFrom from '../../field/ComputedFrom.vue';
 import NumberField from '../../field/NumberField.vue';
@@ -59,6 +59,9 @@ async function keep(): Promise<void> {
   });
 }
 
+/** The lanes show what was read; fields stand there only for who reads with a watch of their own. */
+const typing = ref(false);
+
 useShortcuts('Tilt race', [
   { keys: [' '], shown: 'Space', does: 'Tip the card: start', run: startOrWait },
   ...[1, 2, 3, 4, 5, 6].map((number) => ({
@@ -114,7 +117,7 @@ useShortcuts('Tilt race', [
         <tbody>
           <tr v-for="({ lane, words }, index) in outcome" :key="lane.key">
             <th scope="row">{{ index + 1 }} {{ lane.name }}</th>
-            <td class="value">
+            <td v-if="typing" class="value">
               <NumberField
                 :model-value="results[lane.key] ?? null"
                 :label="`${by === 'time' ? 'Seconds' : 'Run length'} of ${lane.name}`"
@@ -134,6 +137,7 @@ useShortcuts('Tilt race', [
           Keep the race
         </Button>
         <Button type="text" @click="race.reset">Clear</Button>
+        <Button type="text" :aria-pressed="typing" @click="typing = !typing">Type or correct</Button>
       </div>
     </section>
   </main>
@@ -144,7 +148,7 @@ useShortcuts('Tilt race', [
   display: grid;
   grid-template-columns: 226px minmax(0, 1fr) minmax(300px, 0.75fr);
   grid-template-rows: auto minmax(0, 1fr);
-  gap: 10px 24px;
+  gap: 8px 24px;
   height: 100%;
   padding: 12px 24px;
 }
@@ -154,7 +158,7 @@ header {
   display: flex;
   flex-wrap: wrap;
   align-items: baseline;
-  gap: 4px 20px;
+  gap: 4px 16px;
 }
 
 .clock {
@@ -169,12 +173,12 @@ header {
 }
 
 .huge {
-  font-size: 72px;
+  font-size: var(--type-numeral);
   line-height: 1;
 }
 
 .unit {
-  font-size: 0.4em;
+  font-size: var(--type-name);
   color: var(--ink-soft);
 }
 
@@ -184,6 +188,7 @@ header {
 
 .buttons {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
 }
 

@@ -2,9 +2,11 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
 import dayjs from 'dayjs';
 import { Button } from 'ant-design-vue';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
+import { useShortcuts } from '../../shortcut/shortcuts.ts';
+import { usePiece } from '../../store/piece/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
 import { useSample } from '../../store/sample.ts';
 import { useShelf } from '../../store/shelf.ts';
@@ -12,16 +14,20 @@ import { DUE_FOR_DAYS, dueFrom } from './parts/due.ts';
 import FirstSteps from './parts/FirstSteps.vue';
 import LastResults from './parts/LastResults.vue';
 import SamplePiece from './parts/SamplePiece.vue';
-import PiecesInHand from './parts/PiecesInHand.vue';
+import OnTheTable from './parts/OnTheTable.vue';
+import PieceInHand from './parts/PieceInHand.vue';
 import StartPiece from './parts/StartPiece.vue';
+import { useStartDraft } from './parts/startDraft.ts';
+import { tableRows } from './parts/tableRows.ts';
 
 /** The newest pieces are looked through this far for the last results. */
 const RECENT = 30;
-const RESULTS_SHOWN = 6;
+const RESULTS_SHOWN = 5;
 
 const pieces = usePieces();
 const shelf = useShelf();
 const sample = useSample();
+const store = usePiece();
 const recent = ref<PieceSummary[]>([]);
 const loaded = ref(false);
 
@@ -67,82 +73,103 @@ const coat = (piece: PieceSummary) =>
 const open = computed(() => recent.value.filter((piece) => piece.phase !== 'judged'));
 /** Without the sample that came with the program. */
 const own = computed(() => recent.value.filter(({ id }) => id !== sample.pieceId));
-const judged = computed(() => recent.value.filter((piece) => piece.phase === 'judged' && piece.photoId));
+const judged = computed(() => recent.value.filter((piece) => piece.phase === 'judged' && piece.photo));
 const due = computed(() => dueFrom(own.value, Date.now()));
+/** The piece in hand, else the one that was worked at last. */
+const current = computed(
+  () =>
+    open.value.find(({ id }) => id === store.inHandId) ??
+    open.value.toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt))[0],
+);
+const rows = computed(() => tableRows(due.value, open.value, current.value?.id ?? null));
+const dueNow = computed(() => due.value.find(({ id }) => id === current.value?.id)?.what);
+
+/** The form stands there from the start where nothing else does, or something was typed. */
+const typed = useStartDraft();
+const asked = ref(false);
+const nothingElse = computed(() => loaded.value && open.value.length === 0);
+const starting = computed(() => asked.value || typed.value.name !== '' || nothingElse.value);
+async function start(): Promise<void> {
+  asked.value = true;
+  await nextTick();
+  document.getElementById('piece-name')?.focus();
+}
+function notNow(): void {
+  asked.value = false;
+  typed.value.name = '';
+}
+useShortcuts('Today', [{ keys: ['n'], shown: 'N', does: 'Start a piece', run: () => void start() }]);
 </script>
 
 <template>
-  <main class="today">
+  <main class="today" :class="{ starting }">
     <h1 class="visually-hidden">Today</h1>
     <div class="left">
-      <section v-if="due.length > 0" aria-labelledby="due">
-        <h2 id="due">Due</h2>
-        <ul class="due">
-          <li v-for="item in due" :key="item.id + item.what">
-            <RouterLink :to="item.to">{{ item.name }}</RouterLink>
-            <span>{{ item.what }}</span>
-            <Button
-              v-if="item.topCoat"
-              size="small"
-              :aria-label="`${item.name} has its top coat`"
-              @click="coat(item.topCoat)"
-            >
-              Coated
-            </Button>
-          </li>
-        </ul>
-      </section>
       <FirstSteps v-if="loaded && own.length === 0" />
-      <PiecesInHand v-else :pieces="open" :loaded="loaded" />
+      <div v-else class="now">
+        <PieceInHand v-if="current" :piece="current" :due="dueNow" />
+        <section aria-labelledby="on-the-table">
+          <header>
+            <h2 id="on-the-table">On the table</h2>
+            <Button v-if="!starting" :aria-expanded="starting" @click="start">Start a piece</Button>
+          </header>
+          <OnTheTable :rows="rows" :loaded="loaded" @coat="coat" />
+        </section>
+      </div>
       <SamplePiece v-if="loaded && (own.length === 0 || sample.pieceId !== null)" />
       <LastResults v-if="judged.length > 0" :pieces="judged.slice(0, RESULTS_SHOWN)" />
     </div>
-    <StartPiece class="start" />
+    <StartPiece v-if="starting" class="start" :closable="!nothingElse" @close="notNow" />
   </main>
 </template>
 
 <style scoped>
 .today {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 300px;
+  grid-template-columns: minmax(0, 1fr);
   min-height: 100%;
+}
+
+.today.starting {
+  grid-template-columns: minmax(0, 1fr) 300px;
 }
 
 .left {
   display: grid;
-  gap: 24px;
+  gap: 16px;
   align-content: start;
-  padding: 20px 24px;
+  padding: 16px 24px;
+}
+
+.now {
+  display: grid;
+  grid-template-columns: minmax(0, 1.45fr) minmax(300px, 1fr);
+  gap: 24px;
+  align-items: start;
+}
+
+.starting .now {
+  grid-template-columns: minmax(0, 1fr);
+}
+
+.now header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 40px;
+  padding-bottom: 8px;
 }
 
 .start {
-  padding: 20px 24px;
+  padding: 16px 24px;
   border-left: 1px solid var(--rule);
   background: var(--paper);
 }
 
-.due {
-  margin: 8px 0 0;
-  padding: 0;
-  list-style: none;
-}
-
-.due li {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding: 6px 0 6px 12px;
-  border-left: 4px solid var(--brass);
-}
-
-.due a {
-  font-weight: 600;
-  color: var(--ink);
-}
-
-@media (width < 900px) {
-  .today {
-    grid-template-columns: 1fr;
+@media (width < 1000px) {
+  .now,
+  .today.starting {
+    grid-template-columns: minmax(0, 1fr);
   }
 
   .start {

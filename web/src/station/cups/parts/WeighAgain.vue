@@ -58,7 +58,7 @@ function note(): void {
 <style scoped>
 .again {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   width: 240px;
 }
 </style>

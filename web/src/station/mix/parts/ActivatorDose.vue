@@ -85,6 +85,6 @@ function take(): void {
 }
 
 .big {
-  font-size: 26px;
+  font-size: var(--type-title);
 }
 </style>

@@ -78,7 +78,7 @@ const recipeOptions = computed(() =>
 const variantOptions = computed(() => [
   {
     value: '',
-    label: recipe.value?.variants?.some((each) => each.forMetallics) ? 'by finish' : 'as written',
+    label: recipe.value?.variants?.some((each) => each.forMetallics) ? 'fits the paint' : 'as written',
   },
   ...(recipe.value?.variants ?? []).map(({ name }) => ({ value: name, label: name })),
 ]);
@@ -168,6 +168,7 @@ const plan = computed(() =>
         class="variant"
         :options="variantOptions"
         label="Variant of the recipe"
+        title="Fits the paint: plain paints and metallics get their own amounts"
       />
       <AmountField v-model="totalMg" :plan="plan" :error="messageAt(problem, 'totalMg')" />
       <ActivatorDose
@@ -215,7 +216,7 @@ const plan = computed(() =>
 
 <style scoped>
 section {
-  padding: 8px 24px 10px;
+  padding: 8px 24px 8px;
   border-top: 1px solid var(--rule);
   background: var(--paper);
 }
@@ -228,11 +229,11 @@ section {
 }
 
 .controls > :deep(.ant-btn-link) {
-  padding-inline: 7px;
+  padding-inline: 6px;
 }
 
 .school {
-  width: 196px;
+  width: 178px;
 }
 
 .variant {
@@ -241,7 +242,7 @@ section {
 
 .words {
   margin-top: 4px;
-  font-size: 13px;
+  font-size: var(--type-note);
   line-height: 1.3;
 }
 
@@ -268,12 +269,12 @@ section {
 
 .swatch {
   height: 28px;
-  border: 1px solid var(--ice-deep);
+  border: var(--paint-edge) solid var(--edge);
   border-radius: 50% 46% 52% 44%;
 }
 
 .name {
-  font-size: 13px;
+  font-size: var(--type-note);
   line-height: 1.15;
 }
 

@@ -78,7 +78,7 @@ const useUp = () =>
           <p v-if="wrong" class="alarm" role="alert">{{ wrong }}</p>
         </div>
       </template>
-      <Button type="link" class="more">or …</Button>
+      <Button type="link" class="more">Fill a cup</Button>
     </Popover>
   </div>
 </template>

@@ -20,7 +20,7 @@ import { driesTo } from './driesTo.ts';
 import { cupCostCents } from './setCheck.ts';
 import { partsWords, ROLE_LABELS } from '../../../words/general.ts';
 
-const props = defineProps<{ cup: Cup; pxPerCm: number; labels: 'grams' | 'words' }>();
+const props = defineProps<{ cup: Cup; pxPerCm: number; labels: 'beside' | 'over' }>();
 
 const store = usePiece();
 const units = useUnits();
@@ -99,9 +99,9 @@ async function remove(): Promise<void> {
         :title="cup.state.water.reason"
       >
         {{ units.show('volume', cup.state.properties.volumeMl) }},
-        {{ Math.round(cup.state.properties.waterFraction * 100) }} % water
-        <template v-if="cup.state.water.level !== 'fine'">, film gets weak</template>
-        <template v-if="cost !== undefined">, {{ money.show(cost) }}</template>
+        {{ Math.round(cup.state.properties.waterFraction * 100) }} % water{{
+          cup.state.water.level === 'fine' ? '' : ', film gets weak'
+        }}{{ cost === undefined ? '' : `, costs ${money.show(cost)}` }}
       </p>
       <p v-if="dry" class="small soft" :title="dry.from">
         <ColorDot :color="dry.hex" :size-px="12" /> {{ dry.words }}
@@ -132,7 +132,13 @@ async function remove(): Promise<void> {
           {{ untouched ? 'Weigh in' : 'Go on' }}
         </RouterLink>
         <span v-else class="soft small">{{ fill }}</span>
-        <Button type="link" size="small" :aria-label="`Remove ${cup.mix.name}`" @click="remove">
+        <Button
+          class="remove"
+          type="text"
+          size="small"
+          :aria-label="`Remove ${cup.mix.name}`"
+          @click="remove"
+        >
           Remove
         </Button>
       </div>
@@ -143,11 +149,13 @@ async function remove(): Promise<void> {
 <style scoped>
 .cup {
   display: grid;
-  min-width: 138px;
+  min-width: 144px;
 }
 
 .caption {
   display: grid;
+  align-content: start;
+  height: 200px;
   gap: 1px;
   padding-top: 8px;
   margin-top: 2px;
@@ -155,14 +163,14 @@ async function remove(): Promise<void> {
 }
 
 h2 {
-  font-size: 16px;
+  font-size: var(--type-text);
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .actions {
@@ -177,7 +185,8 @@ h2 {
 }
 
 .in {
-  font-size: 17px;
+  white-space: nowrap;
+  font-size: var(--type-lead);
 }
 
 .fill {
@@ -185,8 +194,15 @@ h2 {
   line-height: 1.25;
 }
 
+.remove {
+  padding-inline: 6px;
+  font-size: var(--type-note);
+  font-weight: var(--weight-plain);
+  color: var(--ink-soft);
+}
+
 .weigh {
   padding: 6px 0;
-  font-weight: 600;
+  font-weight: var(--weight-strong);
 }
 </style>

@@ -1,29 +1,44 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { LABEL_SPACE } from '../../../drawing/cup.ts';
+import { BESIDE_PX, LABEL_PX } from '../../../drawing/cup.ts';
+import EmptyDrawing from '../../../drawing/EmptyDrawing.vue';
 import { shapeOf } from '../../../drawing/cupLayers.ts';
 import type { Cup } from '../../../store/piece/piece.ts';
 import CupColumn from './CupColumn.vue';
 
 const props = defineProps<{ cups: readonly Cup[] }>();
 
-const CAPTION_PX = 168;
+const CAPTION_PX = 208;
 const GAP_PX = 16;
 const LEAST_PX_PER_CM = 9;
-const MOST_PX_PER_CM = 30;
+const MOST_PX_PER_CM = 34;
+const SMALL = 0.75;
+/** A cup of usual recipes has so many ingredients. */
+const OVER_LINES = 4;
 
 const row = ref<HTMLElement | null>(null);
 const { height, width } = useElementSize(row);
 
+const shapes = computed(() => props.cups.map(shapeOf));
+const tallestCm = computed(() => Math.max(1, ...shapes.value.map(({ heightCm }) => heightCm)));
+/** A cup much lower than the tallest has room for its labels over the brim. */
+const placeOf = (index: number): 'beside' | 'over' =>
+  shapes.value[index]!.heightCm < SMALL * tallestCm.value ? 'over' : 'beside';
+
 /** One scale for all cups: the tallest fits the row's height, all of them its width if they can. */
 const pxPerCm = computed(() => {
-  const shapes = props.cups.map(shapeOf);
-  const tallestCm = Math.max(1, ...shapes.map((shape) => shape.heightCm));
-  const widthsCm = shapes.reduce((sum, shape) => sum + 2 * shape.topRadiusCm, 0);
-  const labelsPx = LABEL_SPACE.words + (props.cups.length - 1) * LABEL_SPACE.grams;
-  const byHeight = (height.value - CAPTION_PX) / tallestCm;
-  const byWidth = (width.value - 60 - labelsPx - props.cups.length * GAP_PX) / Math.max(1, widthsCm);
+  const room = height.value - CAPTION_PX;
+  const byHeight = Math.min(
+    ...shapes.value.map(({ heightCm }, index) => {
+      const labels = placeOf(index) === 'over' ? OVER_LINES * LABEL_PX : 0;
+      return (room - labels) / heightCm;
+    }),
+  );
+  const beside = props.cups.filter((_, index) => placeOf(index) === 'beside').length;
+  const widthsCm = shapes.value.reduce((sum, { topRadiusCm }) => sum + 2 * topRadiusCm, 0);
+  const free = width.value - 2 * 24 - beside * BESIDE_PX - props.cups.length * GAP_PX;
+  const byWidth = free / Math.max(1, widthsCm);
   return Math.min(MOST_PX_PER_CM, Math.max(LEAST_PX_PER_CM, Math.min(byHeight, byWidth)));
 });
 </script>
@@ -31,13 +46,13 @@ const pxPerCm = computed(() => {
 <template>
   <ul ref="row" class="row">
     <li v-for="(cup, index) in cups" :key="cup.mix.id">
-      <CupColumn :cup="cup" :px-per-cm="pxPerCm" :labels="index === 0 ? 'words' : 'grams'" />
+      <CupColumn :cup="cup" :px-per-cm="pxPerCm" :labels="placeOf(index)" />
     </li>
-    <li v-if="cups.length === 0" class="empty">
-      <p class="soft">
+    <li v-if="cups.length === 0">
+      <EmptyDrawing kind="cups">
         Set an amount below, then click a color on the shelf: each click puts a cup on the bench with the
         grams of every ingredient.
-      </p>
+      </EmptyDrawing>
     </li>
   </ul>
 </template>
@@ -52,11 +67,5 @@ const pxPerCm = computed(() => {
   overflow: auto;
   list-style: none;
   min-height: 0;
-}
-
-.empty {
-  align-self: center;
-  max-width: 460px;
-  font-size: 17px;
 }
 </style>

@@ -102,14 +102,14 @@ thead th {
   top: 0;
   z-index: 1;
   background: var(--bench);
-  font-weight: 500;
-  font-size: 13px;
+  font-weight: var(--weight-strong);
+  font-size: var(--type-note);
   color: var(--ink-soft);
 }
 
 th,
 td {
-  padding: 0 14px 0 0;
+  padding: 0 12px 0 0;
   text-align: left;
 }
 
@@ -119,8 +119,8 @@ td {
 
 tbody th {
   vertical-align: top;
-  padding-top: 3px;
-  font-weight: 600;
+  padding-top: 4px;
+  font-weight: var(--weight-strong);
 }
 
 tbody tr:first-child > * {
@@ -132,7 +132,7 @@ tbody tr:first-child > * {
 }
 
 .strong {
-  font-weight: 600;
+  font-weight: var(--weight-strong);
 }
 
 /* Five cups of three ingredients fit: whoever types here has dry hands. */
@@ -149,8 +149,8 @@ tbody tr:first-child > * {
 
 .outcome {
   vertical-align: top;
-  padding-top: 3px;
-  font-size: 14px;
+  padding-top: 4px;
+  font-size: var(--type-text);
   line-height: 1.35;
 }
 </style>

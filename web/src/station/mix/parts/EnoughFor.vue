@@ -55,7 +55,7 @@ function setColors(typed: number | null): void {
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .colors {
@@ -65,6 +65,6 @@ function setColors(typed: number | null): void {
 .colors :deep(.ant-input-affix-wrapper) {
   padding-block: 0;
   min-height: 28px;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

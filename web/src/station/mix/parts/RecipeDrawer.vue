@@ -112,7 +112,7 @@ article {
 }
 
 .own {
-  font-size: 13px;
-  font-weight: 400;
+  font-size: var(--type-note);
+  font-weight: var(--weight-plain);
 }
 </style>

@@ -212,7 +212,7 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
 <style scoped>
 .recipe {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 
 fieldset {
@@ -225,7 +225,7 @@ fieldset {
 
 legend {
   padding: 0 0 4px;
-  font-size: 13px;
+  font-size: var(--type-note);
   color: var(--ink-soft);
 }
 
@@ -237,7 +237,7 @@ legend {
 
 .part .alarm {
   grid-column: 1 / -1;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .row {

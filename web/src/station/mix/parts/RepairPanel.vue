@@ -120,7 +120,7 @@ function outcome(targetsMg: readonly number[]): string {
 }
 
 h2 {
-  font-size: 26px;
+  font-size: var(--type-title);
   color: var(--alarm);
 }
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { stageOf } from '@icy-ribbon/core/paint/stage';
+import ToleranceBand from './ToleranceBand.vue';
 import type { Cup } from '../../../store/piece/piece.ts';
 import { stageWords } from '../../../words/cup.ts';
 import { useUnits } from '../../../store/units.ts';
@@ -19,10 +20,14 @@ const units = useUnits();
 <template>
   <div class="number">
     <template v-if="toGoMg !== null">
-      <p class="huge numeral" :class="verdict === 'over' ? 'alarm' : verdict === 'on target' ? 'look' : ''">
+      <p
+        class="huge numeral"
+        :class="verdict === 'over' ? 'alarm' : verdict === 'on target' ? 'on-target' : ''"
+      >
         {{ units.showNumber('mass', Math.abs(toGoMg), true) }}
         <span class="unit">{{ units.unitLabel('mass') }}</span>
       </p>
+      <ToleranceBand :to-go-mg="toGoMg" :tolerance-mg="toleranceMg" />
       <p class="verdict">
         {{ verdict === 'on target' ? 'on target, within' : verdict }}
         <template v-if="verdict === 'on target'">
@@ -52,16 +57,21 @@ const units = useUnits();
   container-type: inline-size;
 }
 
+.on-target {
+  color: var(--water);
+}
+
 /* Six digits, a point and the unit stay on one line. */
 .huge {
   white-space: nowrap;
-  font-size: min(23cqi, 190px);
+  font-size: min(23cqi, 2 * var(--type-numeral));
   line-height: 1.05;
   letter-spacing: -0.04em;
+  margin-left: -0.05em;
 }
 
 .unit {
-  font-size: 0.34em;
+  font-size: var(--type-name);
   color: var(--ink-soft);
   letter-spacing: 0;
 }
@@ -71,6 +81,6 @@ const units = useUnits();
 }
 
 .verdict {
-  font-size: 22px;
+  font-size: var(--type-title);
 }
 </style>

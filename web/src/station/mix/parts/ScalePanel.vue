@@ -32,15 +32,15 @@ const units = useUnits();
         {{ reading ? (reading.pouring ? 'pouring' : reading.settled ? 'settled' : 'moving') : 'away' }}
       </p>
     </div>
-    <template v-if="info?.standIn && active">
-      <Button v-if="reading?.pouring" @click="emit('stop')">Stop</Button>
-      <Button v-else @click="emit('pour')">Pour to target</Button>
-      <Button @click="emit('drops')">A few drops</Button>
-    </template>
     <Button v-if="info" @click="emit('tare')">Zero</Button>
-    <Popover v-if="info?.standIn" trigger="click" title="Try on the stand-in">
+    <Popover v-if="info?.standIn" trigger="click" title="A scale that stands in for yours">
       <template #content>
         <div class="tries">
+          <template v-if="active">
+            <Button v-if="reading?.pouring" @click="emit('stop')">Stop</Button>
+            <Button v-else @click="emit('pour')">Pour to target</Button>
+            <Button @click="emit('drops')">A few drops</Button>
+          </template>
           <Button @click="emit('disturb', 'bump')">Bump the table</Button>
           <Button @click="emit('disturb', 'overload')">Overload it</Button>
           <Button @click="emit('disturb', 'drop-out')">Drop out</Button>
@@ -67,7 +67,7 @@ const units = useUnits();
   flex-wrap: wrap;
   align-items: center;
   gap: 8px;
-  padding: 10px 24px;
+  padding: 8px 24px;
   background: var(--paper);
   border-top: 1px solid var(--rule);
 }
@@ -77,7 +77,7 @@ const units = useUnits();
 }
 
 .display {
-  font-size: 22px;
+  font-size: var(--type-title);
   line-height: 1.2;
 }
 
@@ -86,7 +86,7 @@ const units = useUnits();
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .typed {

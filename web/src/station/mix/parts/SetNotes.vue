@@ -72,9 +72,11 @@ const short = computed(() => shortMaterials(props.cups, shelf.materials));
         Make it first, as one cup
       </Button>
     </li>
-    <li v-for="each in short" :key="each.name" class="look">
-      {{ each.name }} runs out: this set needs {{ units.show('mass', each.needMg) }},
-      {{ units.show('mass', each.leftMg) }} is left.
+    <li v-for="each in short" :key="each.name">
+      <span class="look"
+        >{{ each.name }} runs out: this set needs {{ units.show('mass', each.needMg) }},
+        {{ units.show('mass', each.leftMg) }} is left.</span
+      >
     </li>
   </ul>
 </template>

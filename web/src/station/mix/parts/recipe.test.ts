@@ -9,7 +9,7 @@ const school = (id: string) => findSchool(id)!;
 
 describe('recipes in words', () => {
   it('parts by weight as a ratio, measures with their units', () => {
-    expect(ratioWords(school('D2').parts)).toBe('2 : 1 : 0.75');
+    expect(ratioWords(school('D2').parts)).toBe('2\u00a0:\u00a01\u00a0:\u00a00.75');
     expect(ratioWords(school('D8').parts)).toBe('2 tbsp : 1 tbsp : 30 drop');
   });
 

@@ -130,8 +130,8 @@ async function draw(): Promise<void> {
   const { exitSpeedMS, exitDiameterMm } = shown.value;
   const far = Math.max(300, 3 * shown.value.distanceMm);
   const distances = Array.from({ length: 80 }, (_, index) => 20 + ((far - 20) * index) / 79);
-  const { inkSoft, alarm, water, brass, ink, iceDeep } = appearance.palette;
-  const colors = [ink, water, brass, inkSoft, iceDeep];
+  const { alarm, water, ink, edge } = appearance.palette;
+  const colors = [ink, water, edge];
   plot.draw(
     SLANTS.map((slantDeg, index) => ({
       x: distances.map((mm) => units.fromBase('length', mm)),
@@ -147,7 +147,7 @@ async function draw(): Promise<void> {
       ),
       mode: 'lines',
       name: `${slantDeg}°`,
-      line: { color: colors[index], width: 2, dash: index % 2 === 0 ? 'solid' : 'dash' },
+      line: { color: colors[index % colors.length], width: 2, dash: index % 2 === 0 ? 'solid' : 'dash' },
       hovertemplate: `${slantDeg}°, %{x:.1f}: dent %{y:.1f} mm<extra></extra>`,
     })),
     {
@@ -222,6 +222,7 @@ onBeforeUnmount(() => plot?.close());
       </Button>
     </div>
     <div class="choose">
+      <span class="label" aria-hidden="true">Blower in the chart</span>
       <BareSelect
         v-model:value="shownId"
         label="Blower in the chart"
@@ -245,13 +246,13 @@ section {
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .rows th,
 .rows td {
-  padding: 3px 6px 3px 0;
-  font-size: 14px;
+  padding: 4px 6px 4px 0;
+  font-size: var(--type-text);
 }
 
 .rows .number {

@@ -95,8 +95,8 @@ const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.cos
 .strip {
   display: flex;
   align-items: center;
-  gap: 14px;
-  padding: 6px 20px;
+  gap: 12px;
+  padding: 6px 16px;
   border-top: 1px solid var(--rule);
   background: var(--paper);
 }
@@ -109,7 +109,7 @@ ul {
   display: flex;
   flex: 1;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 4px 12px;
   max-height: 96px;
   margin: 0;
   padding: 2px 0;
@@ -131,13 +131,13 @@ li > .small {
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 @media (width < 1000px) {
   .strip {
     flex-wrap: wrap;
-    gap: 8px 20px;
+    gap: 8px 16px;
   }
 }
 </style>

@@ -187,7 +187,7 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .grid {

@@ -90,9 +90,9 @@ ul {
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  gap: 0 10px;
+  gap: 0 8px;
   align-items: center;
-  padding: 6px 0 6px 10px;
+  padding: 6px 0 6px 8px;
   margin-bottom: 6px;
   border-left: 3px solid var(--ice-deep);
 }
@@ -111,12 +111,12 @@ li.look {
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .clean {
   padding: 12px 0;
-  font-size: 17px;
-  font-weight: 600;
+  font-size: var(--type-lead);
+  font-weight: var(--weight-strong);
 }
 </style>

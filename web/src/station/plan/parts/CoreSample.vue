@@ -3,16 +3,18 @@ import type { PlanStack } from '@icy-ribbon/core/piece/plan';
 import { useElementSize } from '@vueuse/core';
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import { drawSample } from '../../../drawing/coreSample.ts';
+import EmptyDrawing from '../../../drawing/EmptyDrawing.vue';
+import { drawColumn } from '../../../drawing/coreSample.ts';
 import { forecastErrorWords, forecastWords, ownCellsWords } from '../../../words/forecast.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePlan } from '../../../store/plan/plan.ts';
+import PileSilhouette from './PileSilhouette.vue';
 import RibbonSample from './RibbonSample.vue';
 import { rulerTicks, useSample } from './useSample.ts';
 import { useUnits } from '../../../store/units.ts';
 
-/** A cut through the middle of a stack, to scale, with what every interface will do. */
+/** The middle of a stack as a column, to scale, with what every interface will do; below it the pile from the side. */
 const props = defineProps<{ stack: PlanStack | undefined }>();
 
 const plan = usePlan();
@@ -21,14 +23,11 @@ const { sample, moment, dentMm, cells, cellsError } = useSample(() => props.stac
 const frame = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(frame);
 
-const LABELS_PX = 178;
-const RULER_PX = 34;
-const PAD = 16;
+const COLUMN_PX = 110;
+const RULER_PX = 30;
+const PAD = 20;
 
-const size = computed(() => ({
-  width: Math.max(60, width.value - LABELS_PX - RULER_PX),
-  height: Math.max(80, height.value - 2 * PAD),
-}));
+const size = computed(() => ({ width: COLUMN_PX, height: Math.max(80, height.value - PAD - 4) }));
 const hasPile = computed(() => (sample.value?.layers.length ?? 0) > 0);
 /** The ribbon that is chosen, else the first that is laid. */
 const ribbon = computed(() => {
@@ -36,7 +35,7 @@ const ribbon = computed(() => {
   return laid.find(({ id }) => plan.selection.includes(id)) ?? laid[0];
 });
 const drawn = computed(() =>
-  sample.value ? drawSample(sample.value, size.value, moment.value === 'poured' ? dentMm.value : 0) : null,
+  sample.value ? drawColumn(sample.value, size.value, moment.value === 'poured' ? dentMm.value : 0) : null,
 );
 const forecasts = computed(() =>
   (sample.value?.interfaces ?? []).map((each) => ({
@@ -73,9 +72,9 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
     </p>
     <div ref="frame" class="drawing">
       <RibbonSample v-if="!hasPile && ribbon" :path="ribbon" />
-      <p v-else-if="!hasPile" class="soft">
+      <EmptyDrawing v-else-if="!hasPile" kind="pile">
         Put a stack or a ribbon down to see what lies in it and what it will do.
-      </p>
+      </EmptyDrawing>
       <svg
         v-else-if="drawn && sample"
         :width="width"
@@ -99,10 +98,12 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
           <text class="soft-text" x="-6" y="-4" text-anchor="end">
             {{ units.chosen.length === 'in' ? 'in' : 'mm' }}
           </text>
-          <path
+          <rect
             v-for="layer in drawn.layers"
             :key="layer.key"
-            :d="layer.path"
+            :y="layer.top"
+            :width="size.width"
+            :height="layer.bottom - layer.top"
             :fill="layer.layer.paint.colorHex"
             class="layer"
           />
@@ -112,32 +113,38 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
               v-if="each.verdict !== 'holds'"
               class="interface"
               :class="each.verdict"
-              x1="0"
-              :x2="size.width"
+              x1="-6"
+              :x2="size.width + 6"
               :y1="each.y"
               :y2="each.y"
             />
           </template>
           <path v-if="drawn.dent" :d="drawn.dent" class="dent" />
-          <text v-if="drawn.dent" class="dent-words" :x="size.width / 2" :y="-4" text-anchor="middle">
+          <text
+            v-if="drawn.dent"
+            class="soft-text"
+            :x="size.width / 2"
+            :y="drawn.layers.at(-1)!.top - 6"
+            text-anchor="middle"
+          >
             dent {{ depth(dentMm) }}
           </text>
           <g v-for="(layer, index) in drawn.layers" :key="`label${layer.key}`">
             <path
               class="leader"
-              :d="`M${size.width * 0.62} ${(layer.top + layer.bottom) / 2}L${size.width + 4} ${layer.labelY}`"
+              :d="`M${size.width + 2} ${(layer.top + layer.bottom) / 2}L${size.width + 16} ${layer.labelY - 4}`"
             />
-            <text :x="size.width + 8" :y="layer.labelY + 1">
+            <text :x="size.width + 20" :y="layer.labelY + 1">
               {{ layer.layer.paint.name }}
-              <tspan class="soft-text">
-                {{ depth(layer.layer.thicknessMm)
-                }}{{ layer.layer.massG > 0 ? `, ${units.show('mass', layer.layer.massG * 1000)}` : ' base' }}
-              </tspan>
+            </text>
+            <text class="soft-text" :x="size.width + 20" :y="layer.labelY + 16">
+              {{ depth(layer.layer.thicknessMm)
+              }}{{ layer.layer.massG > 0 ? `, ${units.show('mass', layer.layer.massG * 1000)}` : ' base' }}
             </text>
             <text
               v-if="above(index)"
-              :x="size.width + 8"
-              :y="layer.labelY + 15"
+              :x="size.width + 20"
+              :y="layer.labelY + 31"
               class="forecast"
               :class="above(index)!.verdict"
             >
@@ -147,13 +154,14 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
         </g>
       </svg>
     </div>
+    <PileSilhouette v-if="hasPile && sample && width > 0" :sample="sample" :width="width" class="side" />
   </section>
 </template>
 
 <style scoped>
 .sample {
   display: grid;
-  grid-template-rows: auto auto minmax(150px, 1fr);
+  grid-template-rows: auto auto minmax(150px, 1fr) auto;
   min-height: 0;
 }
 
@@ -178,14 +186,14 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
   overflow: hidden;
 }
 
-svg {
+.drawing > svg {
   position: absolute;
   inset: 0;
 }
 
 .layer {
   stroke: var(--ink);
-  stroke-width: 0.6;
+  stroke-width: var(--paint-edge);
 }
 
 .floor {
@@ -194,20 +202,19 @@ svg {
 }
 
 .interface {
-  stroke: var(--brass);
+  stroke: var(--water);
   stroke-width: 2;
-  stroke-dasharray: 2 3;
 }
 
 .interface.sinks {
   stroke: var(--alarm);
+  stroke-dasharray: 6 3;
 }
 
 .dent {
-  fill: none;
+  fill: var(--bench);
   stroke: var(--ink);
-  stroke-width: 1.5;
-  stroke-dasharray: 5 3;
+  stroke-width: 1;
 }
 
 .tick {
@@ -221,23 +228,23 @@ svg {
 }
 
 text {
-  font-size: 13px;
+  font-size: var(--type-note);
   fill: var(--ink);
 }
 
-.soft-text,
-.dent-words {
+.soft-text {
   fill: var(--ink-soft);
-  font-size: 12px;
+  font-size: var(--type-note);
 }
 
 .forecast {
-  font-size: 12px;
+  font-size: var(--type-note);
   fill: var(--ink-soft);
 }
 
 .forecast.opens {
-  fill: var(--brass-ink);
+  fill: var(--water);
+  font-weight: var(--weight-strong);
 }
 
 .forecast.sinks {

@@ -54,6 +54,6 @@ section {
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

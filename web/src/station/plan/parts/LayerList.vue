@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { UNKNOWN_PAINT } from '../../../theme/tokens.ts';
 import { pyramid, USUAL_STEP } from '@icy-ribbon/core/piece/plan';
 import type { PlanLayer, PlanPath, PlanStack } from '@icy-ribbon/core/piece/plan';
 import { Button } from 'ant-design-vue';
@@ -110,7 +111,7 @@ const worked = (id: string) => {
         <span
           class="grip"
           title="Drag into order"
-          :style="{ background: row.paint?.colorHex ?? '#9aa7ae' }"
+          :style="{ background: row.paint?.colorHex ?? UNKNOWN_PAINT }"
         ></span>
         <span class="name">{{ row.paint?.name ?? 'gone' }}</span>
         <button
@@ -185,7 +186,7 @@ li {
   display: grid;
   grid-template-columns: 22px minmax(0, 1fr) 86px 22px 22px 22px;
   align-items: center;
-  gap: 5px;
+  gap: 4px;
   padding: 2px 0;
 }
 

@@ -17,6 +17,7 @@ import { say } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { plain, usePlan } from '../../../store/plan/plan.ts';
 import { orderWorker } from '../../../worker/order.ts';
+import OrderStrips from './OrderStrips.vue';
 import { hintWords, reasonWords } from '../../../words/order.ts';
 
 /** What speaks for and against an order; wishes; the search for a better one. */
@@ -58,6 +59,9 @@ const hints = computed(() => {
   const baseId = plan.body.base?.areas[0]?.paintId;
   return orderHints(technique.value, layers.value, (baseId && plan.paint(baseId)?.colorHex) || null);
 });
+/** The color of a paint by its name; nothing where a rule is about one paint alone. */
+const colorOf = (name: string | null) =>
+  layers.value.find(({ paint }) => paint.name === name)?.paint.colorHex ?? 'transparent';
 const names = computed(() => new Map(layers.value.map(({ id, paint }) => [id, paint.name])));
 const options = computed(() => [
   { value: '', label: 'no wish' },
@@ -132,7 +136,7 @@ defineExpose({ suggest });
           :options="options.slice(1)"
         />
       </div>
-      <Button type="primary" @click="suggest">Suggest an order</Button>
+      <Button @click="suggest">Suggest an order</Button>
       <p v-if="wrong" class="alarm" role="alert">{{ wrong }}</p>
       <div v-if="advice" class="advice" aria-live="polite">
         <p v-if="asItIs">
@@ -146,6 +150,7 @@ defineExpose({ suggest });
             <strong>{{ item && isPath(item) ? 'Laid in this order' : 'From the bottom up' }}:</strong>
             {{ advice.order.map((id) => names.get(id)).join(', ') }}.
           </p>
+          <OrderStrips :before="layers" :after="advice.order" />
           <p v-for="reason in advice.mended" :key="`mended${reasonWords(reason)}`" class="small">
             Mends: {{ reasonWords(reason) }}
           </p>
@@ -162,6 +167,13 @@ defineExpose({ suggest });
       <ul>
         <li v-for="reason in reasons" :key="reasonWords(reason)">
           <span class="numeral">{{ counts(reason) }}</span>
+          <span class="pair" aria-hidden="true">
+            <i
+              v-for="name in [reason.lower, reason.upper]"
+              :key="name ?? ''"
+              :style="{ background: colorOf(name) }"
+            ></i>
+          </span>
           <span>{{ reasonWords(reason) }}</span>
         </li>
       </ul>
@@ -181,24 +193,24 @@ defineExpose({ suggest });
 <style scoped>
 section {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   align-content: start;
 }
 
 .wishes {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  gap: 6px 10px;
+  gap: 6px 8px;
   align-items: center;
 }
 
 .advice {
-  padding: 8px 0 8px 10px;
-  border-left: 3px solid var(--brass);
+  padding: 8px 0 8px 8px;
+  border-left: 4px solid var(--water);
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 ul {
@@ -209,9 +221,21 @@ ul {
 
 li {
   display: grid;
-  grid-template-columns: 32px minmax(0, 1fr);
+  grid-template-columns: 32px 32px minmax(0, 1fr);
   gap: 8px;
-  padding: 3px 0;
+  padding: 4px 0;
+}
+
+.pair {
+  display: flex;
+  align-self: start;
+  margin-top: 4px;
+}
+
+.pair i {
+  flex: 1;
+  height: 16px;
+  outline: 1px solid var(--ink-soft);
 }
 
 .link {

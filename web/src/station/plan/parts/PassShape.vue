@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { PlanPass } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
-import { Arrow, Circle, Text } from 'vue-konva';
+import { Circle, Line, Text } from 'vue-konva';
+import { airWedge } from '../../../drawing/airWedge.ts';
 import { tipOf, type PlanContext } from '../../../drawing/plan.ts';
 import { useAppearance } from '../../../store/appearance.ts';
+import { FACE, TYPE } from '../../../theme/tokens.ts';
 
 /** A blowing pass: from where the air lands, as far as it carries the paint, with its number. */
 const props = defineProps<{
@@ -14,59 +16,44 @@ const props = defineProps<{
   px: number;
 }>();
 const appearance = useAppearance();
-const arrow = computed(() => {
-  const tip = tipOf(props.context, props.pass);
-  const { x, y } = props.pass.at;
-  return { points: [x, y, tip.x, tip.y], tip };
-});
+const RADIUS_PX = 10;
+const tip = computed(() => tipOf(props.context, props.pass));
+const wedge = computed(() =>
+  airWedge(props.pass.at, tip.value, 2 * RADIUS_PX * props.px).flatMap(({ x, y }) => [x, y]),
+);
 </script>
 
 <template>
-  <Arrow
+  <Line
     :config="{
-      points: arrow.points,
+      points: wedge,
+      closed: true,
+      fill: appearance.palette.ink,
       stroke: appearance.palette.bench,
-      fill: appearance.palette.bench,
-      strokeWidth: 6 * px,
-      pointerLength: 10 * px,
-      pointerWidth: 11 * px,
-      opacity: 0.85,
-      lineCap: 'round',
+      strokeWidth: 1.5 * px,
       hitStrokeWidth: 20 * px,
-    }"
-  />
-  <Arrow
-    :config="{
-      points: arrow.points,
-      stroke: chosen ? appearance.palette.brass : appearance.palette.ink,
-      fill: chosen ? appearance.palette.brass : appearance.palette.ink,
-      strokeWidth: (chosen ? 3.5 : 2) * px,
-      pointerLength: 8 * px,
-      pointerWidth: 8 * px,
-      lineCap: 'round',
-      listening: false,
     }"
   />
   <Circle
     :config="{
-      ...arrow.tip,
-      radius: 9 * px,
+      ...tip,
+      radius: RADIUS_PX * px,
       fill: appearance.palette.bench,
-      stroke: chosen ? appearance.palette.brass : appearance.palette.ink,
-      strokeWidth: 1.25 * px,
+      stroke: appearance.palette.ink,
+      strokeWidth: (chosen ? 3 : 1) * px,
     }"
   />
   <Text
     :config="{
-      x: arrow.tip.x - 9 * px,
-      y: arrow.tip.y - 9 * px,
-      width: 18 * px,
-      height: 18 * px,
+      x: tip.x - RADIUS_PX * px,
+      y: tip.y - RADIUS_PX * px,
+      width: 2 * RADIUS_PX * px,
+      height: 2 * RADIUS_PX * px,
       text: String(number),
       align: 'center',
       verticalAlign: 'middle',
-      fontSize: 11.5 * px,
-      fontFamily: 'Figtree Variable, system-ui, sans-serif',
+      fontSize: TYPE.note * px,
+      fontFamily: FACE,
       fill: appearance.palette.ink,
       listening: false,
     }"

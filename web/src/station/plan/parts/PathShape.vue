@@ -28,7 +28,7 @@ const middle = computed(() => curvePlaces(props.path, 24).flatMap(({ x, y }) => 
   <Line
     :config="{
       points: middle,
-      stroke: chosen ? appearance.palette.brass : appearance.palette.ink,
+      stroke: appearance.palette.ink,
       strokeWidth: (chosen ? 2.5 : 0.8) * px,
       dash: path.kind === 'flood' || bands.length === 0 ? [7 * px, 5 * px] : [],
       hitStrokeWidth: 18 * px,

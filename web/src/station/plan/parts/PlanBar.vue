@@ -6,16 +6,13 @@ import BareSelect from '../../../field/BareSelect.vue';
 import NumberField from '../../../field/NumberField.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
-import type { Placing } from './placing.ts';
 
-/** Ready layouts, what can be put down, and what can be done with what is chosen. */
+/** Ready layouts, and what can be done with what is chosen. */
 const layout = defineModel<LayoutName>('layout', { required: true });
 const flowers = defineModel<number | null>('flowers', { required: true });
-const placing = defineModel<Placing | null>('placing', { required: true });
 const emit = defineEmits<{
   layOut: [];
   act: [name: 'duplicate' | 'left-right' | 'top-bottom' | 'row' | 'column' | 'remove'];
-  zoom: [factor: number];
   scale: [];
   save: [kind: 'svg' | 'png' | 'json' | 'sheet'];
 }>();
@@ -28,13 +25,6 @@ const layouts = computed(() =>
     ({ name, label }) => ({ value: name, label }),
   ),
 );
-const PUT = [
-  ['stack', 'Stack'],
-  ['ribbon', 'Ribbon'],
-  ['crescent', 'Crescent'],
-  ['flood', 'Flood'],
-  ['pass', 'Pass'],
-] as const;
 const ACTIONS = [
   ['duplicate', 'Duplicate'],
   ['left-right', 'Mirror left to right'],
@@ -49,9 +39,6 @@ const FILES = [
   ['png', 'Picture, PNG'],
   ['json', 'Plan, JSON'],
 ] as const;
-
-const putting = computed(() => PUT.find(([kind]) => kind === placing.value)?.[1]);
-const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null : kind);
 </script>
 
 <template>
@@ -67,16 +54,6 @@ const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null
       :digits="0"
     />
     <Button size="small" @click="emit('layOut')">Lay it out</Button>
-    <Dropdown :trigger="['click']">
-      <Button size="small" :type="placing ? 'primary' : 'default'">{{
-        placing ? `Put down: ${putting?.toLowerCase()}` : 'Put down'
-      }}</Button>
-      <template #overlay>
-        <Menu>
-          <MenuItem v-for="[kind, label] in PUT" :key="kind" @click="toggle(kind)">{{ label }}</MenuItem>
-        </Menu>
-      </template>
-    </Dropdown>
     <span class="group">
       <Button size="small" :disabled="!plan.canUndo" @click="plan.undo">Undo</Button>
       <Button size="small" :disabled="!plan.canRedo" @click="plan.redo">Redo</Button>
@@ -93,10 +70,6 @@ const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null
         </Menu>
       </template>
     </Dropdown>
-    <span class="group" role="group" aria-label="Zoom">
-      <Button size="small" aria-label="Closer" @click="emit('zoom', 1.4)">+</Button>
-      <Button size="small" aria-label="Further" @click="emit('zoom', 1 / 1.4)">−</Button>
-    </span>
     <Button size="small" @click="emit('scale')">Scale up</Button>
     <Dropdown :trigger="['click']">
       <Button size="small">Take out</Button>
@@ -115,7 +88,7 @@ const toggle = (kind: Placing) => (placing.value = placing.value === kind ? null
 .bar {
   display: flex;
   align-items: center;
-  gap: 6px 10px;
+  gap: 6px 8px;
 }
 
 .layout {

@@ -32,7 +32,7 @@ const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: 
 
 <template>
   <section class="panel">
-    <RadioGroup v-model:value="panel" name="plan-panel" size="small" aria-label="Beside the plan">
+    <RadioGroup v-model:value="panel" name="plan-panel" class="views" aria-label="Beside the plan">
       <RadioButton value="check"
         >Check{{ plan.findings.length > 0 ? ` ${plan.findings.length}` : '' }}</RadioButton
       >
@@ -83,9 +83,8 @@ const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: 
   padding: 0 16px 6px 4px;
 }
 
-.panel :deep(.ant-radio-button-wrapper) {
-  padding-inline: 8px;
-  font-size: 14px;
+.panel .views {
+  gap: 0 16px;
 }
 
 .scroll {

@@ -47,6 +47,6 @@ function replace(): void {
   grid-template-columns: auto minmax(0, 1fr) auto minmax(0, 1fr) auto;
   gap: 6px;
   align-items: center;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

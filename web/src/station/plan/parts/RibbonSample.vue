@@ -127,12 +127,12 @@ svg {
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .layer {
   stroke: var(--ink);
-  stroke-width: 0.6;
+  stroke-width: var(--paint-edge);
 }
 
 .floor {
@@ -142,11 +142,11 @@ svg {
 
 text {
   fill: var(--ink);
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .soft-text {
   fill: var(--ink-soft);
-  font-size: 12px;
+  font-size: var(--type-note);
 }
 </style>

@@ -132,6 +132,6 @@ function make(): void {
 
 ul {
   margin: 0 0 8px;
-  padding-left: 18px;
+  padding-left: 16px;
 }
 </style>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { PlanStack } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
-import { Circle } from 'vue-konva';
+import { Circle, Line } from 'vue-konva';
 import { stackDisks, type PlanContext } from '../../../drawing/plan.ts';
+import { puddleOutline } from '../../../drawing/puddle.ts';
 import { useAppearance } from '../../../store/appearance.ts';
 
 /** A puddle pile from above; the dashed ring is as far as its flower shall reach. */
@@ -22,22 +23,23 @@ const disks = computed(() => stackDisks(props.context, props.stack));
     :config="{
       ...stack.at,
       radius: stack.footprintMm / 2,
-      stroke: chosen ? appearance.palette.brass : appearance.palette.inkSoft,
+      stroke: chosen ? appearance.palette.ink : appearance.palette.inkSoft,
       strokeWidth: (chosen ? 2.5 : 1.25) * px,
       dash: [6 * px, 5 * px],
       fillEnabled: false,
       hitStrokeWidth: 14 * px,
     }"
   />
-  <Circle
+  <Line
     v-for="(disk, index) in disks"
     :key="index"
     :config="{
-      ...disk.at,
-      radius: disk.radiusMm,
+      points: puddleOutline(disk.at.x, disk.at.y, disk.radiusMm).flat(),
+      closed: true,
+      tension: 0.3,
       fill: disk.colorHex,
       stroke: appearance.palette.ink,
-      strokeWidth: 0.6 * px,
+      strokeWidth: (chosen && index === 0 ? 2 : 0.6) * px,
     }"
   />
   <Circle

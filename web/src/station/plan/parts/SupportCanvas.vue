@@ -36,6 +36,7 @@ const seamDraft = shallowRef<Seam | null>(null);
 const MARGIN_PX = 18;
 const MOST_ZOOM = 8;
 const HANDLE_PX = 9;
+const TICK_MM = 50;
 
 const stage = ref<{ getNode(): Konva.Stage } | null>(null);
 const { width, height, scale, origin, zoomBy, fitAll } = useView(
@@ -56,6 +57,20 @@ function isOnItem(event: MouseEvent | TouchEvent): boolean {
 
 /** Millimeters of a line or handle that shall be so many pixels. */
 const px = (pixels: number) => pixels / scale.value;
+
+/** Every five centimeters a tick along the upper and the left edge, every tenth a longer one. */
+const ticks = computed(() => {
+  const { widthMm, heightMm } = props.support;
+  const along = (span: number) =>
+    Array.from({ length: Math.floor(span / TICK_MM) + 1 }, (_, index) => ({
+      at: index * TICK_MM,
+      out: -px(index % 2 === 0 ? 12 : 7),
+    }));
+  return [
+    ...along(widthMm).map(({ at, out }) => [at, out, at, -px(3)]),
+    ...along(heightMm).map(({ at, out }) => [out, at, -px(3), at]),
+  ];
+});
 
 const context = computed<PlanContext>(() => ({
   plan: plan.body,
@@ -142,12 +157,17 @@ function letGo(event: KonvaDrag): void {
       @tap="pressed"
     >
       <Layer :config="{ ...origin, scaleX: scale, scaleY: scale }">
+        <Line
+          v-for="tick in ticks"
+          :key="tick.join(' ')"
+          :config="{ points: tick, stroke: appearance.palette.edge, strokeWidth: px(1), listening: false }"
+        />
         <Group :config="{ clipFunc: clip }">
           <Rect
             :config="{
               width: support.widthMm,
               height: support.heightMm,
-              fill: appearance.palette.ice,
+              fill: appearance.palette.bench,
               listening: false,
             }"
           />
@@ -180,8 +200,8 @@ function letGo(event: KonvaDrag): void {
           :config="{
             points: [0, 0, support.widthMm, 0, support.widthMm, support.heightMm, 0, support.heightMm],
             closed: true,
-            stroke: appearance.palette.inkSoft,
-            strokeWidth: px(1.5),
+            stroke: appearance.palette.ink,
+            strokeWidth: px(1),
             listening: false,
           }"
         />
@@ -191,8 +211,8 @@ function letGo(event: KonvaDrag): void {
             x: support.widthMm / 2,
             y: support.heightMm / 2,
             radius: support.widthMm / 2,
-            stroke: appearance.palette.inkSoft,
-            strokeWidth: px(1.5),
+            stroke: appearance.palette.ink,
+            strokeWidth: px(1),
             listening: false,
           }"
         />
@@ -218,8 +238,8 @@ function letGo(event: KonvaDrag): void {
             ...handle.at,
             radius: px(HANDLE_PX),
             hitStrokeWidth: px(26),
-            fill: appearance.palette.brass,
-            stroke: appearance.palette.bench,
+            fill: appearance.palette.bench,
+            stroke: appearance.palette.ink,
             strokeWidth: px(2),
             draggable: true,
           }"
@@ -242,6 +262,7 @@ function letGo(event: KonvaDrag): void {
   min-height: 0;
   overflow: hidden;
   touch-action: none;
+  background: var(--ice);
 }
 
 .placing {

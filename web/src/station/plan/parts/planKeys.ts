@@ -37,7 +37,7 @@ export function planKeys(plan: PlanDoings): Shortcut[] {
     key(
       name,
       name.replace('Arrow', ''),
-      `Move what is chosen ${STEP_MM} mm (with Shift ${FINE_MM} mm)`,
+      `Move what is chosen ${STEP_MM}\u00a0mm (with Shift ${FINE_MM}\u00a0mm)`,
       (event) => {
         const by = event.shiftKey ? FINE_MM : STEP_MM;
         plan.nudge(dx * by, dy * by);

@@ -10,10 +10,10 @@ import {
 } from '@icy-ribbon/core/flow/air';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { airCaution } from '../../../words/air.ts';
-import { AutoComplete, Button, Select } from 'ant-design-vue';
+import { AutoComplete, Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
-import FieldRow from '../../../field/FieldRow.vue';
+import BareSelect from '../../../field/BareSelect.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
@@ -90,76 +90,90 @@ useShortcuts('Blow', [
       Blow {{ draft.directionDeg === null ? '' : bearingName(draft.directionDeg) }}
       <span class="soft">pass {{ store.passes.length + 1 }}</span>
     </p>
-    <div class="grid">
-      <FieldRow label="Tool" for="pass-tool">
-        <Select
-          id="pass-tool"
-          :value="draft.tool"
-          :options="toolOptions"
-          @update:value="change(withTool($event as AirTool, equipment.blowers))"
-        />
-      </FieldRow>
-      <FieldRow label="Setting" for="pass-setting" :error="messageAt(problem, 'data.setting')">
-        <AutoComplete
-          id="pass-setting"
-          :value="draft.setting"
-          :options="settingOptions"
-          @update:value="change({ setting: String($event ?? '') })"
-        />
-      </FieldRow>
-      <FieldRow v-if="blowerOptions.length > 1" label="Which blower" for="pass-blower">
-        <Select
-          id="pass-blower"
-          :value="draft.blower?.id ?? ''"
-          :options="blowerOptions"
-          @update:value="setBlower"
-        />
-      </FieldRow>
+    <div class="main">
       <DirectionDial
         class="dial"
         :model-value="draft.directionDeg ?? 0"
         @update:model-value="change({ directionDeg: $event })"
       />
-      <QuantityField
-        :model-value="draft.distanceMm"
-        label="Distance"
-        quantity="length"
-        :error="messageAt(problem, 'data.distanceMm')"
-        @update:model-value="change({ distanceMm: $event })"
-      />
-      <QuantityField
-        :model-value="draft.end?.distanceMm ?? draft.distanceMm"
-        label="Ends at"
-        quantity="length"
-        :error="messageAt(problem, 'data.end.distanceMm')"
-        @update:model-value="setEnd($event)"
-      />
-      <NumberField
-        :model-value="draft.slantDeg"
-        label="Slant, 90 is straight down"
-        unit="°"
-        :digits="0"
-        :error="messageAt(problem, 'data.slantDeg')"
-        @update:model-value="change({ slantDeg: $event })"
-      />
-      <NumberField
-        :model-value="draft.directionDeg"
-        label="Direction, 0 is to the top"
-        unit="°"
-        :digits="0"
-        :error="messageAt(problem, 'data.directionDeg')"
-        @update:model-value="change({ directionDeg: $event })"
-      />
-      <FieldRow label="How the air goes" for="pass-way">
-        <Select
-          id="pass-way"
+      <div class="sentence">
+        <span>With</span>
+        <BareSelect
+          label="Tool"
+          class="list"
+          :value="draft.tool"
+          :options="toolOptions"
+          @update:value="change(withTool($event as AirTool, equipment.blowers))"
+        />
+        <BareSelect
+          v-if="blowerOptions.length > 1"
+          label="Which blower"
+          class="list"
+          :value="draft.blower?.id ?? ''"
+          :options="blowerOptions"
+          @update:value="setBlower"
+        />
+        <span>on</span>
+        <AutoComplete
+          class="word"
+          aria-label="Setting"
+          :value="draft.setting"
+          :options="settingOptions"
+          @update:value="change({ setting: String($event ?? '') })"
+        />
+        <span>from</span>
+        <QuantityField
+          class="number"
+          bare
+          :model-value="draft.distanceMm"
+          label="Distance"
+          quantity="length"
+          :error="messageAt(problem, 'data.distanceMm')"
+          @update:model-value="change({ distanceMm: $event })"
+        />
+        <span>to</span>
+        <QuantityField
+          class="number"
+          bare
+          :model-value="draft.end?.distanceMm ?? draft.distanceMm"
+          label="Ends at"
+          quantity="length"
+          :error="messageAt(problem, 'data.end.distanceMm')"
+          @update:model-value="setEnd($event)"
+        />
+        <span>away, slanted</span>
+        <NumberField
+          class="number"
+          bare
+          :model-value="draft.slantDeg"
+          label="Slant, 90 is straight down"
+          unit="°"
+          :digits="0"
+          :error="messageAt(problem, 'data.slantDeg')"
+          @update:model-value="change({ slantDeg: $event })"
+        />
+        <span>toward</span>
+        <NumberField
+          class="number"
+          bare
+          :model-value="draft.directionDeg"
+          label="Direction, 0 is to the top"
+          unit="°"
+          :digits="0"
+          :error="messageAt(problem, 'data.directionDeg')"
+          @update:model-value="change({ directionDeg: $event })"
+        />
+        <BareSelect
+          label="How the air goes"
+          class="list"
           :value="draft.way ?? 'straight'"
           :options="WAY_OPTIONS"
           @update:value="change({ way: $event as AirWay })"
         />
-      </FieldRow>
-      <div class="seconds">
+        <span>for</span>
         <NumberField
+          class="number"
+          bare
           :model-value="draft.seconds"
           label="Seconds"
           unit="s"
@@ -167,8 +181,11 @@ useShortcuts('Blow', [
           :error="messageAt(problem, 'data.seconds')"
           @update:model-value="change({ seconds: $event })"
         />
-        <HoldButton running="Blowing …" @measured="change({ seconds: $event })" />
+        <p v-if="messageAt(problem, 'data.setting')" class="alarm" role="alert">
+          {{ messageAt(problem, 'data.setting') }}
+        </p>
       </div>
+      <HoldButton class="hold" running="Blowing …" @measured="change({ seconds: $event })" />
     </div>
     <div class="row">
       <Button type="primary" size="large" html-type="submit">
@@ -187,27 +204,40 @@ useShortcuts('Blow', [
   margin-top: 12px;
 }
 
-.grid {
+.main {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 118px;
-  gap: 8px 16px;
+  grid-template-columns: 180px minmax(0, 1fr);
+  gap: 8px 24px;
+  align-items: start;
 }
 
 .dial {
-  grid-column: 3;
-  grid-row: 1 / span 2;
-  align-self: center;
+  width: 180px;
 }
 
-.seconds {
-  grid-column: 2 / -1;
+/* Everything but direction and seconds is as the pass before: one sentence, each word of it can be changed. */
+.sentence {
   display: flex;
-  align-items: flex-start;
-  gap: 8px;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 8px;
 }
 
-.seconds .ant-btn {
-  margin-top: 24px;
+.list {
+  width: 170px;
+}
+
+.word {
+  width: 110px;
+}
+
+.number {
+  width: 84px;
+}
+
+.hold {
+  width: 180px;
+  height: var(--touch-step);
   touch-action: none;
 }
 
@@ -219,11 +249,12 @@ useShortcuts('Blow', [
 
 .row .ant-btn {
   flex: none;
-  min-width: 150px;
+  min-width: 180px;
+  height: var(--touch-step);
 }
 
 .caution {
-  font-size: 13px;
+  font-size: var(--type-note);
   line-height: 1.3;
 }
 </style>

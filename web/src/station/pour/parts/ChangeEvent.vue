@@ -55,12 +55,12 @@ const words = computed(() =>
 
 <style scoped>
 .change {
-  margin-top: 14px;
+  margin-top: 12px;
 }
 
 .row {
   display: flex;
   gap: 12px;
-  margin-top: 14px;
+  margin-top: 12px;
 }
 </style>

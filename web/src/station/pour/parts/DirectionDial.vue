@@ -59,7 +59,7 @@ function press(event: KeyboardEvent): void {
     <circle r="44" class="rim" />
     <line v-for="mark in 8" :key="mark" :transform="`rotate(${mark * 45})`" y1="-44" y2="-38" class="mark" />
     <g :transform="`rotate(${degrees})`">
-      <path d="M0 30L0 -30M-8 -20L0 -32L8 -20" class="arrow" />
+      <path d="M-1.5 30L1.5 30L9 -24A9 9 0 0 0 -9 -24Z" class="air" />
     </g>
   </svg>
 </template>
@@ -72,8 +72,8 @@ svg {
 }
 
 .rim {
-  fill: var(--ice);
-  stroke: var(--ice-deep);
+  fill: var(--bench);
+  stroke: var(--edge);
   stroke-width: 2;
 }
 
@@ -81,11 +81,7 @@ svg {
   stroke: var(--ink-soft);
 }
 
-.arrow {
-  fill: none;
-  stroke: var(--brass);
-  stroke-width: 5;
-  stroke-linecap: round;
-  stroke-linejoin: round;
+.air {
+  fill: var(--ink);
 }
 </style>

@@ -224,7 +224,7 @@ useShortcuts('Event', [
 .event {
   display: grid;
   gap: 12px;
-  margin-top: 14px;
+  margin-top: 12px;
 }
 
 .row {
@@ -241,7 +241,7 @@ useShortcuts('Event', [
 
 .caution {
   max-width: 320px;
-  font-size: 13px;
+  font-size: var(--type-note);
   line-height: 1.3;
 }
 </style>

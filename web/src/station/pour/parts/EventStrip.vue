@@ -40,7 +40,7 @@ useShortcuts(
 button {
   min-height: 48px;
   padding: 0 6px;
-  font-size: 15px;
+  font-size: var(--type-text);
   white-space: nowrap;
 }
 
@@ -52,10 +52,10 @@ kbd {
   display: inline-block;
   min-width: 20px;
   margin-right: 2px;
-  padding: 1px 3px;
+  padding: 1px 4px;
   border: 1px solid var(--ice-deep);
   font: inherit;
-  font-size: 13px;
+  font-size: var(--type-note);
   text-align: center;
   color: var(--ink-soft);
 }

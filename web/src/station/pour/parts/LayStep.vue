@@ -36,6 +36,14 @@ const mg = ref<number | null>(null);
 const problem = ref<unknown>(null);
 
 const withPaint = computed(() => store.paints.filter((cup) => cup.state.leftMg > 0));
+/** Less than this makes no puddle: it stays on the cup's walls. */
+const LEAST_PUDDLE_MG = 3000;
+const nothingLeft = computed(() => {
+  if (withPaint.value.length === 0) return 'No cup is mixed yet';
+  return withPaint.value.every(({ state }) => state.leftMg < LEAST_PUDDLE_MG)
+    ? 'Every cup is below what a puddle needs'
+    : 'Every cup is laid';
+});
 const laidIds = computed(() => new Set(store.layers.map((layer) => layer.data.mixId)));
 const suggested = computed(() => withPaint.value.find((cup) => !laidIds.value.has(cup.mix.id)));
 const chosen = computed(
@@ -153,11 +161,12 @@ useShortcuts('Lay down', [
       <p class="soft small">Tap where it lies on the support, or draw along it.</p>
     </template>
     <template v-else>
-      <p class="step-title">No cup holds paint</p>
+      <p class="step-title">{{ nothingLeft }}</p>
       <p class="soft">
-        Weigh the cups in at
+        Weigh cups in at
         <RouterLink :to="{ name: 'mix', params: { pieceId: store.piece?.id } }">Mix</RouterLink>
-        first, or go on to blow what lies on the support.
+        first, {{ withPaint.length > 0 ? 'choose a cup to lay what is in it,' : '' }} or go on to blow what
+        lies on the support.
       </p>
     </template>
     <ol v-if="withPaint.length > 0" class="cups" aria-label="Cups with paint in them">
@@ -185,7 +194,7 @@ useShortcuts('Lay down', [
 .step {
   display: grid;
   gap: 6px;
-  margin-top: 14px;
+  margin-top: 12px;
 }
 
 .row {
@@ -197,7 +206,8 @@ useShortcuts('Lay down', [
 
 .row .ant-btn {
   margin-top: 24px;
-  min-width: 160px;
+  min-width: 180px;
+  height: var(--touch-step);
 }
 
 .amount {
@@ -209,7 +219,7 @@ useShortcuts('Lay down', [
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .cups {
@@ -224,7 +234,7 @@ useShortcuts('Lay down', [
 .cups button {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: 8px;
   width: 100%;
   min-height: 44px;
   border-top: 1px solid var(--rule);
@@ -235,7 +245,7 @@ useShortcuts('Lay down', [
 }
 
 .chosen {
-  box-shadow: inset 4px 0 0 var(--brass);
+  box-shadow: inset 4px 0 0 var(--ink);
   padding-left: 12px !important;
 }
 

@@ -75,7 +75,7 @@ button {
 }
 
 button[aria-current='true'] {
-  font-weight: 600;
+  font-weight: var(--weight-strong);
   box-shadow: inset 0 -3px 0 var(--ink);
 }
 

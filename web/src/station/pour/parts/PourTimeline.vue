@@ -84,8 +84,8 @@ li {
   flex: none;
   display: grid;
   max-width: 150px;
-  padding: 20px 20px 0 0;
-  font-size: 13px;
+  padding: 16px 16px 0 0;
+  font-size: var(--type-note);
   line-height: 1.3;
 }
 
@@ -102,7 +102,7 @@ li:not(.empty)::before {
 .empty {
   padding: 0;
   max-width: none;
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 .node {
@@ -136,7 +136,7 @@ li button[aria-pressed='true'] .title {
 }
 
 .title {
-  font-weight: 500;
+  font-weight: var(--weight-strong);
 }
 .unsent .node {
   border-style: dashed;
@@ -151,6 +151,6 @@ li button[aria-pressed='true'] .title {
 
 .refused {
   max-width: 300px;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

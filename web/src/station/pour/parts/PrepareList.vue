@@ -86,14 +86,14 @@ function tickAll(): void {
 
 summary {
   min-height: 32px;
-  font-weight: 600;
+  font-weight: var(--weight-strong);
   cursor: pointer;
 }
 
 ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(215px, 1fr));
-  gap: 0 20px;
+  gap: 0 16px;
   margin: 0;
   padding: 0;
   list-style: none;

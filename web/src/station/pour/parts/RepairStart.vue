@@ -126,13 +126,13 @@ useShortcuts('Repair', [
 .repair {
   display: grid;
   gap: 8px;
-  margin-top: 14px;
+  margin-top: 12px;
 }
 
 .layers {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-  gap: 2px 20px;
+  gap: 2px 16px;
   margin: 0;
   padding: 0;
   list-style: none;
@@ -147,7 +147,7 @@ useShortcuts('Repair', [
 
 .grams {
   margin-left: auto;
-  font-weight: 600;
+  font-weight: var(--weight-strong);
 }
 
 .row {
@@ -162,6 +162,6 @@ useShortcuts('Repair', [
 }
 
 .warn {
-  font-weight: 600;
+  font-weight: var(--weight-strong);
 }
 </style>

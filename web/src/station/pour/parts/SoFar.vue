@@ -88,9 +88,9 @@ const marks = computed(() => {
 .so-far {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(250px, 1fr));
-  gap: 4px 20px;
+  gap: 4px 16px;
   margin-top: 12px;
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 p {

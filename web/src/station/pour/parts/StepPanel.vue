@@ -192,7 +192,7 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
 .step {
   display: grid;
   gap: 6px;
-  margin-top: 14px;
+  margin-top: 12px;
 }
 
 .row {
@@ -205,7 +205,7 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
 
 .row .ant-btn-lg {
   min-width: 120px;
-  min-height: 48px;
+  height: var(--touch-step);
 }
 
 .amount {
@@ -213,7 +213,7 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
 }
 
 .warn {
-  font-weight: 600;
+  font-weight: var(--weight-strong);
 }
 
 .next {

@@ -88,6 +88,6 @@ const reading = computed(() => {
 
 .reading {
   flex-basis: 100%;
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 </style>

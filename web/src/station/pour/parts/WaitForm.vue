@@ -97,12 +97,12 @@ useShortcuts('Wait', [
 .wait {
   display: grid;
   gap: 12px;
-  margin-top: 14px;
+  margin-top: 12px;
 }
 
 .clock {
-  font-size: 96px;
-  font-weight: 600;
+  font-size: var(--type-numeral);
+  font-weight: var(--weight-strong);
   line-height: 1;
   font-variant-numeric: tabular-nums;
 }

@@ -93,7 +93,7 @@ function removeColor(name: string): void {
 
 h3 {
   margin: 4px 0 0;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 
 ul {

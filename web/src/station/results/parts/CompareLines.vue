@@ -69,18 +69,18 @@ const groups = computed(() =>
 
 <style scoped>
 h2 {
-  margin: 14px 0 2px;
-  font-size: 16px;
+  margin: 12px 0 2px;
+  font-size: var(--type-text);
 }
 
 .line {
   display: grid;
-  grid-template-columns: 220px minmax(120px, 300px) minmax(0, 1fr);
+  grid-template-columns: 220px minmax(120px, 1fr) minmax(0, 1fr);
   align-items: center;
-  gap: 18px;
+  gap: 16px;
   min-height: 32px;
   border-top: 1px solid var(--rule);
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 .words {
@@ -102,14 +102,13 @@ h2 {
   top: -6px;
   height: 14px;
   min-width: 4px;
-  border-radius: 3px;
   background: var(--ice);
 }
 
 .values {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
+  gap: 2px 16px;
   font-variant-numeric: tabular-nums;
 }
 

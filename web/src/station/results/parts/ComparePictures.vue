@@ -2,15 +2,24 @@
 import type { Piece } from '@icy-ribbon/contract';
 import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import type { Corners } from '@icy-ribbon/core/picture';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
+import { useElementSize } from '@vueuse/core';
 import { straightenTransform } from '../../../drawing/photoOverlay.ts';
 import { dateWords } from '../../../words/general.ts';
 import PourMark from './PourMark.vue';
 
 /** The pictures of some pours, laid straight and moved and zoomed together. */
-defineProps<{ pieces: readonly Piece[] }>();
+const props = defineProps<{ pieces: readonly Piece[] }>();
 
-const SIZE = 260;
+const GAP_PX = 24;
+const MOST_PX = 440;
+const frame = ref<HTMLElement | null>(null);
+const { width: room } = useElementSize(frame);
+/** The pictures fill the width together. */
+const size = computed(() => {
+  const count = Math.max(2, props.pieces.length);
+  return Math.max(160, Math.min(MOST_PX, (room.value - (count - 1) * GAP_PX) / count));
+});
 const MOST_ZOOM = 12;
 const STEP = 1.3;
 
@@ -24,10 +33,10 @@ function lay(piece: Piece): Record<string, string> {
   const photo = photoOf(piece);
   if (!photo) return {};
   const { widthMm, heightMm } = piece.support;
-  const scale = (SIZE / Math.max(widthMm, heightMm)) * zoom.value;
+  const scale = (size.value / Math.max(widthMm, heightMm)) * zoom.value;
   const [width, height] = [widthMm * scale, heightMm * scale];
-  const left = SIZE / 2 - center.value.x * width;
-  const top = SIZE / 2 - center.value.y * height;
+  const left = size.value / 2 - center.value.x * width;
+  const top = size.value / 2 - center.value.y * height;
   const corners = photo.measurement?.corners;
   const whole: Corners = [
     [0, 0],
@@ -59,7 +68,10 @@ function press(event: PointerEvent): void {
 }
 function drag(event: PointerEvent): void {
   if (!last) return;
-  move((last.x - event.clientX) / SIZE / zoom.value, (last.y - event.clientY) / SIZE / zoom.value);
+  move(
+    (last.x - event.clientX) / size.value / zoom.value,
+    (last.y - event.clientY) / size.value / zoom.value,
+  );
   last = { x: event.clientX, y: event.clientY };
 }
 function move(dx: number, dy: number): void {
@@ -84,10 +96,11 @@ function keyed(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div class="pictures">
+  <div ref="frame" class="pictures">
     <figure v-for="(piece, index) in pieces" :key="piece.id">
       <div
         class="window"
+        :style="{ width: `${size}px`, height: `${size}px` }"
         tabindex="0"
         role="img"
         :aria-label="`${piece.name}; arrow keys move all pictures, plus and minus zoom them`"
@@ -118,8 +131,7 @@ function keyed(event: KeyboardEvent): void {
 <style scoped>
 .pictures {
   display: flex;
-  flex-wrap: wrap;
-  gap: 14px;
+  gap: 24px;
   margin: 12px 0;
 }
 
@@ -129,8 +141,6 @@ figure {
 
 .window {
   position: relative;
-  width: 260px;
-  height: 260px;
   overflow: hidden;
   background: var(--ice);
   cursor: grab;
@@ -149,6 +159,6 @@ figcaption {
   display: flex;
   align-items: center;
   gap: 6px;
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 </style>

@@ -105,7 +105,7 @@ function nudge(index: number, event: KeyboardEvent): void {
   display: grid;
   place-items: center;
   min-height: 0;
-  margin: 14px;
+  margin: 12px;
   overflow: hidden;
 }
 
@@ -133,13 +133,13 @@ svg {
 .quad,
 .halo {
   fill: none;
-  stroke: #ff9d2e;
+  stroke: var(--photo-held);
   stroke-width: 1.5px;
   vector-effect: non-scaling-stroke;
 }
 
 .halo {
-  stroke: #0b1a24;
+  stroke: var(--photo-edge);
   stroke-width: 3.5px;
 }
 
@@ -147,16 +147,17 @@ svg {
   position: absolute;
   width: 30px;
   height: 30px;
-  margin: -15px 0 0 -15px;
+  margin: -16px 0 0 -16px;
   padding: 0;
-  border: 2px solid #ffffff;
+  border: 2px solid var(--photo-line);
   border-radius: 50%;
-  background: rgb(11 26 36 / 25%);
+  box-shadow: 0 0 0 1px var(--photo-edge);
+  background: none;
   cursor: move;
   touch-action: none;
 }
 
 .corner.chosen {
-  border-color: #ff9d2e;
+  border-color: var(--photo-held);
 }
 </style>

@@ -30,7 +30,7 @@ watchEffect(
 .lens {
   display: flex;
   align-items: center;
-  gap: 10px;
+  gap: 8px;
 }
 
 .lens canvas {

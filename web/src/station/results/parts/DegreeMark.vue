@@ -1,21 +1,25 @@
 <script setup lang="ts">
-import { useId } from 'vue';
+import { computed } from 'vue';
 import { degreeWord } from '../../../words/general.ts';
 
-/** A judgement as a petal that is filled as far as it goes, with its word. */
-defineProps<{ label: string; degree: number | null }>();
-const STEPS = 4;
+/** A judgement as one lozenge, the thicker the more of it, with its word. */
+const props = defineProps<{ label: string; degree: number | null }>();
 const WIDTH = 42;
-const clip = useId();
+const HEIGHT = 12;
+/** From "none" to "very much", px. */
+const THICK = [2, 4, 6, 8, 10] as const;
+const path = computed(() => {
+  const half = (THICK[props.degree ?? 0] ?? THICK[0]) / 2;
+  const middle = HEIGHT / 2;
+  return `M1 ${middle}L${WIDTH / 2} ${middle - half}L${WIDTH - 1} ${middle}L${WIDTH / 2} ${middle + half}Z`;
+});
 </script>
 
 <template>
   <span class="mark" :title="`${label}: ${degreeWord(degree)}`">
     <span class="label">{{ label }}</span>
-    <svg :width="WIDTH" height="12" :viewBox="`0 0 ${WIDTH} 12`" aria-hidden="true">
-      <clipPath :id="clip"><rect :width="(WIDTH * (degree ?? 0)) / STEPS" height="12" /></clipPath>
-      <path d="M1 9C10 -1 30 -1 41 6C30 13 12 12 1 9Z" class="petal" />
-      <path d="M1 9C10 -1 30 -1 41 6C30 13 12 12 1 9Z" class="full" :clip-path="`url(#${clip})`" />
+    <svg :width="WIDTH" :height="HEIGHT" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" aria-hidden="true">
+      <path :d="path" :class="degree === null ? 'unknown' : 'known'" />
     </svg>
     <span class="visually-hidden">{{ degreeWord(degree) }}</span>
   </span>
@@ -26,16 +30,16 @@ const clip = useId();
   display: grid;
   grid-template-columns: 44px 42px;
   align-items: center;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
-.petal {
-  fill: var(--ice);
-  stroke: var(--ice-deep);
+.unknown {
+  fill: none;
+  stroke: var(--edge);
+  stroke-dasharray: 2 3;
 }
 
-.full {
-  fill: var(--water);
-  stroke: var(--water);
+.known {
+  fill: var(--ink);
 }
 </style>

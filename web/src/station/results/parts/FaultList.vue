@@ -198,17 +198,17 @@ li > button:first-child {
 
 [aria-pressed='true'].plain-button {
   box-shadow: inset 4px 0 0 var(--brass);
-  padding-left: 10px;
+  padding-left: 8px;
 }
 
 .repair {
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 .number {
   display: inline-block;
   width: 22px;
-  font-weight: 600;
+  font-weight: var(--weight-strong);
 }
 
 .why {
@@ -218,10 +218,10 @@ li > button:first-child {
 
 .answer {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   padding: 4px 0 8px 12px;
   border-left: 4px solid var(--ice-deep);
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 h3 {
@@ -229,7 +229,7 @@ h3 {
   align-items: center;
   gap: 8px;
   margin: 0;
-  font-size: 15px;
+  font-size: var(--type-text);
 }
 
 .weight {
@@ -246,12 +246,12 @@ h3 {
 }
 
 .against h3 {
-  font-weight: 400;
+  font-weight: var(--weight-plain);
   color: var(--ink-soft);
 }
 
 .next {
-  font-weight: 500;
+  font-weight: var(--weight-strong);
 }
 
 .add {

@@ -156,14 +156,14 @@ legend {
 
 label {
   padding: 6px 4px;
-  font-size: 14px;
+  font-size: var(--type-text);
   text-align: center;
   cursor: pointer;
   border-bottom: 3px solid var(--ice-deep);
 }
 
 label.on {
-  font-weight: 600;
+  font-weight: var(--weight-strong);
   border-bottom-color: var(--water);
   background: var(--ice);
 }

@@ -14,6 +14,7 @@ import BareSelect from '../../../field/BareSelect.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import { usePieces } from '../../../store/pieces.ts';
 import { useUnits } from '../../../store/units.ts';
+import { quantityWords } from '../../../words/quantity.ts';
 import { influenceWords, silenceWords, testWords } from '../../../words/difference.ts';
 import { useNumbers } from './useNumbers.ts';
 
@@ -62,11 +63,19 @@ const test = computed(() => {
   };
 });
 
-/** The range of a change along a scale whose middle is none, as wide as the effect itself varied. */
-function barOf({ low, high }: Influence) {
+/** How far the effect itself varied over the pours: both ends of the scale. */
+const most = computed(() => {
   const values = own.value.flatMap(({ numbers }) => numbers[effect.value.key] ?? []);
-  const most = Math.max(...values) - Math.min(...values) || 1;
-  const at = (value: number) => 50 + 50 * Math.max(-1, Math.min(1, value / most));
+  return Math.max(...values) - Math.min(...values) || 1;
+});
+const axis = computed(() => {
+  const end = quantityWords(effect.value, most.value, units.chosen);
+  return [`−${end}`, 'no change', `+${end}`];
+});
+
+/** The range of a change along a scale whose middle is none. */
+function barOf({ low, high }: Influence) {
+  const at = (value: number) => 50 + 50 * Math.max(-1, Math.min(1, value / most.value));
   return { left: `${at(low)}%`, width: `${at(high) - at(low)}%` };
 }
 </script>
@@ -85,6 +94,9 @@ function barOf({ low, high }: Influence) {
         <template v-if="answer.n < LEAST_POURS">There are {{ answer.n }} now.</template>
       </p>
       <template v-else>
+        <div class="axis" aria-hidden="true">
+          <span v-for="word in axis" :key="word">{{ word }}</span>
+        </div>
         <ul role="status">
           <li v-for="each in lines" :key="each.key">
             <span class="scale" aria-hidden="true"><i></i><b :style="each.bar"></b></span>
@@ -109,8 +121,8 @@ function barOf({ low, high }: Influence) {
 <style scoped>
 .difference {
   display: grid;
-  gap: 14px;
-  max-width: 900px;
+  gap: 12px;
+  max-width: 1040px;
   padding-top: 16px;
 }
 
@@ -119,7 +131,7 @@ function barOf({ low, high }: Influence) {
   flex-wrap: wrap;
   align-items: center;
   gap: 8px;
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 
 .pick {
@@ -127,12 +139,12 @@ function barOf({ low, high }: Influence) {
 }
 
 .silent {
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 
 ul {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   margin: 0;
   padding: 0;
   list-style: none;
@@ -140,9 +152,30 @@ ul {
 
 li {
   display: grid;
-  grid-template-columns: 200px minmax(0, 1fr);
+  grid-template-columns: 320px minmax(0, 1fr);
   align-items: center;
   gap: 16px;
+}
+
+.axis {
+  display: flex;
+  justify-content: space-between;
+  width: 320px;
+  margin-bottom: -8px;
+  font-size: var(--type-note);
+  color: var(--ink-soft);
+}
+
+.axis span {
+  flex: 1;
+}
+
+.axis span:nth-child(2) {
+  text-align: center;
+}
+
+.axis span:last-child {
+  text-align: right;
 }
 
 .scale {
@@ -167,7 +200,7 @@ li {
 }
 
 .next {
-  padding-left: 14px;
+  padding-left: 12px;
   border-left: 4px solid var(--brass);
 }
 </style>

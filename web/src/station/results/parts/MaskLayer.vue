@@ -2,6 +2,7 @@
 import type { PhotoDetail } from '@icy-ribbon/contract';
 import type { Corners } from '@icy-ribbon/core/picture';
 import { ref, watch } from 'vue';
+import { PHOTO_AREAS } from '../../../theme/tokens.ts';
 import { overlayTransform, maskPicture } from '../../../drawing/photoOverlay.ts';
 
 /** Areas that were found in a photo, laid over it: the lacing's net, mud, glare. */
@@ -10,14 +11,9 @@ const props = defineProps<{
   corners: Corners;
   /** Pixels of the screen to one of the photo. */
   scale: number;
-  shown: readonly (keyof typeof MASK_COLORS)[];
+  shown: readonly (keyof typeof PHOTO_AREAS)[];
 }>();
 
-const MASK_COLORS = {
-  net: [255, 80, 190, 150],
-  mud: [150, 60, 10, 190],
-  glare: [255, 230, 0, 170],
-} as const;
 const holder = ref<HTMLElement | null>(null);
 
 watch(
@@ -25,7 +21,7 @@ watch(
   () => {
     holder.value?.replaceChildren(
       ...props.shown.map((name) => {
-        const picture = maskPicture(props.masks[name], props.masks, MASK_COLORS[name]);
+        const picture = maskPicture(props.masks[name], props.masks, PHOTO_AREAS[name]);
         picture.style.transform = overlayTransform(
           props.corners,
           props.masks.widthPx,

@@ -112,9 +112,9 @@ function pick(place: [number, number]): void {
   display: grid;
   gap: 8px;
   align-content: start;
-  padding: 14px 16px 14px 0;
+  padding: 12px 16px 12px 0;
   overflow: auto;
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 .row {

@@ -3,7 +3,8 @@ import type { Measurement, PhotoDetail } from '@icy-ribbon/contract';
 import { bin, max, range } from 'd3-array';
 import { computed } from 'vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
-import { SIZE_COLORS, cellsOf, sizeLimits, sizeStep } from '../../../drawing/photoOverlay.ts';
+import { CELL_SIZES } from '../../../theme/tokens.ts';
+import { cellsOf, sizeLimits, sizeStep } from '../../../drawing/photoOverlay.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 
 /** What was measured on the photo that is shown: numbers, shares of the colors, sizes of the cells. */
@@ -29,7 +30,7 @@ const bars = computed(() => {
     from,
     to,
     count,
-    color: SIZE_COLORS[sizeStep(limits, (from + to) / 2)],
+    color: CELL_SIZES[sizeStep(limits, (from + to) / 2)],
   }));
 });
 const shares = computed(() => {
@@ -118,7 +119,7 @@ const touched = computed(() =>
 <style scoped>
 .measured {
   display: grid;
-  gap: 10px;
+  gap: 8px;
 }
 
 dl {
@@ -130,20 +131,20 @@ dl {
 
 dt {
   color: var(--ink-soft);
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 dd {
   margin: 0;
-  font-size: 20px;
-  font-weight: 600;
+  font-size: var(--type-lead);
+  font-weight: var(--weight-strong);
   line-height: 1.15;
 }
 
 dd.soft,
 dd.small {
-  font-size: 13px;
-  font-weight: 400;
+  font-size: var(--type-note);
+  font-weight: var(--weight-plain);
 }
 
 figure {
@@ -166,16 +167,16 @@ line {
 
 text {
   fill: var(--ink-soft);
-  font-size: 11px;
+  font-size: var(--type-note);
 }
 
 ul {
   display: grid;
-  gap: 3px;
+  gap: 4px;
   margin: 0;
   padding: 0;
   list-style: none;
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 li {
@@ -197,8 +198,8 @@ li {
 }
 
 .warning {
-  padding-left: 10px;
+  padding-left: 8px;
   border-left: 4px solid var(--brass);
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 </style>

@@ -57,11 +57,11 @@ svg {
 
 circle {
   stroke: var(--ink);
-  stroke-width: 1;
+  stroke-width: var(--paint-edge);
 }
 
 p {
-  font-size: 13px;
+  font-size: var(--type-note);
   line-height: 1.3;
 }
 </style>

@@ -192,11 +192,11 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
 .none {
   max-width: 340px;
   text-align: center;
-  font-size: 17px;
+  font-size: var(--type-lead);
 }
 
 .none .soft {
-  font-size: 15px;
+  font-size: var(--type-text);
   margin-top: 8px;
 }
 
@@ -211,7 +211,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
 
 .hovered {
   min-width: 66px;
-  font-weight: 600;
+  font-weight: var(--weight-strong);
   font-variant-numeric: tabular-nums;
 }
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { CELL_SIZES } from '../../../theme/tokens.ts';
 import type { Photo, PhotoDetail } from '@icy-ribbon/contract';
 import { inverseOf, project } from '@icy-ribbon/core/picture';
 import type { Mark } from '@icy-ribbon/core/piece/event';
@@ -10,7 +11,6 @@ import {
   cellsOf,
   faceMap,
   outlinePath,
-  SIZE_COLORS,
   sizeLimits,
   sizeStep,
   visiblePart,
@@ -68,7 +68,7 @@ const cells = computed(() => (props.detail ? cellsOf(props.detail) : []));
 const outlines = computed(() => {
   if (!map.value || !props.layers.cells) return [];
   const limits = sizeLimits(cells.value);
-  return SIZE_COLORS.map((color, step) => ({
+  return CELL_SIZES.map((color, step) => ({
     color,
     path: outlinePath(
       cells.value.filter((cell) => sizeStep(limits, cell.diameterMm) === step),
@@ -170,7 +170,7 @@ function clicked(event: MouseEvent): void {
           :title="pin.label"
           @click.stop="emit('pin', pin.id)"
         >
-          <span class="dot"></span><span class="number">{{ index + 1 }}</span>
+          <span class="leader"></span><span class="number">{{ index + 1 }}</span>
         </button>
       </div>
     </div>
@@ -220,55 +220,57 @@ svg {
 }
 
 .work {
-  stroke: #ffffff;
+  stroke: var(--photo-line);
   stroke-dasharray: 6 4;
 }
 
 .dark {
-  stroke: #0b1a24;
+  stroke: var(--photo-edge);
   stroke-width: 2.6px;
 }
 
-/* A number beside the place, a hairline leading to it, as on a drawing. */
+/* A ring with the fault's number beside the place, a short line leading to it, as on a drawing. */
 .pin {
   position: absolute;
   width: 34px;
   height: 34px;
-  margin: -29px 0 0 -5px;
+  transform: translateY(-100%);
   padding: 0;
   border: 0;
-  background: linear-gradient(to bottom right, transparent 48.5%, #ffffff 48.5% 51.5%, transparent 51.5%);
-  background-clip: content-box;
-  color: #ffffff;
-  line-height: 1;
+  background: none;
   cursor: pointer;
 }
 
-.pin .dot {
+.pin .leader {
   position: absolute;
-  bottom: 0;
-  left: 0;
-  width: 10px;
-  height: 10px;
-  border: 2px solid #ffffff;
-  border-radius: 50%;
-  background: #7a4f00;
+  bottom: 5px;
+  left: -1px;
+  width: 12px;
+  height: 2px;
+  transform: rotate(-45deg);
+  background: var(--photo-line);
+  box-shadow: 0 0 0 1px var(--photo-edge);
 }
 
 .pin .number {
   position: absolute;
   top: 0;
   right: 0;
-  min-width: 20px;
-  padding: 3px 4px;
-  border: 1px solid #ffffff;
-  background: #7a4f00;
-  font-size: 13px;
-  font-weight: 600;
+  display: grid;
+  place-items: center;
+  width: 26px;
+  height: 26px;
+  border: 2px solid var(--photo-line);
+  border-radius: 50%;
+  background: var(--photo-sign);
+  color: var(--photo-line);
+  font-size: var(--type-note);
+  font-weight: var(--weight-strong);
+  line-height: 1;
+  box-shadow: 0 0 0 1px var(--photo-edge);
 }
 
-.pin.chosen .dot,
 .pin.chosen .number {
-  background: #0b1a24;
+  background: var(--photo-edge);
 }
 </style>

@@ -111,6 +111,6 @@ function make(): void {
 <style scoped>
 .again {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 </style>

@@ -1,12 +1,16 @@
 <script setup lang="ts">
+import { computed } from 'vue';
+import { useAppearance } from '../../../store/appearance.ts';
 import { MARKS } from './marks.ts';
 
 /** The sign of one of the pours that are compared. */
-defineProps<{ index: number }>();
+const props = defineProps<{ index: number }>();
+const appearance = useAppearance();
+const color = computed(() => appearance.palette[MARKS[props.index]?.color ?? 'ink']);
 </script>
 
 <template>
-  <span class="mark" :class="MARKS[index]?.shape" :style="{ background: MARKS[index]?.color }"></span>
+  <span class="mark" :class="MARKS[index]?.shape" :style="{ background: color }"></span>
 </template>
 
 <style scoped>

@@ -130,13 +130,13 @@ input[type='color'] {
 
 .dried {
   display: block;
-  font-size: 12px;
+  font-size: var(--type-note);
 }
 
 ol {
   margin: 4px 0 0;
-  padding: 0 0 0 22px;
-  font-size: 14px;
+  padding: 0 0 0 24px;
+  font-size: var(--type-text);
 }
 
 li {

@@ -11,8 +11,10 @@ import {
 } from '@icy-ribbon/core/judgement/compare';
 import { useResizeObserver } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
-import { computed, onBeforeUnmount, ref, watch } from 'vue';
-import type { Plotting } from '../../../drawing/plot.ts';
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import EmptyDrawing from '../../../drawing/EmptyDrawing.vue';
+import HungPhoto from '../../../drawing/HungPhoto.vue';
+import type { PlaceOf, Plotting } from '../../../drawing/plot.ts';
 import BareSelect from '../../../field/BareSelect.vue';
 import { useAppearance } from '../../../store/appearance.ts';
 import { usePieces } from '../../../store/pieces.ts';
@@ -70,7 +72,7 @@ const words = computed(() => {
   const { n, slope, slopeLow, slopeHigh, isSure, at } = trend.value;
   const xs = points.value.map(({ x }) => x);
   const [low, high] = [Math.min(...xs), Math.max(...xs)];
-  const digits = (value: number) => Number(value.toPrecision(2));
+  const digits = (value: number) => String(Number(value.toPrecision(2))).replace('-', '−');
   const per = `${digits(slopeLow)} to ${digits(slopeHigh)} for each 1 along the bottom, nine times in ten`;
   return isSure
     ? `${effect.value.label} goes ${slope > 0 ? 'up' : 'down'} with it: from ${digits(at(low).y)} to ${digits(at(high).y)} over what you tried (${n} pours; ${per}).`
@@ -91,12 +93,36 @@ const groupOf = (pour: PourNumbers) =>
     : pour.tool
       ? airTool(pour.tool).label
       : 'no air';
-const SYMBOLS = ['circle', 'diamond', 'square', 'triangle-up', 'cross', 'star', 'x', 'triangle-down'];
-const COLORS = ['#1f6585', '#b58220', '#7d3c63', '#3e7a4f', '#5a6b78', '#a34b2c', '#2f4fa0', '#888888'];
+/** Groups are told apart by the shape that their pictures are cut to. */
+const SHAPES = ['circle', 'square', 'diamond', 'triangle-up', 'hexagon', 'star', 'triangle-down', 'pentagon'];
+const CROP_PX = 24;
+const HOVERED_PX = 240;
+const groups = computed(() => [...new Set(points.value.map(({ pour }) => groupOf(pour)))].sort());
+const shapeOf = (group: string) => SHAPES[groups.value.indexOf(group) % SHAPES.length]!;
+
+/** The pictures, laid where their points are; a pour without one keeps the bare shape. */
+const placeOf = shallowRef<PlaceOf | null>(null);
+const crops = computed(() =>
+  points.value.flatMap(({ pour, x, y }) => {
+    if (!pour.photo || !placeOf.value) return [];
+    const { left, top } = placeOf.value(x, y);
+    const { widthMm, heightMm } = pour.support;
+    const width = (CROP_PX * widthMm) / Math.min(widthMm, heightMm);
+    return [
+      {
+        ...pour,
+        photo: pour.photo,
+        width,
+        shape: shapeOf(groupOf(pour)),
+        at: `translate(${left}px, ${top}px)`,
+      },
+    ];
+  }),
+);
 
 const data = computed(() => {
-  const groups = [...new Set(points.value.map(({ pour }) => groupOf(pour)))].sort();
-  const traces: object[] = groups.map((group, index) => {
+  const { edge, bench, iceDeep, ink } = appearance.palette;
+  const traces: object[] = groups.value.map((group) => {
     const own = points.value.filter(({ pour }) => groupOf(pour) === group);
     return {
       x: own.map(({ x }) => x),
@@ -110,10 +136,11 @@ const data = computed(() => {
       mode: 'markers',
       name: group,
       marker: {
-        size: 11,
-        color: COLORS[index % COLORS.length],
-        symbol: SYMBOLS[index % SYMBOLS.length],
-        line: { color: '#ffffff', width: 1 },
+        size: CROP_PX + 4,
+        color: edge,
+        opacity: 1,
+        symbol: shapeOf(group),
+        line: { color: bench, width: 1 },
       },
     };
   });
@@ -132,13 +159,13 @@ const data = computed(() => {
       y: line((at) => at.low),
       line: { width: 0 },
       fill: 'tonexty',
-      fillcolor: 'rgba(120,160,185,0.22)',
+      fillcolor: iceDeep,
     },
     {
       ...quiet,
       x: along,
       y: line((at) => at.y),
-      line: { color: appearance.palette.ink, width: 2, dash: trend.value.isSure ? 'solid' : 'dot' },
+      line: { color: ink, width: 2, dash: trend.value.isSure ? 'solid' : 'dot' },
     },
     ...traces,
   ];
@@ -155,12 +182,13 @@ async function draw(): Promise<void> {
   }
   plotting.draw(
     data.value,
-    { xTitle: title(cause.value), yTitle: title(effect.value), legend: true },
+    { xTitle: title(cause.value), yTitle: title(effect.value), legend: groups.value.length > 1 },
     appearance.palette,
   );
   // Only a chart that is drawn can be listened to.
-  if (isNew)
-    plotting.onHover((id) => (hovered.value = pours.value.find((pour) => pour.pieceId === id) ?? null));
+  if (!isNew) return;
+  plotting.onPlaced((place) => (placeOf.value = place));
+  plotting.onHover((id) => (hovered.value = pours.value.find((pour) => pour.pieceId === id) ?? null));
 }
 watch([data, frame, () => appearance.palette], () => void draw(), { flush: 'post' });
 useResizeObserver(frame, () => plotting?.resize());
@@ -194,12 +222,35 @@ function ready(key: (typeof READY)[number]): void {
       </Button>
     </p>
     <div class="stage">
-      <div v-show="points.length > 0" ref="frame" class="frame"></div>
-      <p v-if="loaded && points.length === 0" class="soft none">
+      <div v-show="points.length > 0" class="plot">
+        <div ref="frame" class="frame"></div>
+        <span
+          v-for="crop in crops"
+          :key="crop.pieceId"
+          class="crop"
+          :class="crop.shape"
+          :style="{ transform: crop.at }"
+          aria-hidden="true"
+        >
+          <HungPhoto
+            :photo="crop.photo"
+            :support="{ ...crop.support, shape: 'rectangle' }"
+            :width="crop.width"
+            alt=""
+          />
+        </span>
+      </div>
+      <EmptyDrawing v-if="loaded && points.length === 0" kind="chart">
         No pour has both numbers yet. Log the pour, attach a photo and measure it.
-      </p>
+      </EmptyDrawing>
       <figure v-if="hovered" class="hovered">
-        <img v-if="hovered.photoId" :src="`/api/photos/${hovered.photoId}/thumbnail`" :alt="hovered.name" />
+        <HungPhoto
+          v-if="hovered.photo"
+          :photo="hovered.photo"
+          :support="hovered.support"
+          :width="HOVERED_PX"
+          :alt="hovered.name"
+        />
         <figcaption>
           <RouterLink :to="`/results/${hovered.pieceId}`">{{ hovered.name }}</RouterLink>
         </figcaption>
@@ -224,7 +275,7 @@ function ready(key: (typeof READY)[number]): void {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 10px;
+  gap: 8px;
 }
 
 .pick {
@@ -249,11 +300,48 @@ function ready(key: (typeof READY)[number]): void {
   margin: 0;
 }
 
-.hovered img {
-  width: 100%;
+.plot {
+  position: relative;
+}
+
+.crop {
+  position: absolute;
+  top: -12px;
+  left: -12px;
+  display: grid;
+  place-items: center;
+  width: 24px;
+  height: 24px;
+  overflow: hidden;
+  pointer-events: none;
+}
+
+.circle {
+  border-radius: 50%;
+}
+
+.diamond {
+  clip-path: polygon(50% 0, 100% 50%, 50% 100%, 0 50%);
+}
+
+.triangle-up {
+  clip-path: polygon(50% 0, 100% 90%, 0 90%);
+}
+
+.triangle-down {
+  clip-path: polygon(0 10%, 100% 10%, 50% 100%);
+}
+
+.hexagon {
+  clip-path: polygon(25% 6%, 75% 6%, 100% 50%, 75% 94%, 25% 94%, 0 50%);
+}
+
+.pentagon,
+.star {
+  clip-path: polygon(50% 0, 100% 38%, 82% 100%, 18% 100%, 0 38%);
 }
 
 .hint {
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 </style>

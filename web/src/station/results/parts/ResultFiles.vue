@@ -64,6 +64,6 @@ function cameIn({ pieces, photosMissing }: ArchiveResult): string {
 <style scoped>
 .files {
   display: grid;
-  gap: 10px;
+  gap: 8px;
 }
 </style>

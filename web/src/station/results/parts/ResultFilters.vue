@@ -171,7 +171,7 @@ async function remove(id: string): Promise<void> {
 .filters {
   display: grid;
   grid-template-columns: 190px 190px;
-  gap: 10px;
+  gap: 8px;
 }
 
 .save,

@@ -7,11 +7,19 @@ import { computed } from 'vue';
 import { usePieces } from '../../../store/pieces.ts';
 import { useUnits } from '../../../store/units.ts';
 import { dateWords, TECHNIQUE_LABELS } from '../../../words/general.ts';
+import CupDots from '../../../drawing/CupDots.vue';
+import HungPhoto from '../../../drawing/HungPhoto.vue';
 import DegreeMark from './DegreeMark.vue';
 import MixStrip from './MixStrip.vue';
 
 const props = defineProps<{ piece: PieceSummary }>();
 const measures = useMeasures();
+/** All as high or as wide; the support alone. */
+const BOX_PX = 72;
+const width = computed(() => {
+  const { widthMm, heightMm } = props.piece.support;
+  return (BOX_PX * widthMm) / Math.max(widthMm, heightMm);
+});
 const pieces = usePieces();
 const units = useUnits();
 
@@ -31,7 +39,20 @@ const air = computed(() => {
 </script>
 
 <template>
-  <tr>
+  <tr v-if="!piece.photo && !piece.judgement && !piece.trouble" class="open">
+    <td></td>
+    <td class="piece">
+      <RouterLink :to="`/results/${piece.id}`">
+        <span class="words">
+          <span class="name">{{ piece.name }}</span>
+        </span>
+      </RouterLink>
+    </td>
+    <td class="mixes"><CupDots :cups="piece.mixes" /></td>
+    <td class="soft small">{{ air.length > 0 ? `${piece.passes.length} passes` : 'not blown yet' }}</td>
+    <td class="small">{{ piece.next }}</td>
+  </tr>
+  <tr v-else>
     <td class="choose">
       <Checkbox
         :checked="pieces.marked.includes(piece.id)"
@@ -41,9 +62,10 @@ const air = computed(() => {
     </td>
     <td class="piece">
       <RouterLink :to="`/results/${piece.id}`">
-        <img v-if="piece.photoId" :src="`/api/photos/${piece.photoId}/thumbnail`" alt="" loading="lazy" />
-        <span v-else class="no-photo">no photo</span>
-        <span>
+        <span v-if="piece.photo" class="picture">
+          <HungPhoto :photo="piece.photo" :support="piece.support" :width="width" alt="" />
+        </span>
+        <span class="words">
           <span class="name">{{ piece.name }}</span>
           <span class="soft small">{{ TECHNIQUE_LABELS[piece.technique] }}, {{ piece.support.name }}</span>
           <span v-if="piece.trouble" class="alarm small">cannot be worked out: {{ piece.trouble }}</span>
@@ -68,7 +90,7 @@ const air = computed(() => {
           cells {{ measures.size(piece.judgement.cellSizeMm) }}
         </span>
       </div>
-      <p v-else class="look small">{{ piece.next }}</p>
+      <p v-else class="small">{{ piece.next }}</p>
     </td>
   </tr>
 </template>
@@ -91,39 +113,35 @@ td {
 .piece a {
   display: flex;
   align-items: center;
-  gap: 14px;
+  gap: 12px;
   color: var(--ink);
   text-decoration: none;
 }
 
-.piece img,
-.no-photo {
-  flex: none;
-  width: 72px;
-  height: 72px;
-  object-fit: cover;
-}
-
-.no-photo {
+.picture {
   display: grid;
+  flex: none;
   place-items: center;
-  font-size: 12px;
-  color: var(--ink-soft);
-  border: 1px dashed var(--ice-deep);
+  width: 72px;
 }
 
-.piece a > span:last-child {
+.open td {
+  height: 44px;
+  padding-block: 0;
+}
+
+.words {
   display: grid;
   white-space: nowrap;
 }
 
 .name {
-  font-weight: 600;
-  font-size: 16px;
+  font-weight: var(--weight-strong);
+  font-size: var(--type-text);
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 .mixes {

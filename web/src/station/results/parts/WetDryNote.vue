@@ -47,13 +47,13 @@ const drift = computed(() => {
   gap: 8px 16px;
   padding: 8px 16px;
   border-top: 1px solid var(--rule);
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 ul {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 4px 12px;
   margin: 0;
   padding: 0;
   list-style: none;
@@ -67,6 +67,6 @@ ul {
 }
 
 .pair + .pair {
-  margin-right: 5px;
+  margin-right: 4px;
 }
 </style>

@@ -1,7 +1,9 @@
-/** Two to four pours are told apart by shape first, then by color. */
+import type { Palette } from '../../../theme/tokens.ts';
+
+/** Two to four pours are told apart by shape first, then by lightness: color belongs to the paint. */
 export const MARKS = [
-  { shape: 'circle', color: '#1f6585' },
-  { shape: 'diamond', color: '#b58220' },
-  { shape: 'square', color: '#7d3c63' },
-  { shape: 'triangle', color: '#3e7a4f' },
-] as const;
+  { shape: 'circle', color: 'ink' },
+  { shape: 'diamond', color: 'water' },
+  { shape: 'square', color: 'edge' },
+  { shape: 'triangle', color: 'inkSoft' },
+] as const satisfies readonly { shape: string; color: keyof Palette }[];

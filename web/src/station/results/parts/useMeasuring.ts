@@ -72,7 +72,7 @@ export function useMeasuring(photo: Photo): Measuring {
       await store.keepMeasurement(photo, measurement, detail);
       // The numbers are drawn in one frame and the photo in another, so that neither holds the page up.
       await new Promise((drawn) => requestAnimationFrame(() => setTimeout(drawn)));
-      say(`Measured in ${(report.milliseconds / 1000).toFixed(1)} s.`);
+      say(`Measured in ${(report.milliseconds / 1000).toFixed(1)}\u00a0s.`);
       return true;
     } catch (error) {
       sayProblem(error);

@@ -205,7 +205,7 @@ const photo = ref<HTMLInputElement | null>(null);
 
 .ask {
   display: grid;
-  gap: 14px;
+  gap: 12px;
   align-content: start;
 }
 
@@ -225,8 +225,8 @@ li {
   display: grid;
   grid-template-columns: 150px minmax(0, 1fr) 210px;
   align-items: center;
-  gap: 20px;
-  padding: 10px 0;
+  gap: 16px;
+  padding: 8px 0;
   border-bottom: 1px solid var(--rule);
 }
 
@@ -240,8 +240,8 @@ li {
 .parts {
   display: flex;
   flex-wrap: wrap;
-  gap: 2px 18px;
-  font-size: 17px;
+  gap: 2px 16px;
+  font-size: var(--type-lead);
 }
 
 .do {
@@ -251,7 +251,7 @@ li {
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 @media (width < 1000px) {

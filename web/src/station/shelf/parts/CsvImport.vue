@@ -202,7 +202,7 @@ async function readIn(): Promise<void> {
 .column {
   display: grid;
   gap: 2px;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 summary {
@@ -211,7 +211,7 @@ summary {
 
 .preview {
   max-height: 150px;
-  margin-top: 10px;
+  margin-top: 8px;
   overflow: auto;
   margin-bottom: 12px;
   border: 1px solid var(--rule);
@@ -219,13 +219,13 @@ summary {
 
 table {
   border-collapse: collapse;
-  font-size: 13px;
+  font-size: var(--type-note);
   white-space: nowrap;
 }
 
 th,
 td {
-  padding: 3px 12px;
+  padding: 4px 12px;
   text-align: left;
   border-bottom: 1px solid var(--rule);
 }

@@ -45,7 +45,7 @@ function take(): void {
 <style scoped>
 .measure {
   display: grid;
-  gap: 10px;
+  gap: 8px;
   width: 230px;
 }
 </style>

@@ -98,6 +98,6 @@ const toolOptions = AIR_TOOLS.map(({ tool, label }) => ({ value: tool, label }))
 <style scoped>
 .equipment-form {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 </style>

@@ -123,7 +123,7 @@ const remove = (item: Equipment) =>
 .two {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(420px, 1fr));
-  gap: 40px;
+  gap: 48px;
 }
 
 header {
@@ -134,7 +134,7 @@ header {
 }
 
 .small {
-  font-size: 13px;
-  font-weight: 400;
+  font-size: var(--type-note);
+  font-weight: var(--weight-plain);
 }
 </style>

@@ -218,7 +218,7 @@ const typical = computed(() => typicalOf(draft.value));
 <style scoped>
 .material-form {
   display: grid;
-  gap: 14px;
+  gap: 12px;
 }
 
 .row {
@@ -228,6 +228,6 @@ const typical = computed(() => typicalOf(draft.value));
 }
 
 .small {
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

@@ -225,7 +225,7 @@ function stock(material: ShelvedMaterial): string {
   display: flex;
   align-items: center;
   gap: 12px;
-  font-weight: 500;
+  font-weight: var(--weight-strong);
 }
 
 .swatch {
@@ -242,7 +242,7 @@ function stock(material: ShelvedMaterial): string {
 }
 
 .trust {
-  font-size: 13px;
+  font-size: var(--type-note);
   color: var(--ink-soft);
 }
 </style>

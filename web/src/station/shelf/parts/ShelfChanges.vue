@@ -37,7 +37,7 @@ function want(id: string, event: Event): void {
   max-height: 170px;
   margin-top: 8px;
   overflow: auto;
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 .change {

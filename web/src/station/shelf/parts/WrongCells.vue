@@ -35,13 +35,13 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value;
   max-height: 170px;
   margin-top: 8px;
   overflow: auto;
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 .wrong {
   display: grid;
   grid-template-columns: 170px 160px minmax(0, 1fr);
-  gap: 10px;
+  gap: 8px;
   align-items: center;
 }
 </style>

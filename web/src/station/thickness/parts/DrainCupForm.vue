@@ -92,6 +92,6 @@ function keep(): void {
 .small {
   grid-column: 1 / -1;
   min-height: 20px;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

@@ -52,7 +52,7 @@ async function strike(id: string, struck: boolean): Promise<void> {
 
 <template>
   <section aria-label="Evidence">
-    <h2>Evidence</h2>
+    <h2 class="visually-hidden">Evidence</h2>
     <p v-if="rows.length === 0" class="soft">
       No readings yet: the number rests on the mix alone. Choose a mound, time it, or race it.
     </p>

@@ -54,6 +54,6 @@ useShortcuts('Mound seconds', [
 .small {
   grid-column: 1 / -1;
   min-height: 20px;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 </style>

@@ -132,7 +132,7 @@ svg {
 }
 
 .scale text {
-  font-size: 11px;
+  font-size: var(--type-note);
   fill: var(--ink-soft);
 }
 
@@ -146,25 +146,25 @@ svg {
 
 .paint {
   stroke: var(--ink-soft);
-  stroke-width: 0.75;
+  stroke-width: var(--paint-edge);
 }
 
 .number {
-  font-size: 15px;
-  font-weight: 600;
+  font-size: var(--type-text);
+  font-weight: var(--weight-strong);
   text-anchor: middle;
   fill: var(--ink-soft);
 }
 
 .name {
-  font-size: 13px;
+  font-size: var(--type-note);
   text-anchor: middle;
   fill: var(--ink);
 }
 
 .result {
-  font-size: 15px;
-  font-weight: 600;
+  font-size: var(--type-text);
+  font-weight: var(--weight-strong);
   text-anchor: middle;
   fill: var(--ink);
 }

@@ -139,8 +139,8 @@ useShortcuts('Next addition', [
 }
 
 .now {
-  font-size: 22px;
-  font-weight: 600;
+  font-size: var(--type-title);
+  font-weight: var(--weight-strong);
   line-height: 1.25;
 }
 

@@ -22,7 +22,7 @@ const links = computed(() => [
 </script>
 
 <template>
-  <nav aria-label="Thickness">
+  <nav class="views" aria-label="Thickness">
     <RouterLink
       v-for="link in links"
       :key="link.key"
@@ -36,19 +36,6 @@ const links = computed(() => [
 
 <style scoped>
 nav {
-  display: flex;
-  gap: 18px;
   margin-left: auto;
-}
-
-a {
-  padding: 4px 0;
-  text-decoration: none;
-}
-
-a[aria-current] {
-  color: var(--ink);
-  font-weight: 600;
-  border-bottom: 2px solid var(--brass);
 }
 </style>

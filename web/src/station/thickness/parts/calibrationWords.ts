@@ -23,7 +23,7 @@ export function resultWords(of: CalibrationKind, given: Calibration['points']): 
   try {
     if (of === 'drain-cup') {
       const { a, b, sdLn } = calibrateDrainCup(given);
-      return `nu = ${a.toPrecision(3)} t${b > 0 ? ` - ${b.toPrecision(3)} / t` : ''} mm²/s, ${spreadWords(sdLn)}`;
+      return `nu = ${a.toPrecision(3)} t${b > 0 ? ` - ${b.toPrecision(3)} / t` : ''}\u00a0mm²/s, ${spreadWords(sdLn)}`;
     }
     const { ln, sdLn } = calibrateConstant(of, given);
     return `${Math.exp(ln).toPrecision(3)} Pa·s for each second, ${spreadWords(sdLn)}`;

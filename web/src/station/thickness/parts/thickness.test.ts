@@ -14,25 +14,25 @@ import {
   sureWords,
 } from '../../../words/thickness.ts';
 
-const grams = (mg: number) => `${(mg / 1000).toFixed(2)} g`;
+const grams = (mg: number) => `${(mg / 1000).toFixed(2)}\u00a0g`;
 
 const METRIC = measures({ mass: 'g', volume: 'ml', length: 'cm', temperature: 'C' });
 
 describe('in words', () => {
   it('a spread is a percentage while it is small, a factor when it is not', () => {
-    expect(spreadWords(0.12)).toBe('± 22 %');
-    expect(spreadWords(0)).toBe('± 1 %');
+    expect(spreadWords(0.12)).toBe('±\u00a022\u00a0%');
+    expect(spreadWords(0)).toBe('±\u00a01\u00a0%');
     expect(spreadWords(Math.log(2.5))).toBe('within a factor of 4.5');
-    expect(paS(0.7612)).toBe('0.76 Pa·s');
+    expect(paS(0.7612)).toBe('0.76\u00a0Pa·s');
   });
 
   it.each([
     [{ kind: 'words', stage: 'fading' }, 'looks like fading'],
-    [{ kind: 'mound', seconds: 1.25, constant: null }, 'mound gone after 1.3 s, not calibrated'],
-    [{ kind: 'mound', seconds: 1, constant: { ln: 0, sdLn: 1 } }, 'mound gone after 1.0 s'],
+    [{ kind: 'mound', seconds: 1.25, constant: null }, 'mound gone after 1.3\u00a0s, not calibrated'],
+    [{ kind: 'mound', seconds: 1, constant: { ln: 0, sdLn: 1 } }, 'mound gone after 1.0\u00a0s'],
     [
       { kind: 'drain-cup', cup: 'zahn-2', own: null, seconds: 30, densityGPerMl: 1 },
-      'Zahn 2: drained in 30.0 s',
+      'Zahn 2: drained in 30.0\u00a0s',
     ],
     [
       {
@@ -42,10 +42,10 @@ describe('in words', () => {
         seconds: 9,
         densityGPerMl: 1,
       },
-      'jam jar: drained in 9.0 s',
+      'jam jar: drained in 9.0\u00a0s',
     ],
-    [{ kind: 'race', by: 'time', value: 8, liquid: null, card: null }, 'race: at the line after 8.0 s'],
-    [{ kind: 'race', by: 'length', value: 61.7, liquid: null, card: null }, 'race: ran 62 mm'],
+    [{ kind: 'race', by: 'time', value: 8, liquid: null, card: null }, 'race: at the line after 8.0\u00a0s'],
+    [{ kind: 'race', by: 'length', value: 61.7, liquid: null, card: null }, 'race: ran 62\u00a0mm'],
   ])('%j is "%s"', (measure, words) => {
     expect(measureWords({ measure } as never)).toBe(words);
   });
@@ -62,18 +62,20 @@ describe('in words', () => {
       overshoot: 0.004,
       limit: null,
     } as const;
-    expect(additionWords(next, grams)).toBe('Stir in 3.10 g water, then look again.');
+    expect(additionWords(next, grams)).toBe('Stir in 3.10\u00a0g water, then look again.');
     expect(sureWords(next, grams)).toBe(
-      '3.88 g would reach it by the best guess; the step leaves it at 0.80 Pa·s, ± 18 %; chance to go too far below 1 %.',
+      '3.88\u00a0g would reach it by the best guess; the step leaves it at 0.80\u00a0Pa·s, ±\u00a018\u00a0%; chance to go too far below 1\u00a0%.',
     );
     expect(additionWords({ kind: 'there', now }, grams)).toBe('It is there.');
     expect(additionWords({ kind: 'stuck', now, because: 'no-thinner' }, grams)).toMatch(
       /nothing to thin it with/,
     );
     expect(sureWords({ kind: 'there', now }, grams)).toBe('');
-    expect(limitWords({ code: 'water', water: 0.347, most: 0.3 }, METRIC)).toMatch(/^35 % water .* 30 %/);
+    expect(limitWords({ code: 'water', water: 0.347, most: 0.3 }, METRIC)).toMatch(
+      /^35\u00a0% water .* 30\u00a0%/,
+    );
     expect(limitWords({ code: 'capacity', wantedMl: 70.2, capacityMl: 60 }, METRIC)).toMatch(
-      /holds 60 ml and would need 70 ml/,
+      /holds 60\u00a0ml and would need 70\u00a0ml/,
     );
   });
 
@@ -89,11 +91,11 @@ describe('in words', () => {
     const all = [fresh('rust'), lost('rust'), fresh('rain'), lost('rain'), fresh('ink')];
     expect(groupNotes(all, METRIC)).toEqual([
       { words: 'rust, rain, and ink: not tested today.', cupId: 'rust', topUp: null },
-      { words: 'rust: lost 0.5 g of water: stir it in again, then test it.', cupId: 'rust', topUp },
-      { words: 'rain: lost 0.5 g of water: stir it in again, then test it.', cupId: 'rain', topUp },
+      { words: 'rust: lost 0.5\u00a0g of water: stir it in again, then test it.', cupId: 'rust', topUp },
+      { words: 'rain: lost 0.5\u00a0g of water: stir it in again, then test it.', cupId: 'rain', topUp },
     ]);
     const inOunces = measures({ mass: 'oz', volume: 'fl oz', length: 'in', temperature: 'F' });
-    expect(groupNotes([lost('rust')], inOunces)[0]!.words).toMatch(/0\.02 oz of water/);
+    expect(groupNotes([lost('rust')], inOunces)[0]!.words).toMatch(/0\.02\u00a0oz of water/);
   });
 });
 
@@ -132,9 +134,9 @@ describe('a race on the card', () => {
     expect(words(cups, 'time', {}, false)).toEqual(['', '']);
     const reference = lane('glycerine', { name: 'glycerine', viscosityPaS: 1.4, sdLn: 0.04 });
     expect(words([...cups, reference], 'time', { ...results, glycerine: 12 }, true)).toEqual([
-      '1.4 Pa·s',
-      '0.93 Pa·s',
-      '1.4 Pa·s',
+      '1.4\u00a0Pa·s',
+      '0.93\u00a0Pa·s',
+      '1.4\u00a0Pa·s',
     ]);
   });
 

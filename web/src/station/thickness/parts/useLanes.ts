@@ -1,3 +1,4 @@
+import { UNKNOWN_PAINT } from '../../../theme/tokens.ts';
 import { calibrateConstant, REFERENCE_SD_LN, referenceProperties } from '@icy-ribbon/core/thickness/reading';
 import { useStorage } from '@vueuse/core';
 import { computed, ref, type Ref } from 'vue';
@@ -6,7 +7,6 @@ import { usePiece } from '../../../store/piece/piece.ts';
 import type { Lane } from './race.ts';
 
 export const MOST_LANES = 6;
-const REFERENCE_COLOR = '#dfe9ec';
 
 /**
  * What runs on the card: some cups of the open piece, and a reference where there is one.
@@ -50,7 +50,7 @@ export function useLanes(asked: readonly string[], room: Ref<number | null>, wit
           {
             key: 'reference',
             name: found.name,
-            colorHex: REFERENCE_COLOR,
+            colorHex: UNKNOWN_PAINT,
             viscosityPaS: found.viscosityPaS,
             mixId: null,
             liquid: { name: found.name, viscosityPaS: found.viscosityPaS, sdLn: REFERENCE_SD_LN },

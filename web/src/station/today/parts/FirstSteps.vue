@@ -50,11 +50,11 @@ function setUpTest(): void {
 <style scoped>
 ol {
   display: grid;
-  gap: 14px;
+  gap: 12px;
   max-width: 620px;
   margin: 12px 0 0;
-  padding-left: 22px;
-  font-size: 17px;
+  padding-left: 24px;
+  font-size: var(--type-lead);
   line-height: 1.5;
 }
 </style>

@@ -97,7 +97,7 @@ const short = computed(() => answer.value.materials.filter(isShort));
 .much {
   display: grid;
   gap: 4px;
-  font-size: 14px;
+  font-size: var(--type-text);
 }
 
 summary {
@@ -107,7 +107,7 @@ summary {
 table {
   width: 100%;
   border-collapse: collapse;
-  font-size: 13px;
+  font-size: var(--type-note);
 }
 
 th {
@@ -118,7 +118,7 @@ th {
 
 .recipe {
   margin-left: 6px;
-  font-weight: 400;
+  font-weight: var(--weight-plain);
 }
 
 .number {

@@ -1,8 +1,13 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
+import HungPhoto from '../../../drawing/HungPhoto.vue';
 import { degreeWord } from '../../../words/general.ts';
 
 defineProps<{ pieces: readonly PieceSummary[] }>();
+
+/** All hang as high; a wide piece is wider. */
+const HIGH_PX = 200;
+const widthOf = ({ support }: PieceSummary) => Math.min(1.5, support.widthMm / support.heightMm) * HIGH_PX;
 </script>
 
 <template>
@@ -11,10 +16,12 @@ defineProps<{ pieces: readonly PieceSummary[] }>();
     <ul>
       <li v-for="piece in pieces" :key="piece.id">
         <RouterLink :to="`/results/${piece.id}`">
-          <img
-            :src="`/api/photos/${piece.photoId}/thumbnail`"
+          <HungPhoto
+            v-if="piece.photo"
+            :photo="piece.photo"
+            :support="piece.support"
+            :width="widthOf(piece)"
             :alt="`Photo of ${piece.name}`"
-            loading="lazy"
           />
           <span class="name">{{ piece.name }}</span>
         </RouterLink>
@@ -28,19 +35,15 @@ defineProps<{ pieces: readonly PieceSummary[] }>();
 
 <style scoped>
 ul {
-  display: grid;
-  grid-template-columns: repeat(6, minmax(0, 1fr));
-  gap: 16px;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: flex-end;
+  gap: 16px 24px;
+  height: 248px;
+  overflow: hidden;
   margin: 8px 0 0;
   padding: 0;
   list-style: none;
-}
-
-img {
-  display: block;
-  width: 100%;
-  aspect-ratio: 1;
-  object-fit: cover;
 }
 
 a {
@@ -50,17 +53,11 @@ a {
 
 .name {
   display: block;
-  margin-top: 6px;
-  font-weight: 500;
+  margin-top: 4px;
+  font-weight: var(--weight-strong);
 }
 
 p {
-  font-size: 13px;
-}
-
-@media (width < 1100px) {
-  ul {
-    grid-template-columns: repeat(3, minmax(0, 1fr));
-  }
+  font-size: var(--type-note);
 }
 </style>

@@ -42,12 +42,12 @@ const takeOut = () =>
   max-width: 620px;
   padding-top: 16px;
   border-top: 1px solid var(--rule);
-  font-size: 16px;
+  font-size: var(--type-text);
 }
 
 .links {
   display: flex;
   align-items: center;
-  gap: 20px;
+  gap: 16px;
 }
 </style>

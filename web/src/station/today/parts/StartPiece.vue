@@ -16,6 +16,9 @@ import { TECHNIQUE_LABELS } from '../../../words/general.ts';
 import HowMuch from './HowMuch.vue';
 import { useSupportChoice } from '../../../field/useSupportChoice.ts';
 
+defineProps<{ closable: boolean }>();
+const emit = defineEmits<{ close: [] }>();
+
 const shelf = useShelf();
 const pieces = usePieces();
 const router = useRouter();
@@ -56,7 +59,10 @@ async function start(): Promise<void> {
 
 <template>
   <section aria-labelledby="start-piece">
-    <h2 id="start-piece">Start a piece</h2>
+    <header>
+      <h2 id="start-piece">Start a piece</h2>
+      <Button v-if="closable" size="small" type="text" @click="emit('close')">Not now</Button>
+    </header>
     <form @submit.prevent="start">
       <FieldRow label="Name" for="piece-name" :error="isNew ? undefined : messageAt(problem, 'name')">
         <Input
@@ -101,10 +107,17 @@ async function start(): Promise<void> {
 </template>
 
 <style scoped>
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  min-height: 32px;
+}
+
 form {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 14px;
+  gap: 12px;
   margin-top: 12px;
 }
 </style>

@@ -43,7 +43,7 @@ function waitingCups(piece: PieceSummary, nowMs: number): DueItem[] {
       ? `mixed ${Math.round(hours / 24)} days ago: it has thickened, look again and top up`
       : hours >= BUBBLE_REST_HOURS
         ? 'rested a day, the bubbles are out: pour it'
-        : `resting, mixed ${Math.max(1, Math.round(hours))} h ago`;
+        : `resting, mixed ${Math.max(1, Math.round(hours))}\u00a0h ago`;
   return [{ id: piece.id, name: piece.name, what, to: `/pour/${piece.id}` }];
 }
 

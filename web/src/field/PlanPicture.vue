@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { api, type Piece } from '@icy-ribbon/contract';
+import { cupColor } from '@icy-ribbon/core/paint/color';
+import { cupPaint, EMPTY_PLAN } from '@icy-ribbon/core/piece/plan';
+import { cupStates } from '@icy-ribbon/core/thickness/learn';
+import { computed, shallowRef, watch } from 'vue';
+import { call } from '../api/client.ts';
+import { planSvg } from '../drawing/planSvg.ts';
+import { useEquipment } from '../store/equipment.ts';
+
+/** The plan of any piece from above, as wide as it is told; without a plan the bare support. */
+const props = defineProps<{ pieceId: string; version: number; width: number; alt: string }>();
+
+const equipment = useEquipment();
+const piece = shallowRef<Piece | null>(null);
+
+watch(
+  () => [props.pieceId, props.version],
+  async () => {
+    const [read] = await Promise.all([
+      call(api.pieces.get, { params: { id: props.pieceId } }),
+      equipment.ensure(),
+    ]).catch(() => [null]);
+    piece.value = read;
+  },
+  { immediate: true },
+);
+
+const picture = computed(() => {
+  if (!piece.value) return '';
+  const { mixes, readings, plan, support } = piece.value;
+  const { states } = cupStates(mixes, readings, () => 0);
+  const paints = mixes.map((mix, index) =>
+    cupPaint(mix, states[index]!.properties, cupColor(mix.ingredients)),
+  );
+  const svg = planSvg({ plan: plan ?? EMPTY_PLAN, support, paints, blowers: equipment.blowers }, 0);
+  return `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`;
+});
+</script>
+
+<template>
+  <img v-if="picture" :src="picture" :alt="alt" :style="{ width: `${width}px` }" draggable="false" />
+  <span v-else class="waiting" :style="{ width: `${width}px`, height: `${width}px` }"></span>
+</template>
+
+<style scoped>
+img,
+.waiting {
+  display: block;
+}
+</style>
