@@ -1,11 +1,11 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './support/studio.ts';
-import { choose } from './support/steps.ts';
+import { choose, openStart } from './support/steps.ts';
 
 test.use({ standIns: true });
 
 async function start(page: Page, name: string, technique: 'Dutch pour' | 'Bloom'): Promise<void> {
-  await page.goto('/today');
+  await openStart(page);
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByText(technique, { exact: true }).click();
   await page.getByRole('button', { name: 'Start and mix' }).click();

@@ -1,4 +1,5 @@
 import { send, type Json } from './support/pieces.ts';
+import { openStart } from './support/steps.ts';
 import { expect, test, type Studio } from './support/studio.ts';
 import type { Page } from '@playwright/test';
 
@@ -133,7 +134,7 @@ test('a newcomer pours a Dutch and repairs a place of it, from an empty studio',
 
 test('a newcomer blooms with left-overs, by keyboard alone at the table', async ({ page, studio }) => {
   const start = async (name: string) => {
-    await page.goto('/today');
+    await openStart(page);
     await page.locator('#piece-technique').getByText('Bloom').click();
     await page.getByLabel('Name', { exact: true }).fill(name);
     await page.keyboard.press('Enter');

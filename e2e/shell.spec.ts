@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { openStart } from './support/steps.ts';
 import { expect, test, watchErrors } from './support/studio.ts';
 
 test.use({ demo: true });
@@ -147,7 +148,7 @@ test('an edit that met a newer one shows both, and the artist decides', async ({
 });
 
 test('bad input is answered at its field and nothing typed is lost', async ({ page }) => {
-  await page.goto('/today');
+  await openStart(page);
   await expect(page.locator('.ant-select-selection-item').first()).toBeVisible();
   await page.getByRole('button', { name: 'Start and mix' }).click();
   await expect(page.getByRole('alert')).toHaveText('Give it a name.');

@@ -89,7 +89,7 @@ test('a card and a home-made cup are calibrated with glycerine, and races tell P
   await page.getByRole('button', { name: 'Another reading' }).click();
   await page.getByLabel('Glycerine, by weight').last().fill('90');
   await page.getByLabel('Seconds', { exact: true }).last().fill('12');
-  await expect(page.getByText(/nu = [\d.]+ t/)).toBeVisible();
+  await expect(page.getByText(/ν = [\d.]+ t/)).toBeVisible();
   await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(kept.getByRole('row', { name: /jam jar/ })).toBeVisible();
 

@@ -10,9 +10,19 @@ export async function choose(page: Page, label: string, option: string): Promise
   await page.locator('.ant-select-item-option').filter({ hasText: option }).click();
 }
 
+/** Opens Today with the form of a new piece on it: it stands there by itself only where nothing is on the table. */
+export async function openStart(page: Page): Promise<void> {
+  await page.goto('/today');
+  const form = page.getByLabel('Name', { exact: true });
+  const button = page.getByRole('button', { name: 'Start a piece' });
+  await expect(form.or(button)).toBeVisible();
+  if (!(await form.isVisible())) await button.click();
+  await expect(form).toBeVisible();
+}
+
 /** Starts a piece on a support that is typed in. */
 export async function startPiece(page: Page, name: string): Promise<void> {
-  await page.goto('/today');
+  await openStart(page);
   await page.getByLabel('Name', { exact: true }).fill(name);
   await choose(page, 'Support', 'Enter another support …');
   await page.getByLabel('Name of the support').fill('Board 40 x 30');

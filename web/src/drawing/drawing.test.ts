@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { STAGES } from '@icy-ribbon/core/paint/stage';
 import { cupFor, drawLayers, levelCm } from './cup.ts';
-import { alongRibbon, placeBeads, ribbonAt, spreadApart } from './ribbon.ts';
+import { alongRibbon, placeBeads, ribbonAt, spreadApart, STACK_PITCH_PX } from './ribbon.ts';
 import { airPath, puddleRadiusMm } from './support.ts';
 
 describe('the ribbon', () => {
@@ -47,6 +47,46 @@ describe('the ribbon', () => {
     expect(placeBeads([cup(60)], frame)[0]?.beyond).toBe('thick');
     expect(placeBeads([cup(0.01)], frame)[0]?.beyond).toBe('thin');
     expect(placeBeads([cup(0.7)], frame)[0]?.beyond).toBeNull();
+  });
+
+  it('stacks beads that would hide each other, and only those', () => {
+    const frame = { width: 1000, margin: 8, charWidth: 7 };
+    const cup = (id: string, viscosityPaS: number) => ({ id, name: id, viscosityPaS, spreadLn: 0 });
+    const placed = placeBeads([cup('a', 0.7), cup('b', 0.7), cup('c', 0.71), cup('d', 3)], frame);
+    const dyOf = (id: string) => placed.find((bead) => bead.id === id)!.dy;
+    expect(dyOf('d')).toBe(0);
+    expect(['a', 'b', 'c'].map(dyOf).sort((x, y) => x - y)).toEqual([-STACK_PITCH_PX, 0, STACK_PITCH_PX]);
+  });
+
+  it('never lays two beads over each other, however many there are', () => {
+    const thicknesses = fc.array(fc.double({ min: 0.06, max: 12, noNaN: true }), {
+      minLength: 2,
+      maxLength: 8,
+    });
+    fc.assert(
+      fc.property(thicknesses, (all) => {
+        const placed = placeBeads(
+          all.map((viscosityPaS, index) => ({ id: String(index), name: 'x', viscosityPaS, spreadLn: 0 })),
+          { width: 900, margin: 8, charWidth: 7 },
+        );
+        placed.forEach((one, index) => {
+          placed.slice(index + 1).forEach((other) => {
+            expect(Math.hypot(one.x - other.x, one.dy - other.dy)).toBeGreaterThanOrEqual(
+              STACK_PITCH_PX - 1e-9,
+            );
+          });
+        });
+      }),
+    );
+  });
+
+  it('waves further toward its thin end', () => {
+    const far = (from: number, to: number) =>
+      Math.max(
+        ...Array.from({ length: 50 }, (_, i) => Math.abs(ribbonAt(from + ((to - from) * i) / 49, 0).y)),
+      );
+    expect(far(0.6, 1)).toBeGreaterThan(far(0, 0.3));
+    expect(far(0, 1)).toBeLessThanOrEqual(9);
   });
 
   it('leaves blocks alone that have room', () => {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { api, type Piece } from '@icy-ribbon/contract';
 import { cupColor } from '@icy-ribbon/core/paint/color';
+import { inForce, planOfPour } from '@icy-ribbon/core/piece/event';
 import { cupPaint, EMPTY_PLAN } from '@icy-ribbon/core/piece/plan';
 import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { computed, shallowRef, watch } from 'vue';
@@ -8,7 +9,7 @@ import { call } from '../api/client.ts';
 import { planSvg } from '../drawing/planSvg.ts';
 import { useEquipment } from '../store/equipment.ts';
 
-/** The plan of any piece from above, as wide as it is told; without a plan the bare support. */
+/** Any piece from above, as wide as it is told: what lies on it, else what is planned, else the bare support. */
 const props = defineProps<{ pieceId: string; version: number; width: number; alt: string }>();
 
 const equipment = useEquipment();
@@ -28,12 +29,17 @@ watch(
 
 const picture = computed(() => {
   if (!piece.value) return '';
-  const { mixes, readings, plan, support } = piece.value;
+  const { mixes, readings, plan, support, events } = piece.value;
   const { states } = cupStates(mixes, readings, () => 0);
   const paints = mixes.map((mix, index) =>
     cupPaint(mix, states[index]!.properties, cupColor(mix.ingredients)),
   );
-  const svg = planSvg({ plan: plan ?? EMPTY_PLAN, support, paints, blowers: equipment.blowers }, 0);
+  const isBegun = inForce(events).some(({ kind }) => kind === 'layer');
+  let made = 0;
+  const shown = isBegun
+    ? planOfPour(events, paints, support, () => `laid ${(made += 1)}`)
+    : (plan ?? EMPTY_PLAN);
+  const svg = planSvg({ plan: shown, support, paints, blowers: equipment.blowers }, 0);
   return `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`;
 });
 </script>

@@ -2,6 +2,7 @@ import type { Blower, Mix, PieceSummary } from '@icy-ribbon/contract';
 import { stepWords } from './mix/parts/stepWords.ts';
 import { newPass, withTool } from './pour/parts/passDraft.ts';
 import { dueFrom } from './today/parts/due.ts';
+import { tableRows } from './today/parts/tableRows.ts';
 import { ageWords, degreeWord, partsWords } from '../words/general.ts';
 
 const HOUR = 3_600_000;
@@ -38,6 +39,31 @@ describe('what is due today', () => {
     const coated = summary({ phase: 'judged', pouredAt: ago(24 * 8), passes: [{}], topCoatedAt: ago(2) });
     expect(dueFrom([coated], NOW)).toEqual([]);
     expect(dueFrom([poured(1)], NOW)[0]?.what).toBe('drying: usually touch-dry 1 to 2 days after the pour');
+  });
+});
+
+describe('on the table', () => {
+  const open = [
+    summary({ id: 'a', name: 'A', station: 'plan', next: 'Plan how to pour it.' }),
+    summary({ id: 'b', name: 'B', station: 'mix', next: 'Weigh in 3 cups.' }),
+  ];
+  const due = [
+    { id: 'b', name: 'B', what: 'resting', to: '/pour/b' },
+    { id: 'c', name: 'C', what: 'ready for its top coat', to: '/results/c' },
+    { id: 'b', name: 'B', what: 'drying', to: '/results/b' },
+  ];
+
+  it('every piece stands once: what is due first, then the next steps', () => {
+    const rows = tableRows(due, open, null);
+    expect(rows.map(({ id, what }) => [id, what])).toEqual([
+      ['b', 'resting'],
+      ['c', 'ready for its top coat'],
+      ['a', 'Plan how to pour it.'],
+    ]);
+  });
+
+  it('the piece in hand is shown on its own, not here', () => {
+    expect(tableRows(due, open, 'b').map(({ id }) => id)).toEqual(['c', 'a']);
   });
 });
 

@@ -149,7 +149,7 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
   }),
   'mix-fresh': ({ restedHours }) => ({
     name: 'A fresh mix still full of bubbles',
-    evidence: `The youngest cup had rested ${restedHours < 1 ? 'less than an hour' : `${restedHours.toFixed(0)} h`}.`,
+    evidence: `The youngest cup had rested ${restedHours < 1 ? 'less than an hour' : `${restedHours.toFixed(0)}\u00a0h`}.`,
     nextTime: 'Mix the day before and keep the lid on.',
   }),
   silicone: ({ names }) => ({

@@ -240,11 +240,11 @@ header > :nth-child(2) {
 
 .hint {
   position: absolute;
-  left: 24px;
-  bottom: 10px;
+  left: 72px;
+  bottom: 8px;
   padding: 4px 8px;
   background: var(--bench);
-  border: 1px solid var(--brass);
+  border-left: 4px solid var(--brass);
 }
 
 .stack {

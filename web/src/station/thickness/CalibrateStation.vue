@@ -15,7 +15,10 @@ import { useCalibrations } from '../../store/calibrations.ts';
 import { KINDS, resultWords } from './parts/calibrationWords.ts';
 import KnownCalibrations from './parts/KnownCalibrations.vue';
 import { emptyPoint, pointOf, type PointDraft } from './parts/liquidDraft.ts';
+import type { Lane } from './parts/race.ts';
+import RaceCard from './parts/RaceCard.vue';
 import { useStopwatch } from './parts/stopwatch.ts';
+import { UNKNOWN_PAINT } from '../../theme/tokens.ts';
 import { paS } from '../../words/thickness.ts';
 import { useRoom } from './parts/useRoom.ts';
 
@@ -45,6 +48,28 @@ const viscosityOf = (draft: PointDraft): string => {
   const point = pointOf({ ...draft, seconds: 1 });
   return point ? paS(referenceProperties(point.liquid).viscosityPaS) : '';
 };
+
+/** The card as it runs: the liquid that is timed now, at the line those that were. */
+const lanes = computed<Lane[]>(() =>
+  points.map((point, index) => {
+    const known = pointOf({ ...point, seconds: 1 });
+    return {
+      key: String(index),
+      name: point.kind === 'glycerine' ? 'glycerine' : point.name || 'liquid',
+      colorHex: UNKNOWN_PAINT,
+      viscosityPaS: known ? referenceProperties(known.liquid).viscosityPaS : 1,
+      mixId: null,
+      liquid: null,
+    };
+  }),
+);
+const results = computed(() =>
+  Object.fromEntries(
+    points.flatMap(({ seconds }, index) =>
+      seconds === null || (watch.running.value && timed.value === index) ? [] : [[String(index), seconds]],
+    ),
+  ),
+);
 
 const keep = () =>
   run(async () => {
@@ -84,46 +109,61 @@ useShortcuts('Calibrate', [
       </RadioGroup>
       <p class="soft">{{ KINDS.find((each) => each.value === kind)?.what }}</p>
     </header>
-    <form @submit.prevent="keep">
-      <FieldRow label="Name" for="calibration-name">
-        <Input id="calibration-name" v-model:value="name" placeholder="blue card, 30 degrees" />
-      </FieldRow>
-      <div v-for="(point, index) in points" :key="index" class="point">
-        <BareSelect v-model:value="point.kind" :label="`Liquid ${index + 1}`" :options="LIQUIDS" />
-        <template v-if="point.kind === 'glycerine'">
-          <NumberField v-model="point.percent" label="Glycerine, by weight" unit="%" :digits="1" />
-          <QuantityField v-model="point.temperatureC" label="Its temperature" quantity="temperature" />
-        </template>
-        <template v-else>
-          <FieldRow label="Liquid" :for="`liquid-${index}`">
-            <Input :id="`liquid-${index}`" v-model:value="point.name" />
-          </FieldRow>
-          <NumberField v-model="point.viscosityPaS" label="Viscosity" unit="Pa·s" :digits="4" />
-          <NumberField v-model="point.densityGPerMl" label="Density" unit="g/ml" :digits="3" />
-        </template>
-        <p class="soft is">
-          {{ viscosityOf(point) }} <ComputedFrom v-if="point.kind === 'glycerine'" calculation="glycerine" />
+    <div class="work">
+      <form @submit.prevent="keep">
+        <FieldRow label="Name" for="calibration-name">
+          <Input id="calibration-name" v-model:value="name" placeholder="blue card, 30 degrees" />
+        </FieldRow>
+        <div v-for="(point, index) in points" :key="index" class="point">
+          <BareSelect v-model:value="point.kind" :label="`Liquid ${index + 1}`" :options="LIQUIDS" />
+          <template v-if="point.kind === 'glycerine'">
+            <NumberField v-model="point.percent" label="Glycerine, by weight" unit="%" :digits="1" />
+            <QuantityField v-model="point.temperatureC" label="Its temperature" quantity="temperature" />
+          </template>
+          <template v-else>
+            <FieldRow label="Liquid" :for="`liquid-${index}`">
+              <Input :id="`liquid-${index}`" v-model:value="point.name" />
+            </FieldRow>
+            <NumberField v-model="point.viscosityPaS" label="Viscosity" unit="Pa·s" :digits="4" />
+            <NumberField v-model="point.densityGPerMl" label="Density" unit="g/ml" :digits="3" />
+          </template>
+          <p class="soft is">
+            {{ viscosityOf(point) }}
+            <ComputedFrom v-if="point.kind === 'glycerine'" calculation="glycerine" />
+          </p>
+          <NumberField v-model="point.seconds" label="Seconds" unit="s" :digits="1" />
+          <Button
+            class="clock"
+            :type="watch.running.value && timed === index ? 'primary' : 'default'"
+            @click="clock(index)"
+          >
+            {{
+              watch.running.value && timed === index ? `${watch.elapsed.value.toFixed(1)} s, stop` : 'Clock'
+            }}
+          </Button>
+          <Button v-if="points.length > 1" class="clock" type="text" @click="points.splice(index, 1)"
+            >Drop</Button
+          >
+        </div>
+        <p>
+          <Button @click="points.push(emptyPoint(room))">Another reading</Button>
         </p>
-        <NumberField v-model="point.seconds" label="Seconds" unit="s" :digits="1" />
-        <Button
-          class="clock"
-          :type="watch.running.value && timed === index ? 'primary' : 'default'"
-          @click="clock(index)"
+        <p v-if="ready.length > 0" class="result">{{ resultWords(kind, ready) }}</p>
+        <Button type="primary" html-type="submit" :disabled="ready.length === 0" :loading="busy"
+          >Keep it</Button
         >
-          {{ watch.running.value && timed === index ? `${watch.elapsed.value.toFixed(1)} s, stop` : 'Clock' }}
-        </Button>
-        <Button v-if="points.length > 1" class="clock" type="text" @click="points.splice(index, 1)"
-          >Drop</Button
-        >
-      </div>
-      <p>
-        <Button @click="points.push(emptyPoint(room))">Another reading</Button>
-      </p>
-      <p v-if="ready.length > 0" class="result">{{ resultWords(kind, ready) }}</p>
-      <Button type="primary" html-type="submit" :disabled="ready.length === 0" :loading="busy"
-        >Keep it</Button
-      >
-    </form>
+      </form>
+      <RaceCard
+        v-if="kind === 'card'"
+        class="card"
+        :lanes="lanes"
+        by="time"
+        :elapsed="watch.elapsed.value"
+        :running="watch.running.value"
+        :results="results"
+        @stop="clock(timed)"
+      />
+    </div>
     <KnownCalibrations />
   </main>
 </template>
@@ -143,6 +183,17 @@ header {
   flex-wrap: wrap;
   align-items: center;
   gap: 8px 16px;
+}
+
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 240px;
+  gap: 24px;
+  align-items: start;
+}
+
+.card {
+  height: 340px;
 }
 
 form {
@@ -170,5 +221,11 @@ form {
 .result {
   font-size: var(--type-lead);
   font-weight: var(--weight-strong);
+}
+
+@media (width < 1000px) {
+  .work {
+    grid-template-columns: minmax(0, 1fr);
+  }
 }
 </style>

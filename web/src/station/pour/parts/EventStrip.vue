@@ -45,7 +45,7 @@ button {
 }
 
 button[aria-pressed='true'] {
-  box-shadow: inset 0 -4px 0 var(--brass);
+  box-shadow: inset 0 -4px 0 var(--ink);
 }
 
 kbd {

@@ -132,7 +132,7 @@ li button {
 }
 
 li button[aria-pressed='true'] .title {
-  box-shadow: inset 0 -2px 0 var(--brass);
+  box-shadow: inset 0 -4px 0 var(--ink);
 }
 
 .title {

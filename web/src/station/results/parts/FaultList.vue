@@ -197,7 +197,7 @@ li > button:first-child {
 }
 
 [aria-pressed='true'].plain-button {
-  box-shadow: inset 4px 0 0 var(--brass);
+  box-shadow: inset 4px 0 0 var(--ink);
   padding-left: 8px;
 }
 
@@ -242,7 +242,7 @@ h3 {
 .weight span {
   display: block;
   height: 100%;
-  background: var(--brass);
+  background: var(--ink);
 }
 
 .against h3 {

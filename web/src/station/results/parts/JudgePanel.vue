@@ -80,14 +80,14 @@ async function keep(): Promise<void> {
 <template>
   <form class="judge" @submit.prevent="keep">
     <h2>Outcome</h2>
-    <fieldset class="rating">
+    <fieldset class="choice">
       <legend>rating</legend>
       <label v-for="value in 5" :key="value" :class="{ on: draft.rating === value }">
         <input v-model="draft.rating" type="radio" name="judge-rating" :value="value" />
         {{ value }}
       </label>
     </fieldset>
-    <fieldset v-for="rated in RATED" :key="rated">
+    <fieldset v-for="rated in RATED" :key="rated" class="choice">
       <legend>{{ rated }}</legend>
       <label v-for="(word, degree) in DEGREE_WORDS" :key="word" :class="{ on: draft[rated] === degree }">
         <input v-model="draft[rated]" type="radio" :name="`judge-${rated}`" :value="degree" />
@@ -139,7 +139,7 @@ async function keep(): Promise<void> {
   gap: 8px;
 }
 
-fieldset {
+fieldset.choice {
   display: grid;
   grid-template-columns: 58px repeat(5, auto);
   margin: 0;
@@ -147,36 +147,16 @@ fieldset {
   border: 0;
 }
 
+fieldset.choice > label {
+  padding: 0 4px;
+  line-height: 1.15;
+}
+
 legend {
   float: left;
   align-self: center;
   padding: 0;
   color: var(--ink-soft);
-}
-
-label {
-  padding: 6px 4px;
-  font-size: var(--type-text);
-  text-align: center;
-  cursor: pointer;
-  border-bottom: 3px solid var(--ice-deep);
-}
-
-label.on {
-  font-weight: var(--weight-strong);
-  border-bottom-color: var(--water);
-  background: var(--ice);
-}
-
-label:has(:focus-visible) {
-  outline: 2px solid var(--brass);
-}
-
-label input {
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-  height: 1px;
 }
 
 .row {

@@ -3,6 +3,7 @@ import { PHOTO_STATES, type Photo, type PhotoDetail } from '@icy-ribbon/contract
 import { useDropZone, useEventListener } from '@vueuse/core';
 import { Button, Checkbox, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
+import HungPhoto from '../../../drawing/HungPhoto.vue';
 import type { DrawnCell } from '../../../drawing/photoOverlay.ts';
 import { useDevices } from '../../../store/devices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
@@ -111,7 +112,13 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
             :aria-label="`${photo.state}, ${dateWords(photo.createdAt)} ${timeWords(photo.createdAt)}`"
             @click="chosenId = photo.id"
           >
-            <img :src="`/api/photos/${photo.id}/thumbnail`" alt="" />
+            <HungPhoto
+              v-if="store.piece"
+              :photo="{ ...photo, corners: photo.measurement?.corners ?? null }"
+              :support="store.piece.support"
+              :width="44"
+              alt=""
+            />
           </button>
         </li>
       </ul>
@@ -177,7 +184,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
 }
 
 .over {
-  outline: 3px dashed var(--brass);
+  outline: 2px dashed var(--water);
   outline-offset: -6px;
 }
 
@@ -237,14 +244,7 @@ ul {
   list-style: none;
 }
 
-ul img {
-  display: block;
-  width: 44px;
-  height: 44px;
-  object-fit: cover;
-}
-
 [aria-pressed='true'] {
-  box-shadow: 0 4px 0 var(--brass);
+  box-shadow: 0 4px 0 var(--ink);
 }
 </style>

@@ -208,7 +208,7 @@ function stock(material: ShelvedMaterial): string {
 
 .bulk {
   padding-left: 12px;
-  border-left: 4px solid var(--brass);
+  border-left: 4px solid var(--ink);
 }
 
 .choose {

@@ -23,10 +23,10 @@ export function resultWords(of: CalibrationKind, given: Calibration['points']): 
   try {
     if (of === 'drain-cup') {
       const { a, b, sdLn } = calibrateDrainCup(given);
-      return `nu = ${a.toPrecision(3)} t${b > 0 ? ` - ${b.toPrecision(3)} / t` : ''}\u00a0mm²/s, ${spreadWords(sdLn)}`;
+      return `ν = ${a.toPrecision(3)} t${b > 0 ? ` − ${b.toPrecision(3)} / t` : ''}\u00a0mm²/s, ${spreadWords(sdLn)}`;
     }
     const { ln, sdLn } = calibrateConstant(of, given);
-    return `${Math.exp(ln).toPrecision(3)} Pa·s for each second, ${spreadWords(sdLn)}`;
+    return `${Math.exp(ln).toPrecision(3)}\u00a0Pa·s for each second, ${spreadWords(sdLn)}`;
   } catch (error) {
     if (error instanceof InputError) return error.message;
     throw error;
