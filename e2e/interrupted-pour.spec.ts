@@ -104,7 +104,10 @@ test('what was logged is changed in its place; a wait goes on while another piec
     await page.keyboard.press('p');
     await page.getByLabel('Distance').fill('10');
     await page.getByRole('button', { name: 'Log the pass' }).click();
-    await line.getByRole('button', { name: /10 cm/ }).last().click();
+    await line
+      .getByRole('button', { name: /10\scm/ })
+      .last()
+      .click();
     await page.getByLabel('Distance').fill('14,5');
     await page.getByRole('button', { name: 'Keep the change' }).click();
     await expect(line).toContainText('14.5 cm');

@@ -49,7 +49,7 @@ test('five cups from nothing take seven clicks, and are big enough for the suppo
   clicks += 1;
   await page.getByLabel('Name', { exact: true }).click();
   await page.keyboard.type('First pour');
-  await expect(page.getByText(/Enough for .*: base \d+ g, 4 colors \d+ g each/)).toBeVisible();
+  await expect(page.getByText(/Enough for .*: base \d+\sg, 4 colors \d+\sg each/)).toBeVisible();
   await click('Start and mix');
   for (const paint of ['White', 'Deep blue', 'Sea green', 'Copper', 'Ochre']) {
     await click(`Put a cup of ${paint} on the bench`);
@@ -66,7 +66,7 @@ test('five cups from nothing take seven clicks, and are big enough for the suppo
 
   // A fifth color shares what four had; nothing is weighed in yet, so they follow.
   await click('Put a cup of Lamp black on the bench');
-  await expect(page.getByText(/5 colors \d+ g each/)).toBeVisible();
+  await expect(page.getByText(/5 colors \d+\sg each/)).toBeVisible();
   await expect
     .poll(async () => {
       const now = await send<Json & Planned>(studio, 'GET', `/api/pieces/${pieceId}`);

@@ -57,7 +57,7 @@ test('a center bloom is laid out, pulled, undone and brought to a clean check wi
   await expect(page.getByRole('region', { name: 'Core sample' })).toContainText('Wall white');
   await expect(page.getByRole('region', { name: 'Core sample' })).toContainText(/opens in|holds|dries|sinks/);
   await expect(page.getByRole('region', { name: 'Amounts', exact: true })).toContainText(
-    /Fluid teal[\d.]+ g/,
+    /Fluid teal[\d.]+\sg/,
   );
 
   const middle = await onScreen(page, SQUARE, 125, 125);
@@ -177,7 +177,7 @@ test('what is short is mixed with its grams, and a paint not mixed yet becomes a
   await page.getByRole('button', { name: 'Plan with it' }).click();
   await page.keyboard.press('l');
   const amounts = page.getByRole('region', { name: 'Amounts', exact: true });
-  await expect(amounts).toContainText(/Warm red[\d.]+ gnot mixed yet/);
+  await expect(amounts).toContainText(/Warm red[\d.]+\sgnot mixed yet/);
   await amounts.getByRole('button', { name: 'Mix what is missing' }).click();
   await expect(page.getByRole('heading', { name: 'Mix' })).toBeVisible();
   await expect(page.getByRole('article', { name: 'Cup Warm red' })).toBeVisible();
@@ -232,7 +232,7 @@ test('an order is searched in a worker; files come out; the same is scaled to a 
   await dialog.getByRole('button', { name: 'Start that piece' }).click();
   await expect(page.getByText('Raced, on Panel 50 x 70').first()).toBeVisible();
   await expect(page.getByRole('region', { name: 'Amounts', exact: true })).toContainText(
-    /Fluid teal[\d.]+ gnot mixed yet/,
+    /Fluid teal[\d.]+\sgnot mixed yet/,
   );
 });
 

@@ -177,7 +177,7 @@ test('a newcomer blooms with left-overs, by keyboard alone at the table', async 
 
   await test.step('what is left over is taken into the next one', async () => {
     const second = await start('Bloom two');
-    await page.getByRole('button', { name: /^[\d.]+ g Wall white,/ }).click();
+    await page.getByRole('button', { name: /^[\d.]+\sg Wall white,/ }).click();
     await expect(page.getByRole('article', { name: 'Cup Wall white' })).toBeVisible();
     const { mixes } = await told(studio, second);
     expect(mixes.map((mix) => mix['name'])).toEqual(['Wall white']);

@@ -23,7 +23,7 @@ test('one piece from a new support to a recorded result, out and in again, by po
       'Deep blue: Flow conditioner 30.0 g to come, Deep blue 15.0 g to come, Water 11.3 g to come',
     );
     await expect(page.getByRole('img', { name: /^Copper:/ })).toHaveAccessibleName(
-      /Copper 14\.1 g to come, Water 14\.1 g/,
+      /Copper 14\.1\sg to come, Water 14\.1\sg/,
     );
     await expect(page.getByRole('img', { name: /^Ribbon/ })).toHaveAccessibleName(
       /Deep blue: 0\.76 pascal seconds, fading/,
@@ -31,9 +31,13 @@ test('one piece from a new support to a recorded result, out and in again, by po
   });
 
   await test.step('weighs one cup in at the stand-in', async () => {
-    await page.getByRole('article', { name: 'Cup White' }).getByRole('link', { name: 'Weigh in' }).click();
+    await page
+      .getByRole('article', { name: 'Cup White' })
+      .getByRole('link', { name: 'Weigh in', exact: true })
+      .click();
     const panel = page.getByRole('region', { name: 'Scale' });
     for (let step = 0; step < 8 && !(await page.getByText('This cup is done.').isVisible()); step += 1) {
+      await expect(panel.getByText('0.00 g', { exact: true })).toBeVisible();
       await page.keyboard.press('p');
       await expect(panel.getByText(/pouring|moving/)).toBeVisible();
       await expect(panel.getByText(/settled/)).toBeVisible({ timeout: 30_000 });

@@ -42,7 +42,7 @@ test('three cups are raced on a card and matched to one thickness, by keyboard o
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Thickness' })).toBeVisible();
   await expect(row(page, 'Ochre')).toContainText('just now');
-  await expect(row(page, 'Ochre')).toContainText(/Stir in [\d.]+ g Water/i);
+  await expect(row(page, 'Ochre')).toContainText(/Stir in [\d.]+\sg Water/i);
   for (let step = 0; step < 15; step += 1) {
     if (
       !(await page
@@ -103,11 +103,11 @@ test('a card and a home-made cup are calibrated with glycerine, and races tell P
   await page.locator('.ant-select').filter({ has: card }).click();
   await page.locator('.ant-select-item-option').filter({ hasText: 'blue card' }).click();
   await page.getByRole('button', { name: 'Keep the race' }).click();
-  await expect(row(page, 'White')).toContainText(/0\.8\d Pa·s/);
+  await expect(row(page, 'White')).toContainText(/0\.8\d\sPa·s/);
   await row(page, 'White').getByRole('link', { name: 'White' }).click();
   const evidence = page.getByRole('region', { name: 'Evidence' });
   await expect(evidence).toContainText('race: at the line after 6.0 s');
-  await expect(evidence).toContainText(/0\.85 Pa·s/);
+  await expect(evidence).toContainText(/0\.85\sPa·s/);
 
   await test.step('words, mound and drain cup are readings too, and can be struck out', async () => {
     await page.keyboard.press('4');
@@ -116,7 +116,7 @@ test('a card and a home-made cup are calibrated with glycerine, and races tell P
     await page.getByLabel('Mound seconds').press('Enter');
     await expect(evidence).toContainText('mound gone after 0.2 s');
     await page.getByLabel('Seconds to the break of the stream').fill('95');
-    await expect(page.getByText(/0\.\d+ Pa·s law/).first()).toBeVisible();
+    await expect(page.getByText(/0\.\d+\sPa·s law/).first()).toBeVisible();
     await page.getByLabel('Seconds to the break of the stream').press('Enter');
     await expect(evidence).toContainText('drained in 95.0 s');
     await expect(page.getByText('4 readings')).toBeVisible();
@@ -162,7 +162,7 @@ test('a bloom’s contrast check flags a thin color and a thick activator, and w
   await expect(row(page, 'Fluid teal')).toContainText(/Stir in .* then look again/);
   await expect(row(page, 'White')).toContainText('nothing to thin it with');
   await page.getByRole('button', { name: 'Thin White with water' }).click();
-  await expect(row(page, 'White')).toContainText(/Stir in [\d.]+ g Water/i);
+  await expect(row(page, 'White')).toContainText(/Stir in [\d.]+\sg Water/i);
   await page.getByRole('button', { name: 'Stirred in: White' }).click();
   await expect(row(page, 'White')).not.toContainText('1.3 Pa·s');
 });
@@ -183,7 +183,7 @@ test('a learned paint is used by the next piece, and the shelf says so', async (
   });
   const second = await mixedPiece(studio, 'dutch', [dutch('Ochre', 11.25)]);
   await page.goto(`/thickness/${second}`);
-  await expect(row(page, 'Ochre')).toContainText(/1\.[45] Pa·s/);
+  await expect(row(page, 'Ochre')).toContainText(/1\.[45]\sPa·s/);
   await expect(row(page, 'Ochre')).toContainText('never');
   await page.goto('/shelf');
   await page.getByLabel('Search').fill('Ochre');

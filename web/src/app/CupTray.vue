@@ -18,7 +18,7 @@ const route = useRoute();
  * It stands open where cups are worked with, and folds itself elsewhere; on a narrow screen it lies over the
  * bench. There it opens only when asked, for the page one is on.
  */
-const folds = computed(() => narrow.value || !route.meta.ribbon);
+const folds = computed(() => narrow.value || !(route.meta.ribbon || route.meta.tray));
 const asked = ref(false);
 watch(
   () => route.path,

@@ -28,7 +28,7 @@ export const router = createRouter({
       name: 'scale',
       component: () => import('../station/mix/AtTheScale.vue'),
       props: true,
-      meta: { station: 'mix', title: 'At the scale' },
+      meta: { station: 'mix', tray: true, title: 'At the scale' },
     },
     {
       path: '/cups',

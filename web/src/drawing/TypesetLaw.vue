@@ -9,7 +9,7 @@ const pieces = computed(() => typeset(props.law));
 </script>
 
 <template>
-  <span class="law"
+  <span class="set"
     ><component :is="TAGS[piece.style]" v-for="(piece, index) in pieces" :key="index">{{
       piece.text
     }}</component></span

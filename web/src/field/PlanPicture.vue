@@ -7,11 +7,13 @@ import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { computed, shallowRef, watch } from 'vue';
 import { call } from '../api/client.ts';
 import { planSvg } from '../drawing/planSvg.ts';
+import { useAppearance } from '../store/appearance.ts';
 import { useEquipment } from '../store/equipment.ts';
 
 /** Any piece from above, as wide as it is told: what lies on it, else what is planned, else the bare support. */
 const props = defineProps<{ pieceId: string; version: number; width: number; alt: string }>();
 
+const appearance = useAppearance();
 const equipment = useEquipment();
 const piece = shallowRef<Piece | null>(null);
 
@@ -39,7 +41,10 @@ const picture = computed(() => {
   const shown = isBegun
     ? planOfPour(events, paints, support, () => `laid ${(made += 1)}`)
     : (plan ?? EMPTY_PLAN);
-  const svg = planSvg({ plan: shown, support, paints, blowers: equipment.blowers }, 0);
+  const svg = planSvg(
+    { plan: shown, support, paints, blowers: equipment.blowers },
+    { margin: 0, palette: appearance.palette },
+  );
   return `data:image/svg+xml;utf8,${encodeURIComponent(svg)}`;
 });
 </script>

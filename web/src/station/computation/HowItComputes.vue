@@ -62,7 +62,7 @@ onMounted(() => {
 <style scoped>
 main {
   height: 100%;
-  padding: 16px 32px 48px;
+  padding: 16px 24px 48px;
   overflow: auto;
 }
 
@@ -86,8 +86,7 @@ article {
 
 .law {
   margin: 6px 0;
-  font-size: var(--type-text);
-  font-style: italic;
+  font-size: var(--type-lead);
 }
 
 dl {

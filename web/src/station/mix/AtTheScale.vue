@@ -270,7 +270,7 @@ useShortcuts('At the scale', [
   grid-column: 1 / -1;
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
-  padding: 12px 32px;
+  padding: 12px 24px;
   border-top: 1px solid var(--rule);
 }
 

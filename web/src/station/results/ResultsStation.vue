@@ -147,10 +147,10 @@ main {
   padding: 12px 24px 24px;
 }
 
+/* The air of a pour is read at the piece itself where there is no room for it here. */
 @media (width < 1000px) {
-  main {
-    padding: 12px 12px 24px;
-    font-size: var(--type-text);
+  table :deep(:is(th, td):nth-child(4)) {
+    display: none;
   }
 }
 

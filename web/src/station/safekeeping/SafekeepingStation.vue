@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Backup } from '@icy-ribbon/contract';
-import { Button, Popconfirm, Switch } from 'ant-design-vue';
+import { Button, Checkbox, Popconfirm } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { computed, onMounted, ref } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
@@ -77,7 +77,7 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
       <section aria-labelledby="devices">
         <h2 id="devices">Devices</h2>
         <p>
-          <Switch
+          <Checkbox
             :checked="devices.standIns"
             aria-label="Stand-ins for scale, camera and room sensor"
             @update:checked="devices.connect(Boolean($event))"

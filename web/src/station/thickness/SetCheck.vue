@@ -196,7 +196,7 @@ header {
 }
 
 header > p {
-  flex: 1;
+  flex: 1 1 260px;
 }
 
 .match,

@@ -106,7 +106,7 @@ useShortcuts('Today', [{ keys: ['n'], shown: 'N', does: 'Start a piece', run: ()
     <h1 class="visually-hidden">Today</h1>
     <div class="left">
       <FirstSteps v-if="loaded && own.length === 0" />
-      <div v-else class="now">
+      <div v-else-if="loaded" class="now">
         <PieceInHand v-if="current" :piece="current" :due="dueNow" />
         <section aria-labelledby="on-the-table">
           <header>

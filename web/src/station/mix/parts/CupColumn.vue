@@ -155,6 +155,7 @@ async function remove(): Promise<void> {
 .caption {
   display: grid;
   align-content: start;
+  grid-auto-rows: max-content;
   height: 200px;
   gap: 1px;
   padding-top: 8px;

@@ -50,7 +50,7 @@ const targetMl = computed(() => props.step && millilitersWith(props.cup, props.s
 .vessel {
   display: grid;
   place-items: end center;
-  padding: 16px 16px 0 32px;
+  padding: 16px 16px 0 24px;
   min-height: 0;
   overflow: hidden;
 }

@@ -96,7 +96,7 @@ const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.cos
   display: flex;
   align-items: center;
   gap: 12px;
-  padding: 6px 16px;
+  padding: 6px 24px;
   border-top: 1px solid var(--rule);
   background: var(--paper);
 }

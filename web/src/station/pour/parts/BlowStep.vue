@@ -257,4 +257,10 @@ useShortcuts('Blow', [
   font-size: var(--type-note);
   line-height: 1.3;
 }
+
+@media (width < 1000px) {
+  .main {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

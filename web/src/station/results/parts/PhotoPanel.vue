@@ -212,7 +212,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
   flex-wrap: wrap;
   align-items: center;
   gap: 6px 12px;
-  padding: 8px 16px;
+  padding: 8px 24px;
   border-top: 1px solid var(--rule);
 }
 

@@ -45,7 +45,7 @@ const drift = computed(() => {
   flex-wrap: wrap;
   align-items: center;
   gap: 8px 16px;
-  padding: 8px 16px;
+  padding: 8px 24px;
   border-top: 1px solid var(--rule);
   font-size: var(--type-text);
 }

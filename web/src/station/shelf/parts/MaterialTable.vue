@@ -119,6 +119,7 @@ function stock(material: ShelvedMaterial): string {
     :data-source="[...shown]"
     row-key="id"
     size="small"
+    :scroll="{ x: 'max-content' }"
     :pagination="shown.length > 100 ? { pageSize: 100, showSizeChanger: false } : false"
     :locale="{ emptyText: archived ? 'Nothing was taken off.' : 'Nothing on the shelf by that name.' }"
   >

@@ -74,6 +74,7 @@ const remove = (support: Support) =>
     :data-source="[...shelf.supports]"
     row-key="id"
     size="small"
+    :scroll="{ x: 'max-content' }"
     :pagination="false"
     :locale="{ emptyText: 'No supports yet. Enter the first one.' }"
   >

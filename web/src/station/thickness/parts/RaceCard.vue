@@ -116,13 +116,13 @@ svg {
 
 .card {
   fill: var(--bench);
-  stroke: var(--ice-deep);
+  stroke: var(--edge);
   stroke-width: 1.5;
 }
 
 .start,
 .scale line {
-  stroke: var(--ice-deep);
+  stroke: var(--edge);
 }
 
 .line {

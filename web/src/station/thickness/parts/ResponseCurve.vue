@@ -153,7 +153,7 @@ const spoken = computed(() => {
 
 <style scoped>
 .curve {
-  min-height: 0;
+  min-height: 190px;
 }
 
 .plot {
