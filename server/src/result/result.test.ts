@@ -35,7 +35,7 @@ it('a pour becomes numbers, and they follow what is logged later', async () => {
   expect(await numbers()).toEqual([]);
   await log('layer', { mixId, mg: 20_000 });
   await log('pass', breath);
-  expect(await numbers()).toMatchObject([{ tool: 'mouth', numbers: { distanceMm: 100, passCount: 1 } }]);
+  expect(await numbers()).toMatchObject([{ tool: 'mouth', photo: null, support: { widthMm: 250 }, numbers: { distanceMm: 100, passCount: 1 } }]);
   await log('pass', { ...breath, distanceMm: 200 });
   expect((await numbers())[0]?.numbers).toMatchObject({ distanceMm: expect.closeTo(150, 9), passCount: 2 });
 });

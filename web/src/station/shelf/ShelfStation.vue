@@ -32,7 +32,9 @@ onMounted(() => shelf.load().catch(sayProblem));
 
 <style scoped>
 main {
+  container-type: inline-size;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
   align-content: start;
   padding: 16px 24px;

@@ -246,4 +246,12 @@ function stock(material: ShelvedMaterial): string {
   font-size: var(--type-note);
   color: var(--ink-soft);
 }
+
+/* With the tray open, or on a tablet, where a number comes from stands under it. */
+@container (width < 1040px) {
+  .trust {
+    display: block;
+    line-height: 1.2;
+  }
+}
 </style>
