@@ -15,8 +15,6 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
 
   await picture('today', '/today');
   await picture('shelf', '/shelf');
-  await fetch(`${ADDRESS}/api/safekeeping/backups`, { method: 'POST' });
-  await picture('safekeeping', '/safekeeping');
   await picture('mix', `/mix/${idOf('Ember seam')}`);
   await picture('at-the-scale', `/mix/${idOf('Ember seam')}`, async () => {
     await page.keyboard.press('w');
@@ -29,10 +27,6 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
   const drift = await (await fetch(`${ADDRESS}/api/pieces/${idOf('Lichen drift')}`)).json();
   await picture('one-cup', `/thickness/${drift.id}/cup/${drift.mixes[2].id}`, async () => {
     await page.waitForTimeout(1200);
-    // The sticks run back for the first half of every five seconds.
-    await page.waitForFunction(
-      () => (performance.now() / 1000) % 5 > 1.2 && (performance.now() / 1000) % 5 < 1.5,
-    );
   });
   await picture('tilt-race', `/thickness/${idOf('Rain shutter')}/race`, async () => {
     await page.keyboard.press('Space');
@@ -59,10 +53,15 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     await page.waitForTimeout(300);
   });
   await picture('results', '/results');
+  await picture('wall', '/results', async () => {
+    await page.getByRole('button', { name: 'Wall' }).click();
+    await page.waitForTimeout(900);
+  });
   await picture(
     'compare',
     `/compare?ids=${idOf('Small bloom 2')},${idOf('Small bloom 12')},${idOf('Small bloom 8')}`,
   );
+  // The view that is chosen is remembered.
   await picture('charts', '/results', async () => {
     await page.getByRole('button', { name: 'Charts' }).click();
     await page.waitForTimeout(2000);

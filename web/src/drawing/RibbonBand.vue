@@ -25,7 +25,7 @@ const props = defineProps<{ cups: readonly RibbonCup[]; technique: Technique; ai
 
 const LABEL_Y = 16;
 const MIDDLE = 60;
-const HEIGHT = MIDDLE + 64;
+const HEIGHT = MIDDLE + 68;
 const MARGIN = 12;
 const BAND_END = 8;
 
@@ -149,11 +149,13 @@ const spoken = computed(() =>
       </g>
       <g v-for="window in windows" :key="`${window.label} bracket`">
         <path class="bracket" :d="window.brackets" />
-        <text class="window-label" :x="window.middle" :y="HEIGHT - 24">{{ window.label }}</text>
+        <text class="window-label" :x="window.middle" :y="HEIGHT - 23">{{ window.label }}</text>
       </g>
-      <g v-for="bead in beads" :key="bead.id">
+      <g v-for="bead in beads" :key="`${bead.id} tail`">
         <path class="tail-edge" :d="`M${bead.tailFrom} ${bead.y}H${bead.tailTo}`" />
         <path class="tail" :d="`M${bead.tailFrom} ${bead.y}H${bead.tailTo}`" :stroke="bead.colorHex" />
+      </g>
+      <g v-for="bead in beads" :key="bead.id">
         <line class="leader" :x1="bead.labelX" :y1="bead.labelY + 4" :x2="bead.x" :y2="bead.y - 9" />
         <circle class="bead" :cx="bead.x" :cy="bead.y" r="8.5" :fill="bead.colorHex" />
         <text v-if="bead.marked" class="mark" :x="bead.x" :y="bead.y + 24">

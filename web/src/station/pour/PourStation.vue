@@ -182,6 +182,11 @@ useShortcuts('Pour', [
   overflow: auto;
 }
 
+/* What ends a step is pressed with a wet glove. */
+.next :deep(:is(.ant-btn-primary, .ant-btn-lg)) {
+  height: var(--touch-step);
+}
+
 .bar {
   display: flex;
   flex-wrap: wrap;

@@ -148,7 +148,7 @@ header {
 .part {
   display: grid;
   grid-template-columns: 80px minmax(0, 1fr);
-  padding: 8px 0;
+  padding: 6px 0;
   border-top: 1px solid var(--rule);
 }
 

@@ -258,7 +258,7 @@ section {
 .swatches button {
   display: grid;
   gap: 2px;
-  width: 74px;
+  width: 72px;
   padding: 2px;
   text-align: center;
 }

@@ -31,7 +31,7 @@ const pxPerCm = computed(() => {
   const room = height.value - CAPTION_PX;
   const byHeight = Math.min(
     ...shapes.value.map(({ heightCm }, index) => {
-      const labels = placeOf(index) === 'over' ? OVER_LINES * LABEL_PX : 0;
+      const labels = placeOf(index) === 'over' ? OVER_LINES * LABEL_PX + 16 : 0;
       return (room - labels) / heightCm;
     }),
   );

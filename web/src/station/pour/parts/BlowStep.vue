@@ -86,16 +86,19 @@ useShortcuts('Blow', [
 
 <template>
   <form class="blow" @submit.prevent="log">
-    <p v-if="!changing" class="step-title with-form">
-      Blow {{ draft.directionDeg === null ? '' : bearingName(draft.directionDeg) }}
-      <span class="soft">pass {{ store.passes.length + 1 }}</span>
-    </p>
+    <template v-if="!changing">
+      <p class="soft">Pass {{ store.passes.length + 1 }}</p>
+      <p class="step-title">Blow {{ draft.directionDeg === null ? '' : bearingName(draft.directionDeg) }}</p>
+    </template>
     <div class="main">
-      <DirectionDial
-        class="dial"
-        :model-value="draft.directionDeg ?? 0"
-        @update:model-value="change({ directionDeg: $event })"
-      />
+      <div class="hand">
+        <DirectionDial
+          class="dial"
+          :model-value="draft.directionDeg ?? 0"
+          @update:model-value="change({ directionDeg: $event })"
+        />
+        <HoldButton class="hold" running="Blowing …" @measured="change({ seconds: $event })" />
+      </div>
       <div class="sentence">
         <span>With</span>
         <BareSelect
@@ -185,7 +188,6 @@ useShortcuts('Blow', [
           {{ messageAt(problem, 'data.setting') }}
         </p>
       </div>
-      <HoldButton class="hold" running="Blowing …" @measured="change({ seconds: $event })" />
     </div>
     <div class="row">
       <Button type="primary" size="large" html-type="submit">
@@ -209,6 +211,11 @@ useShortcuts('Blow', [
   grid-template-columns: 180px minmax(0, 1fr);
   gap: 8px 24px;
   align-items: start;
+}
+
+.hand {
+  display: grid;
+  gap: 8px;
 }
 
 .dial {

@@ -31,7 +31,7 @@ const words = computed(() =>
 
 <template>
   <section class="change" aria-label="Change what was logged">
-    <p class="step-title with-form">
+    <p class="step-title">
       {{ words.title }} <span class="soft">logged at {{ timeWords(event.at) }}</span>
     </p>
     <BlowStep

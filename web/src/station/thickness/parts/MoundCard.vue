@@ -103,7 +103,7 @@ useShortcuts(
 }
 
 .plain-button :deep(svg) {
-  max-width: 104px;
+  max-width: 88px;
 }
 
 .mound {

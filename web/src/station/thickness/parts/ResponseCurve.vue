@@ -153,12 +153,12 @@ const spoken = computed(() => {
 
 <style scoped>
 .curve {
-  min-height: 190px;
+  min-height: 160px;
 }
 
 .plot {
   width: 100%;
   height: 100%;
-  min-height: 190px;
+  min-height: 160px;
 }
 </style>
