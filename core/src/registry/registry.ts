@@ -7,6 +7,7 @@ import { reachCalculation } from '../flow/air/reach.calculation.ts';
 import { cellsCalculation } from '../flow/cell/cells.calculation.ts';
 import { colorDifferenceCalculation } from '../paint/color/difference.calculation.ts';
 import { mixColorCalculation } from '../paint/color/mix.calculation.ts';
+import { resinCalculation } from '../piece/finish/resin.calculation.ts';
 import { dryCalculation } from '../flow/drying/dry.calculation.ts';
 import { filmLeftCalculation } from '../flow/film/filmLeft.calculation.ts';
 import { levelCalculation } from '../flow/film/level.calculation.ts';
@@ -52,6 +53,7 @@ export const CALCULATIONS = [
   mixColorCalculation,
   amountsCalculation,
   dryCalculation,
+  resinCalculation,
   differenceCalculation,
   ownCellsCalculation,
 ] as const;
