@@ -61,6 +61,8 @@ export const pieceSchema = z.object({
   colors: colorsSchema.default(null),
   /** When it got its top coat. */
   topCoatedAt: timestampSchema.nullable().default(null),
+  /** When it was found touch-dry. */
+  touchDryAt: timestampSchema.nullable().default(null),
   note: noteSchema,
   support: supportSnapshotSchema,
   mixes: z.array(mixSchema).max(MOST.cupsOfPiece, `A piece has at most ${MOST.cupsOfPiece} cups.`),
@@ -95,6 +97,7 @@ export const pieceUpdateSchema = z.object({
   aims: aimsSchema.optional(),
   colors: colorsSchema.optional(),
   topCoatedAt: timestampSchema.nullable().optional(),
+  touchDryAt: timestampSchema.nullable().optional(),
 });
 
 export const pieceSummarySchema = z.object({
@@ -107,6 +110,9 @@ export const pieceSummarySchema = z.object({
   updatedAt: timestampSchema,
   pouredAt: timestampSchema.nullable(),
   topCoatedAt: timestampSchema.nullable().default(null),
+  touchDryAt: timestampSchema.nullable().default(null),
+  /** Hours after the pour until it is usually touch-dry, by its film and its room; null before anything is laid. */
+  drying: z.object({ hours: z.number(), low: z.number(), high: z.number() }).nullable().default(null),
   phase: z.enum(PIECE_PHASES),
   station: z.enum(['mix', 'thickness', 'plan', 'pour', 'results']),
   next: z.string(),

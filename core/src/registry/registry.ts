@@ -8,6 +8,7 @@ import { cellsCalculation } from '../flow/cell/cells.calculation.ts';
 import { colorDifferenceCalculation } from '../paint/color/difference.calculation.ts';
 import { mixColorCalculation } from '../paint/color/mix.calculation.ts';
 import { resinCalculation } from '../piece/finish/resin.calculation.ts';
+import { touchDryCalculation } from '../flow/drying/touchDry.calculation.ts';
 import { dryCalculation } from '../flow/drying/dry.calculation.ts';
 import { filmLeftCalculation } from '../flow/film/filmLeft.calculation.ts';
 import { levelCalculation } from '../flow/film/level.calculation.ts';
@@ -53,6 +54,7 @@ export const CALCULATIONS = [
   mixColorCalculation,
   amountsCalculation,
   dryCalculation,
+  touchDryCalculation,
   resinCalculation,
   differenceCalculation,
   ownCellsCalculation,

@@ -30,6 +30,7 @@ it('has the calculations of its contract', () => {
     'mix-color',
     'amounts',
     'dry',
+    'touch-dry',
     'resin',
     'difference',
     'own-cells',

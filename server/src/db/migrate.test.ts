@@ -19,6 +19,7 @@ import { colors } from './migrations/0011-colors.ts';
 import { topCoat } from './migrations/0012-top-coat.ts';
 import { supportKind } from './migrations/0013-support-kind.ts';
 import { tintingStrength } from './migrations/0014-tinting-strength.ts';
+import { touchDry } from './migrations/0015-touch-dry.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -41,6 +42,7 @@ const later = {
   '0012-top-coat': topCoat,
   '0013-support-kind': supportKind,
   '0014-tinting-strength': tintingStrength,
+  '0015-touch-dry': touchDry,
   '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),

@@ -15,6 +15,7 @@ import { colors } from './migrations/0011-colors.ts';
 import { topCoat } from './migrations/0012-top-coat.ts';
 import { supportKind } from './migrations/0013-support-kind.ts';
 import { tintingStrength } from './migrations/0014-tinting-strength.ts';
+import { touchDry } from './migrations/0015-touch-dry.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -31,6 +32,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0012-top-coat': topCoat,
   '0013-support-kind': supportKind,
   '0014-tinting-strength': tintingStrength,
+  '0015-touch-dry': touchDry,
 };
 
 /** The database was written by a newer program than this one. */

@@ -114,6 +114,7 @@ export interface PieceTable extends RecordColumns {
   aims: JsonText<Piece['aims']>;
   colors: number | null;
   topCoatedAt: string | null;
+  touchDryAt: string | null;
   note: string;
   supportId: string;
   supportSnapshot: JsonText<Piece['support']>;

@@ -104,6 +104,7 @@ export async function buildDemoPiece(
     aims: NO_AIMS,
     colors: null,
     topCoatedAt: null,
+    touchDryAt: null,
     note: told.note ?? '',
     support: { supportId: stock.support.id, ...sizing(stock.support) },
     mixes,

@@ -19,7 +19,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = 9;
+export const FACTS_CODE = 10;
 
 export type FactsRow = Insertable<PourFactsTable>;
 
@@ -33,7 +33,12 @@ const numbersSchema = pourNumbersSchema.shape.numbers;
 export function factsOf(piece: Piece): FactsRow {
   pieceSchema.parse(piece);
   const record = pourRecordOf(piece);
-  const numbers = numbersSchema.parse({ ...quantitiesOf(record), coveredForecast: forecastCovered(piece) });
+  const summary = summarize(piece);
+  const numbers = numbersSchema.parse({
+    ...quantitiesOf(record),
+    coveredForecast: forecastCovered(piece),
+    ...driedNumbers(summary),
+  });
   const { colorPaS } = numbers;
   const photo = speakingPhoto(piece.photos);
   const measured = measuredCells(piece, record);
@@ -48,10 +53,18 @@ export function factsOf(piece: Piece): FactsRow {
     standIn: photo?.standIn ? 1 : 0,
     numbers: JSON.stringify(numbers),
     cells: measured && JSON.stringify(measuredCellsSchema.parse(measured)),
-    summary: JSON.stringify(pieceSummarySchema.parse(summarize(piece))),
+    summary: JSON.stringify(pieceSummarySchema.parse(summary)),
     trouble: null,
     code: FACTS_CODE,
   };
+}
+
+const HOUR_MS = 3_600_000;
+
+/** How long it was forecast to dry, and how long it really did. */
+function driedNumbers({ drying, pouredAt, touchDryAt }: PieceSummary) {
+  const dryHours = pouredAt && touchDryAt ? (Date.parse(touchDryAt) - Date.parse(pouredAt)) / HOUR_MS : null;
+  return { dryForecastHours: drying?.hours ?? null, dryHours: dryHours && dryHours > 0 ? dryHours : null };
 }
 
 /** The same of a piece out of which nothing can be worked out: it is listed as it was written, with the reason. */
@@ -67,6 +80,8 @@ export function troubledFacts(
     ...{ id, version, name, technique, support, createdAt, updatedAt },
     pouredAt: null,
     topCoatedAt: null,
+    touchDryAt: null,
+    drying: null,
     phase: 'mixing',
     station: 'results',
     next: 'Part of its record cannot be read',

@@ -1,3 +1,4 @@
+import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
 import { randomUUID } from 'node:crypto';
 import {
   aimsSchema,
@@ -102,6 +103,7 @@ export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piec
     aims: input.aims,
     colors: input.colors,
     topCoatedAt: null,
+    touchDryAt: null,
     note: input.note,
     support: snapshotOf(support),
     mixes: [],
@@ -130,6 +132,7 @@ export async function insertPieceRow(trx: Writer, piece: Piece): Promise<void> {
       aims: toJson(piece.aims),
       colors: piece.colors,
       topCoatedAt: piece.topCoatedAt,
+      touchDryAt: piece.touchDryAt,
       note: piece.note,
       supportId: piece.support.supportId,
       supportSnapshot: toJson(piece.support),
@@ -137,11 +140,21 @@ export async function insertPieceRow(trx: Writer, piece: Piece): Promise<void> {
     .execute();
 }
 
+/** A piece can only be found dry after it was poured. */
+async function requirePouredBefore(trx: Writer, id: string, at: string): Promise<void> {
+  const piece = await findPiece(trx, id);
+  const pouredAt = piece && pourRecordOf(piece).pouredAt;
+  if (piece && (!pouredAt || Date.parse(at) < Date.parse(pouredAt))) {
+    throw unfit('touchDryAt', 'It is dry after it was poured, not before: give a later time.');
+  }
+}
+
 export async function updatePiece(
   trx: Writer,
   id: string,
   { version, aims, ...changes }: PieceUpdate,
 ): Promise<void> {
+  if (changes.touchDryAt) await requirePouredBefore(trx, id, changes.touchDryAt);
   await updateVersioned(
     trx,
     'piece',

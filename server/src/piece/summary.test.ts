@@ -40,6 +40,7 @@ const mix = (weighed: boolean): Mix =>
 const piece = (changes: Partial<Piece> = {}): Piece => ({
   colors: null,
   topCoatedAt: null,
+  touchDryAt: null,
   readings: [],
   plan: null,
   ...record,

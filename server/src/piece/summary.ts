@@ -2,7 +2,9 @@ import type { Piece, PieceSummary, PourEventKind } from '@icy-ribbon/contract';
 import { cupColor } from '@icy-ribbon/core/paint/color';
 import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { pieceProgress } from '@icy-ribbon/core/piece/progress';
-import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { touchDryHours } from '@icy-ribbon/core/flow/drying';
+import { dryingFilm } from '@icy-ribbon/core/judgement/drying';
+import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { laidMgOf, inForce } from '@icy-ribbon/core/piece/event';
 
 /** The measures of the photo that speaks for a piece. */
@@ -17,6 +19,12 @@ function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {
     mud,
     negativeSpace,
   };
+}
+
+/** How long it usually dries; what the artist's own log makes of it is worked out where all pieces are known. */
+function dryingOf(piece: Piece): PieceSummary['drying'] {
+  const film = dryingFilm(pourRecordOf(piece));
+  return film && touchDryHours(film);
 }
 
 /** The photo that speaks for a piece, with what it takes to show the support alone. */
@@ -74,6 +82,8 @@ export function summarize(piece: Piece): PieceSummary {
     updatedAt: piece.updatedAt,
     pouredAt: layers[0]?.at ?? null,
     topCoatedAt: piece.topCoatedAt,
+    touchDryAt: piece.touchDryAt,
+    drying: dryingOf(piece),
     ...progress,
     mixes,
     passes: passes.map(({ data }) => ({

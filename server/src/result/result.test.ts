@@ -35,9 +35,30 @@ it('a pour becomes numbers, and they follow what is logged later', async () => {
   expect(await numbers()).toEqual([]);
   await log('layer', { mixId, mg: 20_000 });
   await log('pass', breath);
-  expect(await numbers()).toMatchObject([{ tool: 'mouth', photo: null, support: { widthMm: 250 }, numbers: { distanceMm: 100, passCount: 1 } }]);
+  expect(await numbers()).toMatchObject([
+    { tool: 'mouth', photo: null, support: { widthMm: 250 }, numbers: { distanceMm: 100, passCount: 1 } },
+  ]);
   await log('pass', { ...breath, distanceMm: 200 });
   expect((await numbers())[0]?.numbers).toMatchObject({ distanceMm: expect.closeTo(150, 9), passCount: 2 });
+});
+
+it('how long a piece dries is forecast, and what it really took stands beside it', async () => {
+  const found = (touchDryAt: string | null, version: number) =>
+    studio.http.patch(`/api/pieces/${piece.id}`).send({ version, touchDryAt });
+  const early = await found('2026-03-03T10:00:00.000Z', 1).expect(422);
+  expect(early.body.errors[0].field ?? early.body.errors[0].path).toContain('touchDryAt');
+  await log('layer', { mixId, mg: 20_000 });
+  expect((await numbers())[0]?.numbers).toMatchObject({
+    dryForecastHours: expect.any(Number),
+    dryHours: null,
+  });
+  await found('2026-02-28T10:00:00.000Z', 1).expect(422);
+  await found('2026-03-03T10:00:00.000Z', 1).expect(200);
+  expect((await numbers())[0]?.numbers.dryHours).toBeCloseTo(48, 9);
+  const { items } = (await studio.http.get('/api/pieces').expect(200)).body;
+  expect(items[0].drying.low).toBeLessThan(items[0].drying.high);
+  await found(null, 2).expect(200);
+  expect((await numbers())[0]?.numbers.dryHours).toBeNull();
 });
 
 it('is narrowed by tool, color, stage, rating and date', async () => {

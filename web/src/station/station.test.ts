@@ -33,12 +33,35 @@ describe('what is due today', () => {
 
   it('a piece is due for its top coat a week after the pour, for three weeks', () => {
     const poured = (days: number) => summary({ phase: 'judged', pouredAt: ago(24 * days), passes: [{}] });
-    expect(dueFrom([poured(5)], NOW)).toEqual([]);
+    const dry = (days: number) => ({ ...poured(days), touchDryAt: ago(2) });
+    expect(dueFrom([dry(5)], NOW)).toEqual([]);
     expect(dueFrom([poured(8)], NOW)[0]?.what).toMatch(/ready for its top coat since 19 Mar/);
     expect(dueFrom([poured(40)], NOW)).toEqual([]);
     const coated = summary({ phase: 'judged', pouredAt: ago(24 * 8), passes: [{}], topCoatedAt: ago(2) });
     expect(dueFrom([coated], NOW)).toEqual([]);
-    expect(dueFrom([poured(1)], NOW)[0]?.what).toBe('drying: usually touch-dry 1 to 2 days after the pour');
+    expect(dueFrom([dry(1)], NOW)).toEqual([]);
+  });
+});
+
+describe('drying', () => {
+  const poured = (days: number, changes: object = {}) =>
+    summary({ phase: 'judged', pouredAt: ago(24 * days), passes: [{}], drying: null, ...changes });
+
+  it('is said as the days between which a piece is touch-dry, by its film and room', () => {
+    expect(dueFrom([poured(0.5)], NOW)[0]?.what).toBe('drying: touch-dry from Sat 21 Mar to Sun 22 Mar');
+    const slow = poured(0.5, { drying: { hours: 100, low: 90, high: 110 } });
+    expect(dueFrom([slow], NOW)[0]?.what).toBe('drying: touch-dry from Mon 23 Mar to Tue 24 Mar');
+  });
+
+  it('follows one’s own log', () => {
+    const twice = () => ({ hours: 78, low: 76, high: 80 });
+    expect(dueFrom([poured(0.5)], NOW, twice)[0]?.what).toBe('drying: touch-dry on Mon 23 Mar');
+  });
+
+  it('is asked for when it should be over, until somebody touched it or a week is gone', () => {
+    expect(dueFrom([poured(3)], NOW)[0]?.what).toMatch(/touch it/);
+    expect(dueFrom([poured(3, { touchDryAt: ago(1) })], NOW)).toEqual([]);
+    expect(dueFrom([poured(8)], NOW)[0]?.what).toMatch(/top coat/);
   });
 });
 

@@ -100,6 +100,14 @@ export const usePieces = defineStore('pieces', () => {
     return call(api.pieces.update, { params: { id }, body: { version, topCoatedAt: at } });
   }
 
+  /** Notes that a piece was found touch-dry, or takes that back. */
+  async function touchDry(
+    { id, version }: Pick<PieceSummary, 'id' | 'version'>,
+    at: string | null,
+  ): Promise<Piece> {
+    return call(api.pieces.update, { params: { id }, body: { version, touchDryAt: at } });
+  }
+
   async function remove({ id, version }: { id: string; version: number }) {
     const removed = await call(api.pieces.remove, { params: { id }, query: { version } });
     await load();
@@ -150,6 +158,7 @@ export const usePieces = defineStore('pieces', () => {
     allPouredSince,
     start,
     topCoat,
+    touchDry,
     remove,
     restore,
     importDocument,

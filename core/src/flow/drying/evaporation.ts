@@ -42,7 +42,7 @@ export function evaporation({ areaM2, waterG, temperatureC, humidityPct, airMS }
 /** A room as most are, and still air. */
 export const USUAL_ROOM = { temperatureC: 20, humidityPct: 50, airMS: 0 } as const;
 /** Paints and media are about so much water, by mass (common practice). */
-const WATER_SHARE = 0.6;
+export const WATER_SHARE = 0.6;
 
 /**
  * Seconds in which a sheet of paint loses its water in a room.

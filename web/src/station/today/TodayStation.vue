@@ -8,9 +8,10 @@ import { attempt } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
+import { usePourNumbers } from '../../store/pourNumbers.ts';
 import { useSample } from '../../store/sample.ts';
 import { useShelf } from '../../store/shelf.ts';
-import { DUE_FOR_DAYS, dueFrom } from './parts/due.ts';
+import { DUE_FOR_DAYS, dueFrom, usualDrying } from './parts/due.ts';
 import FirstSteps from './parts/FirstSteps.vue';
 import LastResults from './parts/LastResults.vue';
 import SamplePiece from './parts/SamplePiece.vue';
@@ -26,6 +27,7 @@ const RESULTS_SHOWN = 5;
 
 const pieces = usePieces();
 const shelf = useShelf();
+const numbers = usePourNumbers();
 const sample = useSample();
 const store = usePiece();
 const recent = ref<PieceSummary[]>([]);
@@ -33,7 +35,7 @@ const loaded = ref(false);
 
 async function load(): Promise<void> {
   try {
-    await Promise.all([shelf.load(), sample.load()]);
+    await Promise.all([shelf.load(), sample.load(), numbers.load()]);
     const since = dayjs().subtract(DUE_FOR_DAYS, 'day').format('YYYY-MM-DD');
     const [unjudged, poured, newest] = await Promise.all([
       pieces.allHaving('open'),
@@ -70,11 +72,26 @@ const coat = (piece: PieceSummary) =>
     await load();
   });
 
+/** Says that a piece is touch-dry; forecasts learn from it. */
+const dry = (piece: PieceSummary) =>
+  attempt(async () => {
+    const { version } = await pieces.touchDry(piece, new Date().toISOString());
+    say(`"${piece.name}" is touch-dry.`, () =>
+      attempt(async () => {
+        await pieces.touchDry({ id: piece.id, version }, null);
+        await load();
+      }),
+    );
+    await load();
+  });
+
 const open = computed(() => recent.value.filter((piece) => piece.phase !== 'judged'));
 /** Without the sample that came with the program. */
 const own = computed(() => recent.value.filter(({ id }) => id !== sample.pieceId));
 const judged = computed(() => recent.value.filter((piece) => piece.phase === 'judged' && piece.photo));
-const due = computed(() => dueFrom(own.value, Date.now()));
+const due = computed(() =>
+  dueFrom(own.value, Date.now(), (piece) => numbers.drying(usualDrying(piece), piece.technique)),
+);
 /** The piece in hand, else the one that was worked at last. */
 const current = computed(
   () =>
@@ -113,7 +130,7 @@ useShortcuts('Today', [{ keys: ['n'], shown: 'N', does: 'Start a piece', run: ()
             <h2 id="on-the-table">On the table</h2>
             <Button v-if="!starting" :aria-expanded="starting" @click="start">Start a piece</Button>
           </header>
-          <OnTheTable :rows="rows" :loaded="loaded" @coat="coat" />
+          <OnTheTable :rows="rows" :loaded="loaded" @coat="coat" @dry="dry" />
         </section>
       </div>
       <SamplePiece v-if="loaded && (own.length === 0 || sample.pieceId !== null)" />

@@ -6,7 +6,7 @@ import type { TableRow } from './tableRows.ts';
 
 /** Every piece that waits for something, once: what is due of it, else its next step. */
 defineProps<{ rows: readonly TableRow[]; loaded: boolean }>();
-const emit = defineEmits<{ coat: [piece: PieceSummary] }>();
+const emit = defineEmits<{ coat: [piece: PieceSummary]; dry: [piece: PieceSummary] }>();
 </script>
 
 <template>
@@ -24,6 +24,14 @@ const emit = defineEmits<{ coat: [piece: PieceSummary] }>();
         @click="emit('coat', row.topCoat)"
       >
         Coated
+      </Button>
+      <Button
+        v-else-if="row.drying"
+        size="small"
+        :aria-label="`${row.name} is touch-dry`"
+        @click="emit('dry', row.drying)"
+      >
+        Dry
       </Button>
       <CupDots v-else :cups="row.cups" />
     </li>

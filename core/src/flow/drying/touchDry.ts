@@ -1,0 +1,53 @@
+import type { Technique } from '../../paint/stage/index.ts';
+import { evaporation, USUAL_ROOM, WATER_SHARE, type WetSurface } from './evaporation.ts';
+import { TOUCH_DRY_DAYS } from './practice.ts';
+
+/** What lies on a support and dries, in its room. */
+export interface DryingFilm {
+  readonly technique: Technique;
+  /** Where most of it lies. */
+  readonly thickMm: number;
+  readonly densityGPerMl: number;
+  /** Water that was stirred in, as a mass fraction; what is in the paint itself is added. */
+  readonly addedWater: number;
+  readonly room?: Pick<WetSurface, 'temperatureC' | 'humidityPct' | 'airMS'> | undefined;
+}
+
+export interface DryingHours {
+  readonly hours: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+const HOURS = 24;
+/** However damp or warm the room, the usual wait is stretched or shortened no further than this. */
+const ROOM_FACTOR = { least: 0.5, most: 4 } as const;
+
+/**
+ * Hours until a pour is touch-dry, before anything was learned of one's own: the longer of the time in which its water can
+ * leave and of the usual wait, which goes with how fast water leaves in that room.
+ *
+ * Law: `evaporation` of the water where most paint lies; usual waits are common practice, no published source.
+ *
+ * @throws InputError naming the field; at 100 % humidity nothing dries
+ * @example touchDryHours({ technique: 'dutch', thickMm: 0.6, densityGPerMl: 1.1, addedWater: 0.2 }) // { hours: 33.94, low: 24, high: 48 }
+ */
+export function touchDryHours({
+  technique,
+  thickMm,
+  densityGPerMl,
+  addedWater,
+  room = USUAL_ROOM,
+}: DryingFilm): DryingHours {
+  const waterShare = addedWater + (1 - addedWater) * WATER_SHARE;
+  const waterG = 1000 * thickMm * densityGPerMl * waterShare;
+  const here = evaporation({ areaM2: 1, waterG, ...room });
+  const usual = evaporation({ areaM2: 1, waterG, ...USUAL_ROOM });
+  const slower = usual.gramsPerHour / here.gramsPerHour;
+  const factor = Math.min(ROOM_FACTOR.most, Math.max(ROOM_FACTOR.least, slower));
+  const { from, to } = TOUCH_DRY_DAYS[technique];
+  const practice = HOURS * Math.sqrt(from * to) * factor;
+  const hours = Math.max(practice, here.seconds / 3600);
+  const range = Math.sqrt(to / from);
+  return { hours, low: hours / range, high: hours * range };
+}

@@ -1,0 +1,2 @@
+export { dryingFilm } from './film.ts';
+export { learnDrying, type DriedPour } from './learn.ts';
