@@ -24,6 +24,7 @@ describe('a law, typeset', () => {
     ['tau Re^(-1/2) (H/d)^(-2)', '*τ* Re^−1/2 (*H*/*d*)^−2'],
     ['b = 0.705 - 0.0017 T', '*b* = 0.705 − 0.0017 *T*'],
     ['a Gaussian belief', 'a Gaussian belief'],
+    ['the effect’s least', 'the effect’s least'],
     ['film x (face + sides)', 'film × (face + sides)'],
     ['nu (mm2/s) of t (s)', '*ν* (mm²/s) of *t* (s)'],
     ['9 cm at 3 Pa.s', '9 cm at 3 Pa·s'],

@@ -68,7 +68,7 @@ export function typeset(law: string): SetPiece[] {
     } else if (word) {
       const isAlone = done.endsWith('(') && rest[word.length] === ')';
       const isUnit = UNITS.has(word) && (BEFORE_UNIT.test(done) || isAlone);
-      const isLetter = word.length === 1 && !ARTICLE.test(rest) && !isUnit;
+      const isLetter = word.length === 1 && !ARTICLE.test(rest) && !isUnit && !done.endsWith('’');
       const greek = LETTERS[word];
       put(greek ?? word, greek || isLetter ? 'quantity' : 'word');
       take(word.length);

@@ -42,11 +42,11 @@ onMounted(() => {
         <dt>Source</dt>
         <dd>{{ card.source }}</dd>
         <dt>Holds for</dt>
-        <dd><TypesetLaw :law="card.range" /></dd>
+        <dd>{{ card.range }}</dd>
         <dt>Assumes</dt>
         <dd>{{ card.assumes }}</dd>
         <dt>Typical</dt>
-        <dd><TypesetLaw :law="card.typical" /></dd>
+        <dd>{{ card.typical }}</dd>
       </dl>
       <details>
         <summary>An example, computed now</summary>

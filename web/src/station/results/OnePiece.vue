@@ -138,6 +138,7 @@ async function remove(): Promise<void> {
 
 .actions {
   display: flex;
+  flex-wrap: wrap;
   gap: 4px;
   margin-left: -8px;
 }
