@@ -92,12 +92,8 @@ const judged = computed(() => recent.value.filter((piece) => piece.phase === 'ju
 const due = computed(() =>
   dueFrom(own.value, Date.now(), (piece) => numbers.drying(usualDrying(piece), piece.technique)),
 );
-/** The piece in hand, else the one that was worked at last. */
-const current = computed(
-  () =>
-    open.value.find(({ id }) => id === store.inHandId) ??
-    open.value.toSorted((a, b) => b.updatedAt.localeCompare(a.updatedAt))[0],
-);
+/** The piece in hand, else the newest that is open: noting something of another does not take that one in hand. */
+const current = computed(() => open.value.find(({ id }) => id === store.inHandId) ?? open.value[0]);
 const rows = computed(() => tableRows(due.value, open.value, current.value?.id ?? null));
 const dueNow = computed(() => due.value.find(({ id }) => id === current.value?.id)?.what);
 
