@@ -193,7 +193,7 @@ li {
 .grip {
   width: 22px;
   height: 22px;
-  border: 1.25px solid var(--ink);
+  border: var(--paint-edge) solid var(--ink);
   border-radius: 50%;
   cursor: grab;
   touch-action: none;

@@ -50,12 +50,12 @@ const strips = computed(() => [
 .layer {
   flex: 1;
   height: 24px;
-  border: 1px solid var(--ink-soft);
+  border: var(--paint-edge) solid var(--ink-soft);
   border-right-width: 0;
 }
 
 .layer:last-child {
-  border-right-width: 1px;
+  border-right-width: var(--paint-edge);
 }
 
 .moved {

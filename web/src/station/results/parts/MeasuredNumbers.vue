@@ -189,7 +189,7 @@ li {
 .bar span {
   display: block;
   height: 8px;
-  border: 1px solid var(--ink-soft);
+  border: var(--paint-edge) solid var(--ink-soft);
 }
 
 .number {

@@ -234,7 +234,7 @@ li {
   display: grid;
   grid-template-columns: 1fr 1fr;
   height: 56px;
-  border: 1px solid var(--ice-deep);
+  border: var(--paint-edge) solid var(--edge);
 }
 
 .parts {

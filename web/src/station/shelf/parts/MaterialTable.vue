@@ -235,7 +235,7 @@ function stock(material: ShelvedMaterial): string {
   grid-template-columns: 1fr 1fr;
   width: 34px;
   height: 22px;
-  border: 1px solid var(--ice-deep);
+  border: var(--paint-edge) solid var(--edge);
 }
 
 :deep(td) {
