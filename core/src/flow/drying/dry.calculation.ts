@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { defineCalculation } from '../../base/calculation/define.ts';
-import { notNegative, positive } from '../../base/calculation/fields.ts';
+import { positive } from '../../base/calculation/fields.ts';
 import { evaporation } from './evaporation.ts';
+import { roomFields } from './roomFields.ts';
 
 export const dryCalculation = defineCalculation({
   name: 'dry',
@@ -16,12 +17,7 @@ export const dryCalculation = defineCalculation({
   input: z.strictObject({
     areaM2: positive('the area in m2'),
     waterG: positive('the water in grams'),
-    temperatureC: z.number('Give the temperature in °C.').min(0, 'At least 0 °C.').max(60, 'At most 60 °C.'),
-    humidityPct: z
-      .number('Give the humidity in percent.')
-      .min(0, 'At least 0 %.')
-      .lt(100, 'At 100 % humidity nothing dries: give less.'),
-    airMS: notNegative('the speed of the air in m/s').max(100, 'At most 100 m/s.'),
+    ...roomFields,
   }),
   output: z.object({ seconds: z.number(), gramsPerHour: z.number() }),
   compute: (input) => evaporation(input),

@@ -1,6 +1,3 @@
-import type { Technique } from '../../paint/stage/index.ts';
-import { TOUCH_DRY_DAYS } from './practice.ts';
-
 export { TOUCH_DRY_DAYS } from './practice.ts';
 export { touchDryHours, type DryingFilm, type DryingHours } from './touchDry.ts';
 
@@ -11,20 +8,6 @@ export const TOP_COAT_DAYS = { usual: 7, least: 3 } as const;
 
 /** Paint-and-water mixes rest this long in a lidded cup, so that the bubbles leave (common practice). */
 export const BUBBLE_REST_HOURS = 24;
-
-export type DryingPhase = 'wet' | 'touch-dry' | 'top-coat';
-
-/**
- * How far a poured piece has dried by the usual waits.
- *
- * @param pouredAtMs, nowMs milliseconds of the same clock
- * @example dryingPhase('dutch', 0, 3600_000) // 'wet'
- */
-export function dryingPhase(technique: Technique, pouredAtMs: number, nowMs: number): DryingPhase {
-  const days = (nowMs - pouredAtMs) / DAY_MS;
-  if (days >= TOP_COAT_DAYS.usual) return 'top-coat';
-  return days >= TOUCH_DRY_DAYS[technique].to ? 'touch-dry' : 'wet';
-}
 
 /**
  * The moment a piece poured then is usually ready for its top coat, in ms.

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { defineCalculation } from '../../base/calculation/define.ts';
-import { densityGPerMl, fraction, notNegative, positive } from '../../base/calculation/fields.ts';
+import { densityGPerMl, fraction, positive } from '../../base/calculation/fields.ts';
 import { TECHNIQUES } from '../../paint/stage/index.ts';
+import { roomFields } from './roomFields.ts';
 import { touchDryHours } from './touchDry.ts';
 
 export const touchDryCalculation = defineCalculation({
@@ -26,12 +27,7 @@ export const touchDryCalculation = defineCalculation({
     thickMm: positive('the thickness in mm'),
     densityGPerMl,
     addedWater: fraction,
-    temperatureC: z.number('Give the temperature in °C.').min(0, 'At least 0 °C.').max(60, 'At most 60 °C.'),
-    humidityPct: z
-      .number('Give the humidity in percent.')
-      .min(0, 'At least 0 %.')
-      .lt(100, 'At 100 % humidity nothing dries: give less.'),
-    airMS: notNegative('the speed of the air in m/s').max(100, 'At most 100 m/s.'),
+    ...roomFields,
   }),
   output: z.object({ hours: z.number(), low: z.number(), high: z.number() }),
   compute: ({ temperatureC, humidityPct, airMS, ...film }) =>
