@@ -92,20 +92,13 @@ export const usePieces = defineStore('pieces', () => {
     return (await call(api.pieces.create, { body })).id;
   }
 
-  /** Notes that a piece has its top coat, or takes that back. */
-  async function topCoat(
+  /** Notes when a piece got its top coat or was found touch-dry; null takes that back. */
+  async function noteWhen(
     { id, version }: Pick<PieceSummary, 'id' | 'version'>,
+    what: 'topCoatedAt' | 'touchDryAt',
     at: string | null,
   ): Promise<Piece> {
-    return call(api.pieces.update, { params: { id }, body: { version, topCoatedAt: at } });
-  }
-
-  /** Notes that a piece was found touch-dry, or takes that back. */
-  async function touchDry(
-    { id, version }: Pick<PieceSummary, 'id' | 'version'>,
-    at: string | null,
-  ): Promise<Piece> {
-    return call(api.pieces.update, { params: { id }, body: { version, touchDryAt: at } });
+    return call(api.pieces.update, { params: { id }, body: { version, [what]: at } });
   }
 
   async function remove({ id, version }: { id: string; version: number }) {
@@ -157,8 +150,7 @@ export const usePieces = defineStore('pieces', () => {
     allHaving,
     allPouredSince,
     start,
-    topCoat,
-    touchDry,
+    noteWhen,
     remove,
     restore,
     importDocument,

@@ -1,17 +1,8 @@
 import fc from 'fast-check';
 import { resinAmounts, type ResinCoat } from './index.ts';
+import { resinCalculation } from './resin.calculation.ts';
 
-const coat: ResinCoat = {
-  areaMm2: 120_000,
-  edgeMm: 1400,
-  sideDepthMm: 20,
-  thicknessMm: 1.5,
-  dripShare: 0.15,
-  ratio: { by: 'volume', a: 1, b: 1 },
-  densityAGPerMl: 1.12,
-  densityBGPerMl: 1.02,
-  maxPourMm: 3,
-};
+const coat: ResinCoat = resinCalculation.example;
 
 describe('a coat of resin (exact arithmetic)', () => {
   it('worked out by hand: 30 x 40 cm with sides of 2 cm, 1.5 mm and 15 % drips, 1 to 1 by volume', () => {

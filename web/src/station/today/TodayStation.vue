@@ -59,31 +59,21 @@ watch(
   },
 );
 
-/** Ticks a top coat off; what was a slip is undone. */
-const coat = (piece: PieceSummary) =>
+/** Ticks off what was found of a piece or done to it now; what was a slip is undone. */
+const tickOff = (piece: PieceSummary, what: 'topCoatedAt' | 'touchDryAt', words: string) =>
   attempt(async () => {
-    const { version } = await pieces.topCoat(piece, new Date().toISOString());
-    say(`"${piece.name}" has its top coat.`, () =>
+    const { version } = await pieces.noteWhen(piece, what, new Date().toISOString());
+    say(`"${piece.name}" ${words}.`, () =>
       attempt(async () => {
-        await pieces.topCoat({ id: piece.id, version }, null);
+        await pieces.noteWhen({ id: piece.id, version }, what, null);
         await load();
       }),
     );
     await load();
   });
-
-/** Says that a piece is touch-dry; forecasts learn from it. */
-const dry = (piece: PieceSummary) =>
-  attempt(async () => {
-    const { version } = await pieces.touchDry(piece, new Date().toISOString());
-    say(`"${piece.name}" is touch-dry.`, () =>
-      attempt(async () => {
-        await pieces.touchDry({ id: piece.id, version }, null);
-        await load();
-      }),
-    );
-    await load();
-  });
+const coat = (piece: PieceSummary) => tickOff(piece, 'topCoatedAt', 'has its top coat');
+/** Forecasts of drying learn from it. */
+const dry = (piece: PieceSummary) => tickOff(piece, 'touchDryAt', 'is touch-dry');
 
 const open = computed(() => recent.value.filter((piece) => piece.phase !== 'judged'));
 /** Without the sample that came with the program. */
