@@ -1,5 +1,7 @@
 import { studio } from './archive.api.ts';
 import { calculations } from './calculation.api.ts';
+import { calendar } from './calendar.api.ts';
+import { care } from './care.api.ts';
 import { calibrations } from './calibration.api.ts';
 import { climate } from './climate.api.ts';
 import { equipment } from './equipment.api.ts';
@@ -34,6 +36,8 @@ export const api = {
   calibrations,
   plans,
   pours,
+  care,
+  calendar,
   photos,
   judgements,
   scale,

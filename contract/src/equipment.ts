@@ -31,22 +31,50 @@ const blower = {
   note: noteSchema,
 };
 
-/** Cups and bottles to mix in, and what blows the air. */
+const MOST_SLOTS = 40;
+const slot = z.object({
+  id: z.string().min(1).max(80),
+  name: nameSchema,
+  widthMm: z
+    .number('Give the width of the slot.')
+    .min(50, 'A slot is at least 5 cm wide.')
+    .max(10_000, 'At most 10 m.'),
+});
+
+/** A shelf of the rack that pieces dry on, seen from the front: its slots from the left. */
+const shelf = {
+  kind: z.literal('shelf'),
+  name: nameSchema,
+  depthMm: z
+    .number('Give the depth of the shelf.')
+    .min(50, 'A shelf is at least 5 cm deep.')
+    .max(5000, 'At most 5 m.'),
+  slots: z
+    .array(slot)
+    .min(1, 'A shelf has at least one slot.')
+    .max(MOST_SLOTS, `At most ${MOST_SLOTS} slots.`),
+};
+
+/** Cups and bottles to mix in, what blows the air, and what pieces dry on. */
 export const equipmentSchema = z.discriminatedUnion('kind', [
   z.object({ ...recordFields, ...vessel }),
   z.object({ ...recordFields, ...blower }),
+  z.object({ ...recordFields, ...shelf }),
 ]);
 export const equipmentCreateSchema = z.discriminatedUnion('kind', [
   z.object({ id: idSchema.optional(), ...vessel }),
   z.object({ id: idSchema.optional(), ...blower }),
+  z.object({ id: idSchema.optional(), ...shelf }),
 ]);
 export const equipmentUpdateSchema = z.discriminatedUnion('kind', [
   z.object({ version: versionSchema, ...vessel }),
   z.object({ version: versionSchema, ...blower }),
+  z.object({ version: versionSchema, ...shelf }),
 ]);
 
 export type Equipment = z.output<typeof equipmentSchema>;
 export type Vessel = Extract<Equipment, { kind: 'vessel' }>;
 export type Blower = Extract<Equipment, { kind: 'blower' }>;
+export type Shelf = Extract<Equipment, { kind: 'shelf' }>;
 export type EquipmentCreate = z.output<typeof equipmentCreateSchema>;
 export type EquipmentUpdate = z.output<typeof equipmentUpdateSchema>;

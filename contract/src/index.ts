@@ -1,6 +1,7 @@
 export { api } from './api.ts';
 export * from './archive.ts';
 export * from './bounds.ts';
+export * from './care.ts';
 export * from './climate.ts';
 export * from './common.ts';
 export * from './document.ts';

@@ -14,4 +14,5 @@ export const MOST = {
   readingsOfPiece: 2000,
   eventsOfPiece: 5000,
   photosOfPiece: 500,
+  careOfPiece: 2000,
 } as const;

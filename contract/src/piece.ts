@@ -1,4 +1,6 @@
 import { AIR_TOOL_NAMES } from '@icy-ribbon/core/flow/air';
+import { COAT_KINDS } from '@icy-ribbon/core/flow/drying';
+import { CARE_CHECKS, DECISIONS } from '@icy-ribbon/core/piece/care';
 import { PIECE_PHASES } from '@icy-ribbon/core/piece/progress';
 import { AIMS, CUP_ROLES, NO_AIMS, TECHNIQUES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
@@ -13,6 +15,7 @@ import {
   timestampSchema,
   versionSchema,
 } from './common.ts';
+import { careEventSchema, originSchema } from './care.ts';
 import { judgementSchema } from './judgement.ts';
 import { mixSchema } from './mix.ts';
 import { MOST } from './most.ts';
@@ -43,7 +46,7 @@ export const colorsSchema = z
   .nullable();
 
 /** What of a piece a record that cannot be read is. */
-const RECORD_KINDS = ['mix', 'reading', 'event', 'photo', 'plan', 'judgement'] as const;
+const RECORD_KINDS = ['mix', 'reading', 'event', 'care', 'photo', 'plan', 'judgement'] as const;
 
 /** A record that cannot be read, and why. */
 export const damagedRecordSchema = z.object({
@@ -63,6 +66,8 @@ export const pieceSchema = z.object({
   topCoatedAt: timestampSchema.nullable().default(null),
   /** When it was found touch-dry. */
   touchDryAt: timestampSchema.nullable().default(null),
+  /** The piece that it came out of. */
+  origin: originSchema.nullable().default(null),
   note: noteSchema,
   support: supportSnapshotSchema,
   mixes: z.array(mixSchema).max(MOST.cupsOfPiece, `A piece has at most ${MOST.cupsOfPiece} cups.`),
@@ -74,6 +79,11 @@ export const pieceSchema = z.object({
   events: z
     .array(pourEventSchema)
     .max(MOST.eventsOfPiece, `At most ${MOST.eventsOfPiece} events fit into the record of one pour.`),
+  /** What happened to it after its pour. */
+  care: z
+    .array(careEventSchema)
+    .max(MOST.careOfPiece, `At most ${MOST.careOfPiece} lines fit into the record after a pour.`)
+    .default([]),
   photos: z.array(photoSchema).max(MOST.photosOfPiece, `A piece has at most ${MOST.photosOfPiece} photos.`),
   judgement: judgementSchema.nullable(),
   /** Parts of its record that cannot be read, left out above. */
@@ -88,6 +98,7 @@ export const pieceCreateSchema = z.object({
   aims: aimsSchema.default(NO_AIMS),
   colors: colorsSchema.default(null),
   note: noteSchema.default(''),
+  origin: originSchema.nullable().default(null),
 });
 
 export const pieceUpdateSchema = z.object({
@@ -112,9 +123,34 @@ export const pieceSummarySchema = z.object({
   topCoatedAt: timestampSchema.nullable().default(null),
   touchDryAt: timestampSchema.nullable().default(null),
   /** Hours after the pour until it is usually touch-dry, by its film and its room; null before anything is laid. */
-  drying: z.object({ hours: z.number(), low: z.number(), high: z.number() }).nullable().default(null),
+  drying: z
+    .object({
+      hours: z.number(),
+      low: z.number(),
+      high: z.number(),
+      /** Where most of it lies. */
+      thickMm: z.number(),
+      /** How far it creeps until it sets for each mm on a meter that its rack is off level. */
+      driftMmPerSlope: z.number(),
+    })
+    .nullable()
+    .default(null),
+  /** What the log after its pour comes to. */
+  care: z.object({
+    place: z.object({ shelfId: idSchema, slotId: z.string().nullable() }).nullable(),
+    level: z.object({ acrossMmPerM: z.number(), downMmPerM: z.number() }).nullable(),
+    decision: z.enum(DECISIONS).nullable(),
+    coats: z.array(z.object({ kind: z.enum(COAT_KINDS), at: timestampSchema })),
+    checked: z.array(z.enum(CARE_CHECKS)),
+    show: z.object({ name: z.string(), opensOn: z.iso.date().nullable(), hanging: z.string() }).nullable(),
+    price: z.object({ hours: z.number(), otherCents: z.int(), askedCents: z.int().nullable() }).nullable(),
+    sale: z.object({ to: z.string(), cents: z.int(), at: timestampSchema }).nullable(),
+    isGone: z.boolean(),
+    isDone: z.boolean(),
+  }),
+  origin: originSchema.nullable().default(null),
   phase: z.enum(PIECE_PHASES),
-  station: z.enum(['mix', 'thickness', 'plan', 'pour', 'results']),
+  station: z.enum(['mix', 'thickness', 'plan', 'pour', 'results', 'rack']),
   next: z.string(),
   mixes: z.array(
     z.object({

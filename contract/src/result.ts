@@ -39,13 +39,15 @@ const filterFields = {
 };
 
 const resultFilterSchema = z.object(filterFields);
-/** "paint": a cup of it still holds paint; "open": it is not judged yet. */
-export const PIECE_STATES = ['paint', 'open'] as const;
+/** "paint": a cup of it still holds paint; "open": it is not judged yet; "place": it lies on the rack; "show": it goes to one. */
+export const PIECE_STATES = ['paint', 'open', 'place', 'show'] as const;
 
 export const pieceListQuery = z.object({
   ...pageQuery,
   ...filterFields,
   having: z.enum(PIECE_STATES).optional(),
+  /** Came out of this piece. */
+  originId: idSchema.optional(),
 });
 
 /** The numbers of one pour: causes and effects by their key in core. */

@@ -6,6 +6,8 @@ import { rateLimit } from 'express-rate-limit';
 import { z } from 'zod';
 import { archiveRoutes } from './archive/archive.routes.ts';
 import { safekeepingRoutes, type Keeper } from './backup/safekeeping.routes.ts';
+import { calendarRoutes } from './calendar/calendar.routes.ts';
+import { careRoutes } from './care/care.routes.ts';
 import { calibrationRoutes } from './calibration/calibration.routes.ts';
 import { calculationRoutes } from './calculation/calculation.routes.ts';
 import type { Config } from './config.ts';
@@ -118,6 +120,8 @@ export function studioRouter({ db, files, tasks, jobs, dataFolder, beforeDeletin
   calibrationRoutes(router, db);
   planRoutes(router, db);
   pourRoutes(router, db);
+  careRoutes(router, db);
+  calendarRoutes(router, tasks);
   photoRoutes(router, db, files, dataFolder);
   judgementRoutes(router, db);
   archiveRoutes(router, files, tasks, dataFolder);

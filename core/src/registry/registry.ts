@@ -10,6 +10,7 @@ import { mixColorCalculation } from '../paint/color/mix.calculation.ts';
 import { resinCalculation } from '../piece/finish/resin.calculation.ts';
 import { touchDryCalculation } from '../flow/drying/touchDry.calculation.ts';
 import { dryCalculation } from '../flow/drying/dry.calculation.ts';
+import { driftCalculation } from '../flow/film/drift.calculation.ts';
 import { filmLeftCalculation } from '../flow/film/filmLeft.calculation.ts';
 import { levelCalculation } from '../flow/film/level.calculation.ts';
 import { spinCalculation } from '../flow/film/spin.calculation.ts';
@@ -40,6 +41,7 @@ export const CALCULATIONS = [
   tiltRaceCalculation,
   combineCalculation,
   filmLeftCalculation,
+  driftCalculation,
   rimCalculation,
   tipTestCalculation,
   spinCalculation,

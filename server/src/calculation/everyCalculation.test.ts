@@ -16,6 +16,7 @@ it('has the calculations of its contract', () => {
     'tilt-race',
     'combine',
     'film-left',
+    'drift',
     'rim',
     'tip-test',
     'spin',

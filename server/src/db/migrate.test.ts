@@ -20,6 +20,7 @@ import { topCoat } from './migrations/0012-top-coat.ts';
 import { supportKind } from './migrations/0013-support-kind.ts';
 import { tintingStrength } from './migrations/0014-tinting-strength.ts';
 import { touchDry } from './migrations/0015-touch-dry.ts';
+import { care } from './migrations/0016-care.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -43,6 +44,7 @@ const later = {
   '0013-support-kind': supportKind,
   '0014-tinting-strength': tintingStrength,
   '0015-touch-dry': touchDry,
+  '0016-care': care,
   '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),

@@ -16,6 +16,7 @@ import { topCoat } from './migrations/0012-top-coat.ts';
 import { supportKind } from './migrations/0013-support-kind.ts';
 import { tintingStrength } from './migrations/0014-tinting-strength.ts';
 import { touchDry } from './migrations/0015-touch-dry.ts';
+import { care } from './migrations/0016-care.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -33,6 +34,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0013-support-kind': supportKind,
   '0014-tinting-strength': tintingStrength,
   '0015-touch-dry': touchDry,
+  '0016-care': care,
 };
 
 /** The database was written by a newer program than this one. */

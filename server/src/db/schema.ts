@@ -1,5 +1,6 @@
 import type {
   Calibration,
+  CareEvent,
   Equipment,
   Judgement,
   Material,
@@ -32,6 +33,7 @@ export interface Database {
   reading: ReadingTable;
   calibration: CalibrationTable;
   pourEvent: PourEventTable;
+  careEvent: CareEventTable;
   photo: PhotoTable;
   judgement: JudgementTable;
   plan: PlanTable;
@@ -115,6 +117,8 @@ export interface PieceTable extends RecordColumns {
   colors: number | null;
   topCoatedAt: string | null;
   touchDryAt: string | null;
+  /** The piece it came out of. */
+  origin: JsonText<NonNullable<Piece['origin']>> | null;
   note: string;
   supportId: string;
   supportSnapshot: JsonText<Piece['support']>;
@@ -202,6 +206,15 @@ export interface PourEventTable {
   data: JsonText<PourEvent['data']>;
   /** The event that this one corrects. */
   insteadOf: string | null;
+}
+
+export interface CareEventTable {
+  seq: Generated<number>;
+  id: string;
+  pieceId: string;
+  kind: CareEvent['kind'];
+  at: string;
+  data: JsonText<CareEvent['data']>;
 }
 
 export interface PlanTable {

@@ -15,6 +15,7 @@ import type { PhotoFiles } from '../photo/files.ts';
 import { createSupport, listSupports } from '../support/support.queries.ts';
 import type { Tasks } from '../task/threads.ts';
 import { buildDemoPiece } from './build.ts';
+import { fillCare } from './fillCare.ts';
 import type { DemoShot } from './photograph.ts';
 import { SCENARIO } from './scenario.ts';
 import {
@@ -59,6 +60,7 @@ export async function fillDemo(
     await tasks.run('readDocument', { path });
     await rm(path, { force: true });
   }
+  await fillCare(db, options.now);
   await markDemo(db, 'whole');
 }
 

@@ -294,9 +294,38 @@ const trial = (
   ...more,
 });
 
+/** Tiles that still dry, poured after everything else was drawn by lot. */
+const WET: readonly DemoPiece[] = [
+  {
+    name: 'Tile, third row',
+    technique: 'dutch',
+    support: 'tile',
+    startedDaysAgo: 0.3,
+    until: 'blown',
+    base: 'slate',
+    colors: ['foam', 'rust', 'brass'],
+    waterShare: 1,
+    passes: breaths(4, 80, 35),
+  },
+  {
+    name: 'Tile, corner',
+    technique: 'dutch',
+    support: 'tile',
+    startedDaysAgo: 0.95,
+    until: 'photo',
+    base: 'oyster',
+    colors: ['kelp', 'rust', 'brass'],
+    waterShare: 1.05,
+    passes: breaths(4, 80, 35),
+  },
+];
+
 /** The show "Lichen and Brass": four months of pours, oldest first. */
 export const SCENARIO: readonly DemoPiece[] = [
   ...TOLD,
   ...BLOOM_TRIALS.map((each) => trial('bloom', each)),
   ...DUTCH_TRIALS.map((each) => trial('dutch', each)),
-].sort((a, b) => b.startedDaysAgo - a.startedDaysAgo);
+]
+  .sort((a, b) => b.startedDaysAgo - a.startedDaysAgo)
+  // Last, so that what is drawn by lot for the others stays as it was.
+  .concat(WET);

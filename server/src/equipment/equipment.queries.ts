@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Equipment, EquipmentCreate, EquipmentUpdate } from '@icy-ribbon/contract';
 import { AIR_TOOLS } from '@icy-ribbon/core/flow/air';
-import type { Selectable } from 'kysely';
+import { sql, type Selectable } from 'kysely';
 import { fromJson, toJson } from '../db/json.ts';
 import { newRecord, timestamp, updateVersioned, type Reader, type Writer } from '../db/record.ts';
 import type { EquipmentTable } from '../db/schema.ts';
@@ -17,7 +17,7 @@ export async function listEquipment(db: Reader, page: Page = ALL): Promise<Equip
     .where('deletedAt', 'is', null)
     .orderBy('kind', 'desc')
     .orderBy('createdAt')
-    .orderBy('name')
+    .orderBy(sql`rowid`)
     .limit(rowsOf(page).limit)
     .offset(rowsOf(page).offset)
     .execute();

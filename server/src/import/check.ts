@@ -105,6 +105,7 @@ function checkPiece(
       wrong(`${at}.events.${index}.data.mixId`, 'A cup that was poured is missing from the file.');
     }
   });
+  piece.care.forEach((event, index) => enter('careEvent', event.id, `${at}.care.${index}`));
   piece.photos.forEach((photo, index) => {
     enterRecord('photo', photo, `${at}.photos.${index}`);
     if (photo.pieceId !== piece.id) wrong(`${at}.photos.${index}.pieceId`, 'This photo is another piece’s.');

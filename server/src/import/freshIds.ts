@@ -15,6 +15,7 @@ export function withFreshIds(document: PieceDocument): PieceDocument {
     ...piece.readings.flatMap(({ id, raceId }) => (raceId === null ? [id] : [id, raceId])),
     ...(piece.plan?.planned.map((cup) => cup.id) ?? []),
     ...piece.events.map((event) => event.id),
+    ...piece.care.map((event) => event.id),
     ...piece.photos.map((photo) => photo.id),
     ...(piece.judgement?.faults.map((fault) => fault.id) ?? []),
   ];

@@ -41,6 +41,7 @@ const PARTS: Readonly<Record<string, string>> = {
   mixMovement: 'mixId IN (SELECT id FROM staged.mix WHERE pieceId IN (SELECT id FROM temp.arriving))',
   reading: 'pieceId IN (SELECT id FROM temp.arriving)',
   pourEvent: 'pieceId IN (SELECT id FROM temp.arriving)',
+  careEvent: 'pieceId IN (SELECT id FROM temp.arriving)',
   photo: 'pieceId IN (SELECT id FROM temp.arriving)',
   plan: 'pieceId IN (SELECT id FROM temp.arriving)',
   judgement: 'pieceId IN (SELECT id FROM temp.arriving)',

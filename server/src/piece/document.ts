@@ -1,4 +1,5 @@
 import type { PhotoDetail, Piece } from '@icy-ribbon/contract';
+import { insertCare } from '../care/care.queries.ts';
 import type { Writer } from '../db/record.ts';
 import { insertJudgement } from '../judgement/judgement.queries.ts';
 import { insertMix } from '../mix/mix.queries.ts';
@@ -23,6 +24,7 @@ export async function insertPiece(
   for (const mix of piece.mixes) await insertMix(trx, mix, imported);
   for (const reading of piece.readings) await insertReading(trx, piece.id, reading);
   for (const event of piece.events) await insertEvent(trx, piece.id, event);
+  for (const event of piece.care) await insertCare(trx, piece.id, event);
   for (const photo of piece.photos) await insertPhoto(trx, photo, detailOf(photo.id));
   if (piece.plan) await insertPlan(trx, piece.id, piece.plan);
   if (piece.judgement) await insertJudgement(trx, piece.id, piece.judgement);

@@ -11,6 +11,7 @@ import { forecastCovered } from '@icy-ribbon/core/judgement/cover';
 import { measuredCells } from '@icy-ribbon/core/judgement/cells';
 import { quantitiesOf } from '@icy-ribbon/core/judgement/compare';
 import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { careInShort } from '@icy-ribbon/core/piece/care';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import type { Insertable } from 'kysely';
@@ -19,7 +20,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = 10;
+export const FACTS_CODE = 11;
 
 export type FactsRow = Insertable<PourFactsTable>;
 
@@ -82,6 +83,8 @@ export function troubledFacts(
     topCoatedAt: null,
     touchDryAt: null,
     drying: null,
+    care: careInShort([], null),
+    origin: null,
     phase: 'mixing',
     station: 'results',
     next: 'Part of its record cannot be read',

@@ -79,6 +79,9 @@ function filtered(db: Db, query: PieceListQuery) {
   if (from) matching = matching.where('pourFacts.pouredAt', '>=', from);
   if (query.standIns === 'without') matching = matching.where(sql<boolean>`pourFacts.standIn IS NOT 1`);
   if (to) matching = matching.where('pourFacts.pouredAt', '<', `${to}T24`);
+  if (query.originId) {
+    matching = matching.where(sql<boolean>`json_extract(piece.origin, '$.pieceId') = ${query.originId}`);
+  }
   if (query.having)
     matching = matching.where(sql<boolean>`(${HAVING[query.having]} OR pourFacts.code IS NOT ${FACTS_CODE})`);
   const words = searchWords(query.q);
@@ -99,6 +102,8 @@ function searchWords(q: string | undefined): string | undefined {
 /** By what was worked out; a piece of which nothing is worked out yet is listed, and looked at by who asked. */
 const HAVING = {
   paint: sql`EXISTS (SELECT 1 FROM json_each(pourFacts.summary, '$.mixes') AS cup WHERE json_extract(cup.value, '$.leftMg') > 0)`,
+  place: sql`json_extract(pourFacts.summary, '$.care.place') IS NOT NULL`,
+  show: sql`json_extract(pourFacts.summary, '$.care.show') IS NOT NULL`,
   open: sql`json_extract(pourFacts.summary, '$.phase') <> 'judged'`,
 };
 

@@ -2,6 +2,7 @@ import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
 import { randomUUID } from 'node:crypto';
 import {
   aimsSchema,
+  originSchema,
   supportSnapshotSchema,
   type Piece,
   type PieceCreate,
@@ -28,16 +29,18 @@ import { photosOf } from '../photo/photo.queries.ts';
 import { plansOf } from '../plan/plan.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 import { readingsOf } from '../reading/reading.queries.ts';
+import { careOf } from '../care/care.queries.ts';
 import { findSupport, supportsById } from '../support/support.queries.ts';
 
 type PieceRow = Selectable<PieceTable>;
 
-/** Pieces with everything that belongs to them, read in seven queries however many there are. */
+/** Pieces with everything that belongs to them, read in eight queries however many there are. */
 async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]> {
   if (rows.length === 0) return [];
   const ids = rows.map((row) => row.id);
   const mixes = await mixesOf(db, ids);
   const events = await eventsOf(db, ids);
+  const care = await careOf(db, ids);
   const readings = await readingsOf(db, ids);
   const plans = await plansOf(db, ids);
   const photos = await photosOf(db, ids);
@@ -49,16 +52,18 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
         db,
         rows.map((row) => row.supportId),
       );
-  return rows.map(({ supportId, supportSnapshot, aims, ...row }, index) => {
+  return rows.map(({ supportId, supportSnapshot, aims, origin, ...row }, index) => {
     void supportSnapshot;
     return {
       ...row,
       aims: aimsSchema.safeParse(fromJson(aims)).data ?? NO_AIMS,
+      origin: origin === null ? null : (originSchema.safeParse(fromJson(origin)).data ?? null),
       support: snapshots[index]?.data ?? snapshotOf(shelved.get(supportId)!),
       mixes: mixes.filter((mix) => mix.pieceId === row.id),
       readings: readings.filter((reading) => reading.pieceId === row.id),
       plan: plans.get(row.id) ?? null,
       events: events.filter((event) => event.pieceId === row.id),
+      care: care.filter((event) => event.pieceId === row.id),
       photos: photos.filter((photo) => photo.pieceId === row.id),
       judgement: judgements.get(row.id) ?? null,
     };
@@ -96,6 +101,9 @@ export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piec
   if (!support || support.deletedAt !== null) {
     throw unfit('supportId', 'Choose a support from the shelf.');
   }
+  if (input.origin && !(await findPiece(trx, input.origin.pieceId))) {
+    throw unfit('origin.pieceId', 'The piece it comes out of is gone.');
+  }
   const piece: Piece = {
     ...newRecord(id, timestamp()),
     name: input.name,
@@ -104,12 +112,14 @@ export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piec
     colors: input.colors,
     topCoatedAt: null,
     touchDryAt: null,
+    origin: input.origin,
     note: input.note,
     support: snapshotOf(support),
     mixes: [],
     readings: [],
     plan: null,
     events: [],
+    care: [],
     photos: [],
     judgement: null,
   };
@@ -133,6 +143,7 @@ export async function insertPieceRow(trx: Writer, piece: Piece): Promise<void> {
       colors: piece.colors,
       topCoatedAt: piece.topCoatedAt,
       touchDryAt: piece.touchDryAt,
+      origin: piece.origin && toJson(piece.origin),
       note: piece.note,
       supportId: piece.support.supportId,
       supportSnapshot: toJson(piece.support),

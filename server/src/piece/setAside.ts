@@ -10,6 +10,7 @@ const TABLES = {
   mix: { table: 'mix', key: 'id', parts: ['mixIngredient', 'mixAddition', 'mixMovement'] },
   reading: { table: 'reading', key: 'id', parts: [] },
   event: { table: 'pourEvent', key: 'id', parts: [] },
+  care: { table: 'careEvent', key: 'id', parts: [] },
   photo: { table: 'photo', key: 'id', parts: [] },
   plan: { table: 'plan', key: 'pieceId', parts: [] },
   judgement: { table: 'judgement', key: 'pieceId', parts: [] },

@@ -41,6 +41,8 @@ const piece = (changes: Partial<Piece> = {}): Piece => ({
   colors: null,
   topCoatedAt: null,
   touchDryAt: null,
+  origin: null,
+  care: [],
   readings: [],
   plan: null,
   ...record,

@@ -3,7 +3,8 @@ import { cupColor } from '@icy-ribbon/core/paint/color';
 import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { pieceProgress } from '@icy-ribbon/core/piece/progress';
 import { touchDryHours } from '@icy-ribbon/core/flow/drying';
-import { dryingFilm } from '@icy-ribbon/core/judgement/drying';
+import { careInShort } from '@icy-ribbon/core/piece/care';
+import { driftPerSlope, dryingFilm } from '@icy-ribbon/core/judgement/drying';
 import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { laidMgOf, inForce } from '@icy-ribbon/core/piece/event';
 
@@ -23,8 +24,10 @@ function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {
 
 /** How long it usually dries; what the artist's own log makes of it is worked out where all pieces are known. */
 function dryingOf(piece: Piece): PieceSummary['drying'] {
-  const film = dryingFilm(pourRecordOf(piece));
-  return film && touchDryHours(film);
+  const record = pourRecordOf(piece);
+  const film = dryingFilm(record);
+  if (!film) return null;
+  return { ...touchDryHours(film), thickMm: film.thickMm, driftMmPerSlope: driftPerSlope(record) ?? 0 };
 }
 
 /** The photo that speaks for a piece, with what it takes to show the support alone. */
@@ -71,6 +74,8 @@ export function summarize(piece: Piece): PieceSummary {
     passes: events.filter(({ kind }) => MOVES.includes(kind)).length,
     photos: piece.photos.length,
     judged: piece.judgement !== null,
+    verdict: piece.judgement?.verdict,
+    cropped: piece.origin?.how === 'crop',
   });
   return {
     id: piece.id,
@@ -84,6 +89,8 @@ export function summarize(piece: Piece): PieceSummary {
     topCoatedAt: piece.topCoatedAt,
     touchDryAt: piece.touchDryAt,
     drying: dryingOf(piece),
+    care: careInShort(piece.care, piece.topCoatedAt),
+    origin: piece.origin,
     ...progress,
     mixes,
     passes: passes.map(({ data }) => ({

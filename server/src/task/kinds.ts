@@ -10,6 +10,7 @@ export const TASK_KINDS: Readonly<Record<TaskName, TaskKind>> = {
   numbers: 'read',
   cells: 'read',
   csv: 'read',
+  calendar: 'read',
   learned: 'read',
   missingFacts: 'long',
   exportPiece: 'long',

@@ -8,6 +8,7 @@ import { missingFacts } from '../piece/evaluate.ts';
 import type { FactsRow } from '../piece/facts.ts';
 import { listPieces } from '../piece/list.ts';
 import { pieceText } from '../piece/whole.ts';
+import { calendarText } from '../calendar/calendar.ts';
 import { learnedCached } from '../reading/learned.queries.ts';
 import { listCells } from '../result/cells.queries.ts';
 import { listNumbers } from '../result/numbers.queries.ts';
@@ -35,6 +36,7 @@ export const TASKS = {
   cells: async ({ db }: Bench): Promise<string> => `{"items":${await listCells(db)}}`,
   csv: ({ db }: Bench, { table, query }: { table: CsvTable; query: PieceListQuery }): Promise<string> =>
     csvText(db, table, query),
+  calendar: ({ db }: Bench, nowMs: number): Promise<string> => calendarText(db, nowMs),
   learned: ({ db }: Bench, exceptPieceId: string | null): Promise<Map<string, LearnedThickness>> =>
     learnedCached(db, exceptPieceId),
   missingFacts: ({ db }: Bench): Promise<FactsRow[]> => missingFacts(db),

@@ -12,6 +12,7 @@ const WHAT: Readonly<Record<DamagedRecord['what'], string>> = {
   mix: 'A cup',
   reading: 'A reading of thickness',
   event: 'An event of the pour',
+  care: 'A line of the record after the pour',
   photo: 'A photo',
   plan: 'The plan',
   judgement: 'The judgement',

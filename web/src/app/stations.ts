@@ -7,6 +7,7 @@ export const STATIONS = [
   { name: 'plan', label: 'Plan', needsPiece: true },
   { name: 'pour', label: 'Pour', needsPiece: true },
   { name: 'results', label: 'Results', needsPiece: false },
+  { name: 'rack', label: 'Rack', needsPiece: false },
 ] as const;
 
 export type StationName = (typeof STATIONS)[number]['name'];

@@ -3,6 +3,7 @@ import { stepWords } from './mix/parts/stepWords.ts';
 import { newPass, withTool } from './pour/parts/passDraft.ts';
 import { dueFrom } from './today/parts/due.ts';
 import { tableRows } from './today/parts/tableRows.ts';
+import { careInShort } from '@icy-ribbon/core/piece/care';
 import { ageWords, degreeWord, partsWords } from '../words/general.ts';
 
 const HOUR = 3_600_000;
@@ -18,7 +19,9 @@ const summary = (changes: object): PieceSummary =>
     mixes: [],
     passes: [],
     pouredAt: null,
+    touchDryAt: null,
     updatedAt: ago(1),
+    care: careInShort([], (changes as { topCoatedAt?: string }).topCoatedAt ?? null),
     ...changes,
   }) as never;
 

@@ -1,4 +1,11 @@
-import { api, type Blower, type Equipment, type EquipmentCreate, type Vessel } from '@icy-ribbon/contract';
+import {
+  api,
+  type Blower,
+  type Equipment,
+  type EquipmentCreate,
+  type Shelf,
+  type Vessel,
+} from '@icy-ribbon/contract';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { allPages } from '../api/allPages.ts';
@@ -11,6 +18,8 @@ export const useEquipment = defineStore('equipment', () => {
   const loaded = ref(false);
   const vessels = computed(() => items.value.filter((each): each is Vessel => each.kind === 'vessel'));
   const blowers = computed(() => items.value.filter((each): each is Blower => each.kind === 'blower'));
+
+  const shelves = computed(() => items.value.filter((each): each is Shelf => each.kind === 'shelf'));
 
   async function load(): Promise<void> {
     items.value = await allPages((query) => call(api.equipment.list, { query }));
@@ -44,5 +53,5 @@ export const useEquipment = defineStore('equipment', () => {
     await load();
   }
 
-  return { items, vessels, blowers, load, ensure, add, change, remove, restore };
+  return { items, vessels, blowers, shelves, load, ensure, add, change, remove, restore };
 });

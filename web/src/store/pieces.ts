@@ -79,15 +79,15 @@ export const usePieces = defineStore('pieces', () => {
     return page.items;
   }
 
-  /** All pieces of which a cup still holds paint, or that are not judged yet, however many there are. */
-  const allHaving = (having: 'paint' | 'open'): Promise<PieceSummary[]> =>
+  /** All pieces of which a cup still holds paint, that are not judged yet, lie on the rack, or go to a show. */
+  const allHaving = (having: 'paint' | 'open' | 'place' | 'show'): Promise<PieceSummary[]> =>
     allPages((query) => call(api.pieces.list, { query: { ...query, having } }), 200);
 
   /** All pieces poured on a day or after it. */
   const allPouredSince = (day: string): Promise<PieceSummary[]> =>
     allPages((query) => call(api.pieces.list, { query: { ...query, from: day } }), 200);
 
-  async function start(input: Omit<PieceCreate, 'id' | 'note'>): Promise<string> {
+  async function start(input: Omit<PieceCreate, 'id' | 'note' | 'origin'>): Promise<string> {
     const body = { id: crypto.randomUUID(), ...input };
     return (await call(api.pieces.create, { body })).id;
   }

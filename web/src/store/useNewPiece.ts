@@ -8,7 +8,7 @@ import { usePieces } from './pieces.ts';
 import { scaledPiece } from './scaledPiece.ts';
 
 /** A piece that is to be started from a plan. */
-export interface NewPiece extends Omit<PieceCreate, 'id' | 'note'> {
+export interface NewPiece extends Omit<PieceCreate, 'id' | 'note' | 'origin'> {
   readonly plan: Plan;
   readonly cups: readonly Cup[];
   readonly planned: readonly PlannedCup[];

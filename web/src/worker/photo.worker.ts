@@ -13,6 +13,20 @@ import {
   type PhotoPixels,
   type WetDry,
 } from '@icy-ribbon/core/picture';
+import {
+  cropBench,
+  faceAtAGlance,
+  findCrops,
+  judgeCrop,
+  withJpegDensity,
+  withPngDensity,
+  type Crop,
+  type CropBench,
+  type CropGround,
+  type LabelledFace,
+  type Part,
+} from '@icy-ribbon/core/picture/crop';
+import { rectangleTo } from '@icy-ribbon/core/picture';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { expose } from 'comlink';
 
@@ -35,6 +49,55 @@ let last: { readonly url: string; readonly photo: PhotoPixels } | undefined;
 async function photoAt(url: string): Promise<PhotoPixels> {
   if (last?.url !== url) last = { url, photo: await decode(url) };
   return last.photo;
+}
+
+/** What of a measured photo crops are judged by, beside its pixels. */
+export type CropRequest = Omit<CropGround, 'face'> & {
+  readonly input: Pick<MeasureInput, 'corners' | 'widthMm' | 'heightMm' | 'palette' | 'base'>;
+};
+
+let bench: { readonly url: string; readonly bench: CropBench } | undefined;
+
+async function benchOf(url: string, { input, ...ground }: CropRequest): Promise<CropBench> {
+  if (bench?.url !== url) {
+    bench = { url, bench: cropBench({ ...ground, face: faceAtAGlance(await photoAt(url), input) }) };
+  }
+  return bench.bench;
+}
+
+/** A part of the support straight from the front, as sharp as the photo has it, each pixel between its neighbors. */
+function cutOut(
+  photo: PhotoPixels,
+  { input }: Pick<CropRequest, 'input'>,
+  part: Part,
+  widthPx: number,
+  heightPx: number,
+): ImageData {
+  const map = rectangleTo(input.corners, 1, 1) as unknown as number[];
+  const [a, b, c, d, e, f, g, h] = map as [number, number, number, number, number, number, number, number];
+  const image = new ImageData(widthPx, heightPx);
+  const { data, channels, widthPx: wide, heightPx: high } = photo;
+  for (let y = 0; y < heightPx; y += 1) {
+    const v = part.y + (part.height * (y + 0.5)) / heightPx;
+    for (let x = 0; x < widthPx; x += 1) {
+      const u = part.x + (part.width * (x + 0.5)) / widthPx;
+      const depth = 1 / (g * u + h * v + 1);
+      const px = Math.min(wide - 2, Math.max(0, (a * u + b * v + c) * depth - 0.5));
+      const py = Math.min(high - 2, Math.max(0, (d * u + e * v + f) * depth - 0.5));
+      const [left, top] = [px | 0, py | 0];
+      const [p, q] = [px - left, py - top];
+      const at = (top * wide + left) * channels;
+      const to = 4 * (y * widthPx + x);
+      for (let channel = 0; channel < 3; channel += 1) {
+        const from = at + channel;
+        image.data[to + channel] =
+          (1 - q) * ((1 - p) * data[from]! + p * data[from + channels]!) +
+          q * ((1 - p) * data[from + wide * channels]! + p * data[from + (wide + 1) * channels]!);
+      }
+      image.data[to + 3] = 255;
+    }
+  }
+  return image;
 }
 
 export interface PhotoReport {
@@ -61,6 +124,48 @@ const photoWorker = {
       found: measured.palette,
       milliseconds: performance.now() - start,
     };
+  },
+
+  /** The best parts of a photo at a ratio. */
+  async findCrops(
+    url: string,
+    request: CropRequest,
+    ratio: number,
+  ): Promise<{ crops: Crop[]; milliseconds: number }> {
+    const made = await benchOf(url, request);
+    const start = performance.now();
+    return { crops: findCrops(made, ratio), milliseconds: performance.now() - start };
+  },
+
+  /** One part, as it was moved by hand. */
+  async judgeCrop(url: string, request: CropRequest, part: Part): Promise<Crop> {
+    return judgeCrop(await benchOf(url, request), part);
+  },
+
+  /** A part as a file with its resolution written in. */
+  async cropFile(
+    url: string,
+    request: CropRequest,
+    part: Part,
+    file: {
+      readonly widthPx: number;
+      readonly heightPx: number;
+      readonly dpi: number;
+      readonly type: 'image/jpeg' | 'image/png';
+    },
+  ): Promise<Uint8Array> {
+    const canvas = new OffscreenCanvas(file.widthPx, file.heightPx);
+    canvas
+      .getContext('2d')!
+      .putImageData(cutOut(await photoAt(url), request, part, file.widthPx, file.heightPx), 0, 0);
+    const blob = await canvas.convertToBlob({ type: file.type, quality: 0.95 });
+    const bytes = new Uint8Array(await blob.arrayBuffer());
+    return file.type === 'image/png' ? withPngDensity(bytes, file.dpi) : withJpegDensity(bytes, file.dpi);
+  },
+
+  /** The face at a glance, for masking by color. */
+  async glance(url: string, input: CropRequest['input']): Promise<LabelledFace> {
+    return faceAtAGlance(await photoAt(url), input);
   },
 
   async compare(

@@ -1,11 +1,4 @@
-import { evaporation, sheetDriesSeconds, TOP_COAT_DAYS, topCoatReadyMs, TOUCH_DRY_DAYS } from './index.ts';
-
-const DAY = 86_400_000;
-
-it('a piece is usually ready for its top coat after a week, never before three days (common practice)', () => {
-  expect(topCoatReadyMs(0)).toBe(7 * DAY);
-  expect(TOP_COAT_DAYS.least).toBe(3);
-});
+import { evaporation, sheetDriesSeconds, TOUCH_DRY_DAYS } from './index.ts';
 
 it('a thin Dutch pour is touch-dry a day before a bloom (common practice)', () => {
   expect(TOUCH_DRY_DAYS.bloom.from - TOUCH_DRY_DAYS.dutch.from).toBe(1);

@@ -12,3 +12,9 @@ export const TOUCH_DRY_DAYS = {
   radial: { from: 1, to: 2 },
   bloom: { from: 2, to: 3 },
 } as const satisfies Record<Technique, { from: number; to: number }>;
+
+/** Nothing is laid over a piece before so many days (common practice, no published source). */
+export const LAY_OVER_DAYS = 3;
+
+/** Ready for a top coat after about a week, never before three days (common practice, no published source). */
+export const TOP_COAT_DAYS = { usual: 7, least: 3 } as const;

@@ -1,3 +1,4 @@
+export { driftMm } from './drift.ts';
 export { filmLeftMm, meanFilmLeftMm } from './filmLeft.ts';
 export { GRAVITY_MS2, levelingRate } from './level.ts';
 export { rimHoldsMm } from './rim.ts';

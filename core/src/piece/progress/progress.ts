@@ -15,6 +15,10 @@ export interface PieceFacts {
   readonly passes: number;
   readonly photos: number;
   readonly judged: boolean;
+  /** Cut out of another piece: nothing is poured for it. */
+  readonly cropped?: boolean | undefined;
+  /** Judged good enough to finish, to rework or to scrape off: the work goes on at the rack. */
+  readonly verdict?: 'keep' | 'finish' | 'rework' | 'scrape' | null | undefined;
 }
 
 export const PIECE_PHASES = ['started', 'mixing', 'mixed', 'pouring', 'poured', 'judged'] as const;
@@ -22,13 +26,25 @@ export type PiecePhase = (typeof PIECE_PHASES)[number];
 
 export interface PieceProgress {
   readonly phase: PiecePhase;
-  readonly station: 'mix' | 'thickness' | 'plan' | 'pour' | 'results';
+  readonly station: 'mix' | 'thickness' | 'plan' | 'pour' | 'results' | 'rack';
   /** What to do next, as a sentence. */
   readonly next: string;
 }
 
+const GOES_ON = {
+  finish: 'Let it dry, then finish it.',
+  rework: 'Let it dry, then alter it.',
+  scrape: 'Scrape it off while it is wet.',
+} as const;
+
 export function pieceProgress(facts: PieceFacts): PieceProgress {
   const toWeigh = facts.cups.filter((cup) => cup.phase !== 'mixed').length;
+  if (facts.cropped) {
+    return { phase: 'judged', station: 'rack', next: 'Finish it, or hang it as it is.' };
+  }
+  if (facts.judged && facts.verdict && facts.verdict !== 'keep') {
+    return { phase: 'judged', station: 'rack', next: GOES_ON[facts.verdict] };
+  }
   if (facts.judged) {
     return {
       phase: 'judged',

@@ -16,7 +16,7 @@ import LeftForLater from './parts/LeftForLater.vue';
 import StirringSelect from './parts/StirringSelect.vue';
 import RepairPanel from './parts/RepairPanel.vue';
 import ScaleNumber from './parts/ScaleNumber.vue';
-import ScalePanel from './parts/ScalePanel.vue';
+import ScalePanel from '../../field/ScalePanel.vue';
 import ScaleVessel from './parts/ScaleVessel.vue';
 import SpoonHint from './parts/SpoonHint.vue';
 import { useRisingTone, useSpokenSteps } from './parts/scaleSound.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Photo, PhotoDetail } from '@icy-ribbon/contract';
 import { Button, Input } from 'ant-design-vue';
-import { computed, defineAsyncComponent, ref, shallowRef, useTemplateRef } from 'vue';
+import { computed, ref, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
@@ -15,16 +15,12 @@ import MeasuredNumbers from './parts/MeasuredNumbers.vue';
 import PourAgain from './parts/PourAgain.vue';
 import PourRecord from './parts/PourRecord.vue';
 
-/** Fetched when a coat is asked for. */
-const ResinCoat = defineAsyncComponent(() => import('./parts/ResinCoat.vue'));
-
 defineProps<{ pieceId: string }>();
 
 const store = usePiece();
 const pieces = usePieces();
 const router = useRouter();
 const renaming = ref(false);
-const coating = ref(false);
 const again = ref(false);
 const measuring = ref(false);
 const placing = ref(false);
@@ -88,7 +84,9 @@ async function remove(): Promise<void> {
         </p>
         <div class="actions">
           <Button v-if="store.layers.length > 0" size="small" @click="again = true">Again</Button>
-          <Button v-if="store.layers.length > 0" size="small" @click="coating = true">Coat with resin</Button>
+          <Button v-if="store.layers.length > 0" size="small" @click="router.push(`/rack/${store.piece.id}`)">
+            On the rack
+          </Button>
           <Button v-if="!renaming" type="link" size="small" @click="startRename">Rename</Button>
           <Button
             type="link"
@@ -107,7 +105,6 @@ async function remove(): Promise<void> {
       <FaultList ref="faultList" v-model:placing="placing" v-model:chosen="chosenPin" />
       <PourRecord />
     </div>
-    <ResinCoat v-if="coating" @close="coating = false" />
     <PourAgain v-if="again" @close="again = false" />
   </main>
 </template>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
+import { usualDrying } from '@icy-ribbon/core/flow/drying';
 import dayjs from 'dayjs';
 import { Button } from 'ant-design-vue';
 import { computed, nextTick, onMounted, ref, watch } from 'vue';
@@ -11,7 +12,7 @@ import { usePieces } from '../../store/pieces.ts';
 import { usePourNumbers } from '../../store/pourNumbers.ts';
 import { useSample } from '../../store/sample.ts';
 import { useShelf } from '../../store/shelf.ts';
-import { DUE_FOR_DAYS, dueFrom, usualDrying } from './parts/due.ts';
+import { DUE_FOR_DAYS, dueFrom } from './parts/due.ts';
 import FirstSteps from './parts/FirstSteps.vue';
 import LastResults from './parts/LastResults.vue';
 import SamplePiece from './parts/SamplePiece.vue';

@@ -10,6 +10,7 @@ import { computed, ref } from 'vue';
 import { call } from '../../api/client.ts';
 import { usePourQueue } from '../pourQueue.ts';
 import { sendVersioned } from '../versioned.ts';
+import { careWrites } from './care.ts';
 import type { Cup } from './cup.ts';
 import { cupWrites } from './cups.ts';
 import { pieceInHand } from './inHand.ts';
@@ -63,6 +64,8 @@ export const usePiece = defineStore('piece', () => {
       passes: passes.value.length,
       photos: piece.value?.photos.length ?? 0,
       judged: Boolean(piece.value?.judgement),
+      verdict: piece.value?.judgement?.verdict,
+      cropped: piece.value?.origin?.how === 'crop',
     }),
   );
 
@@ -125,6 +128,7 @@ export const usePiece = defineStore('piece', () => {
     ...cupWrites(hand),
     ...pourWrites(hand, queue, events, cups),
     ...photoWrites(hand),
+    ...careWrites(hand),
     setPlan,
     judge,
     rename,

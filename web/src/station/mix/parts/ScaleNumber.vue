@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { stageOf } from '@icy-ribbon/core/paint/stage';
-import ToleranceBand from './ToleranceBand.vue';
+import ToleranceBand from '../../../drawing/ToleranceBand.vue';
 import type { Cup } from '../../../store/piece/piece.ts';
 import { stageWords } from '../../../words/cup.ts';
 import { useUnits } from '../../../store/units.ts';

@@ -56,6 +56,8 @@ const HANGS = [
   { value: 270, label: 'left edge up' },
 ];
 
+/** A verdict that is kept leads on to the rack. */
+const leadsOn = computed(() => store.progress.station === 'rack');
 const changed = computed(() => !equal(draft.value, judgedNow()));
 
 async function keep(): Promise<void> {
@@ -127,6 +129,9 @@ async function keep(): Promise<void> {
         <Textarea id="try-next" v-model:value="draft.tryNext" :rows="2" />
       </FieldRow>
     </div>
+    <p v-if="leadsOn">
+      <RouterLink :to="`/rack/${store.piece?.id}?view=decide`">{{ store.progress.next }}</RouterLink>
+    </p>
     <Button :type="changed ? 'primary' : 'default'" html-type="submit" :loading="busy" :disabled="!changed">
       {{ changed ? 'Keep the judgement' : store.piece?.judgement ? 'Kept' : 'Not judged yet' }}
     </Button>

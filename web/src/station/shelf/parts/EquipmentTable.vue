@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Equipment, EquipmentCreate } from '@icy-ribbon/contract';
+import type { Blower, Equipment, EquipmentCreate, Vessel } from '@icy-ribbon/contract';
 import { airTool } from '@icy-ribbon/core/flow/air';
 import { Button } from 'ant-design-vue';
 import { onMounted } from 'vue';
@@ -26,7 +26,7 @@ const { draft, problem } = drawer;
 onMounted(() => equipment.load().catch(sayProblem));
 
 const enter = (empty: EquipmentDraft) => drawer.begin('new', empty);
-const edit = (item: Equipment) => drawer.begin(item, equipmentDraft(item));
+const edit = (item: Vessel | Blower) => drawer.begin(item, equipmentDraft(item));
 
 const remove = (item: Equipment) =>
   attempt(async () => {

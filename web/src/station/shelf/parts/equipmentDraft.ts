@@ -1,4 +1,4 @@
-import type { Equipment } from '@icy-ribbon/contract';
+import type { Blower, Vessel } from '@icy-ribbon/contract';
 import { airTool, type AirTool } from '@icy-ribbon/core/flow/air';
 
 export interface VesselDraft {
@@ -44,7 +44,7 @@ export function emptyBlower(tool: AirTool = 'hair-dryer'): BlowerDraft {
   };
 }
 
-export const equipmentDraft = (item: Equipment): EquipmentDraft =>
+export const equipmentDraft = (item: Vessel | Blower): EquipmentDraft =>
   item.kind === 'vessel'
     ? { kind: 'vessel', name: item.name, capacityMl: item.capacityMl, tareMg: item.tareMg }
     : {

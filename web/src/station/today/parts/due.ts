@@ -2,12 +2,13 @@ import type { PieceSummary } from '@icy-ribbon/contract';
 import {
   BUBBLE_REST_HOURS,
   TOP_COAT_DAYS,
-  TOUCH_DRY_DAYS,
-  topCoatReadyMs,
+  usualDrying,
   type DryingHours,
 } from '@icy-ribbon/core/flow/drying';
+import { workDates, type DateKind } from '@icy-ribbon/core/piece/care';
 import dayjs from 'dayjs';
 import type { RouteLocationRaw } from 'vue-router';
+import { spanWords, untilWords } from '../../../words/care.ts';
 
 export interface DueItem {
   readonly id: string;
@@ -23,13 +24,8 @@ export interface DueItem {
 /** The forecast of a piece's drying as one's own log corrects it. */
 export type DryingOf = (piece: PieceSummary) => DryingHours;
 
-/** By the usual waits alone. */
-export const usualDrying: DryingOf = ({ technique, drying }) => {
-  const { from, to } = TOUCH_DRY_DAYS[technique];
-  return drying ?? { hours: 24 * Math.sqrt(from * to), low: 24 * from, high: 24 * to };
-};
-
 const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
 /** A piece counts as waiting for its top coat for this long after it is ready. */
 const TOP_COAT_WINDOW_DAYS = 21;
 /** Nothing is due of what was poured longer ago. */
@@ -62,31 +58,28 @@ function waitingCups(piece: PieceSummary, nowMs: number): DueItem[] {
   return [{ id: piece.id, name: piece.name, what, to: `/pour/${piece.id}` }];
 }
 
+/** What is due of a poured piece, as the calendar has it; only the nearest. */
 function drying(piece: PieceSummary, nowMs: number, forecast: DryingHours): DueItem[] {
-  if (!piece.pouredAt || piece.phase === 'pouring' || piece.topCoatedAt) return [];
-  const pouredMs = Date.parse(piece.pouredAt);
+  const dates = workDates(piece, forecast);
+  const of = (kind: DateKind) => dates.find((date) => date.kind === kind)?.when;
   const { id, name } = piece;
-  const to = `/results/${id}`;
-  if (!piece.touchDryAt && nowMs < topCoatReadyMs(pouredMs)) {
-    const when = (hours: number) => dayjs(pouredMs + hours * HOUR_MS).format('ddd D MMM');
-    const [from, until] = [when(forecast.low), when(forecast.high)];
-    const what =
-      nowMs > pouredMs + forecast.high * HOUR_MS
-        ? 'should be touch-dry by now: touch it'
-        : `drying: touch-dry ${from === until ? `on ${from}` : `from ${from} to ${until}`}`;
-    return [{ id, name, what, to, drying: piece }];
-  }
-  if (nowMs < topCoatReadyMs(pouredMs)) return [];
-  const readyMs = topCoatReadyMs(pouredMs);
-  if (nowMs - readyMs > TOP_COAT_WINDOW_DAYS * 24 * HOUR_MS) return [];
-  const since = dayjs(readyMs).format('D MMM');
-  return [
-    {
-      id: piece.id,
-      name: piece.name,
-      what: `usually ready for its top coat since ${since}`,
-      to: `/results/${piece.id}`,
-      topCoat: piece,
-    },
+  const row = (what: string, more: Partial<DueItem> = {}): DueItem[] => [
+    { id, name, what, to: `/rack/${id}`, ...more },
   ];
+  const [dry, coat, nextCoat] = [of('dry'), of('coat'), of('next-coat')];
+  if (dry && !(coat && nowMs >= coat.fromMs)) {
+    if (nowMs - dry.toMs > DUE_FOR_DAYS * DAY_MS) return [];
+    const what =
+      nowMs > dry.toMs ? 'should be touch-dry by now: touch it' : `drying: touch-dry ${spanWords(dry)}`;
+    return row(what, { drying: piece });
+  }
+  if (coat && nowMs >= coat.fromMs && nowMs - coat.fromMs <= TOP_COAT_WINDOW_DAYS * DAY_MS) {
+    return row(`usually ready for its top coat since ${dayjs(coat.fromMs).format('D MMM')}`, {
+      topCoat: piece,
+    });
+  }
+  if (nextCoat && nowMs < nextCoat.fromMs + TOP_COAT_WINDOW_DAYS * DAY_MS) {
+    return row(`next coat of varnish ${untilWords(nextCoat.fromMs, nowMs)}`);
+  }
+  return [];
 }

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { ScaleInfo, ScaleReading } from '@icy-ribbon/contract';
 import { Button, Popover } from 'ant-design-vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { useUnits } from '../../../store/units.ts';
+import QuantityField from './QuantityField.vue';
+import { useUnits } from '../store/units.ts';
 
 defineProps<{ reading: ScaleReading | null; info: ScaleInfo | null; active: boolean }>();
 const emit = defineEmits<{

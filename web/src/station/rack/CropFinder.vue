@@ -1,0 +1,358 @@
+<script setup lang="ts">
+import { api, type PhotoDetail } from '@icy-ribbon/contract';
+import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { moveCorners } from '@icy-ribbon/core/picture';
+import { CROP_CRITERIA, type Crop, type CropCriterion, type Part } from '@icy-ribbon/core/picture/crop';
+import { useDebounceFn } from '@vueuse/core';
+import { Button } from 'ant-design-vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import { useRouter } from 'vue-router';
+import { call } from '../../api/client.ts';
+import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
+import HungPhoto from '../../drawing/HungPhoto.vue';
+import NumberField from '../../field/NumberField.vue';
+import { say } from '../../notice/notices.ts';
+import { attempt } from '../../notice/useTask.ts';
+import { usePiece } from '../../store/piece/piece.ts';
+import { useUnits } from '../../store/units.ts';
+import { photoWorker } from '../../worker/photo.ts';
+import CropFrame from './parts/CropFrame.vue';
+import { CROP_RATIOS, cropRequest, cropSize, onFace, type MeasuredPhoto } from './parts/cropRequest.ts';
+import { useNewFrom } from './parts/useNewFrom.ts';
+
+/** The best parts of a piece as prints or small supports, found, moved by hand, and saved. */
+defineProps<{ pieceId: string }>();
+
+const store = usePiece();
+const units = useUnits();
+const router = useRouter();
+const newFrom = useNewFrom();
+
+const photo = computed(() => {
+  const speaks = store.piece && speakingPhoto(store.piece.photos);
+  return speaks?.measurement ? (speaks as MeasuredPhoto) : null;
+});
+const detail = shallowRef<PhotoDetail | null>(null);
+watch(
+  () => photo.value?.id,
+  (id) =>
+    id &&
+    attempt(async () => {
+      detail.value = await call(api.photos.detail, { params: { id } });
+    }),
+  { immediate: true },
+);
+const request = computed(() =>
+  photo.value && detail.value && store.piece ? cropRequest(photo.value, detail.value, store.piece) : null,
+);
+const url = computed(() => `/api/photos/${photo.value?.id}/image`);
+
+const ratio = ref<number | 'own'>(1);
+const own = ref<{ a: number | null; b: number | null }>({ a: 3, b: 4 });
+const wanted = computed(() =>
+  ratio.value === 'own' ? (own.value.a ?? 0) / (own.value.b ?? 0) : ratio.value,
+);
+const crops = shallowRef<readonly Crop[]>([]);
+const took = ref<number | null>(null);
+const chosen = shallowRef<Crop | null>(null);
+const busy = ref(false);
+const wrong = ref('');
+
+watch(
+  [request, wanted],
+  async () => {
+    if (!request.value) return;
+    wrong.value =
+      Number.isFinite(wanted.value) && wanted.value > 0
+        ? ''
+        : 'Both numbers of the ratio are above 0, like 4 to 5.';
+    if (wrong.value) return;
+    busy.value = true;
+    await attempt(async () => {
+      const found = await photoWorker().findCrops(url.value, request.value!, wanted.value);
+      crops.value = found.crops;
+      took.value = found.milliseconds;
+      chosen.value = found.crops[0] ?? null;
+    });
+    busy.value = false;
+  },
+  { immediate: true },
+);
+
+/** What is moved by hand is judged as it goes. */
+const judge = useDebounceFn(async (part: Part) => {
+  if (request.value) chosen.value = await photoWorker().judgeCrop(url.value, request.value, part);
+}, 20);
+function move(part: Part): void {
+  const placed = onFace(part);
+  if (chosen.value) chosen.value = { ...chosen.value, part: placed };
+  void judge(placed);
+}
+
+const size = computed(() =>
+  photo.value && chosen.value && store.piece
+    ? cropSize(moveCorners(photo.value.measurement.corners), store.piece.support, chosen.value.part)
+    : null,
+);
+const LONG_PX = 560;
+const width = computed(() => {
+  const { widthMm, heightMm } = store.piece?.support ?? { widthMm: 1, heightMm: 1 };
+  return (LONG_PX * widthMm) / Math.max(widthMm, heightMm);
+});
+const shown = computed(
+  () =>
+    photo.value && {
+      id: photo.value.id,
+      widthPx: photo.value.widthPx,
+      heightPx: photo.value.heightPx,
+      corners: photo.value.measurement.corners,
+    },
+);
+const NAMES = Object.keys(CROP_CRITERIA) as CropCriterion[];
+
+async function fileOf(type: 'image/jpeg' | 'image/png'): Promise<Blob | null> {
+  if (!request.value || !chosen.value || !size.value) return null;
+  const { widthPx, heightPx, dpi } = size.value;
+  const bytes = await photoWorker().cropFile(url.value, request.value, chosen.value.part, {
+    widthPx,
+    heightPx,
+    dpi,
+    type,
+  });
+  return new Blob([new Uint8Array(bytes)], { type });
+}
+
+const save = (type: 'image/jpeg' | 'image/png') =>
+  attempt(async () => {
+    const blob = await fileOf(type);
+    if (!blob) return;
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(blob);
+    link.download = `${store.piece?.name ?? 'crop'}, crop.${type === 'image/png' ? 'png' : 'jpg'}`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  });
+
+/** A small piece of its own: its support has the size of the part, its photo is the part. */
+const makePiece = () =>
+  attempt(async () => {
+    const { piece } = store;
+    if (!piece || !chosen.value) return;
+    const { part } = chosen.value;
+    const blob = await fileOf('image/jpeg');
+    const id = await newFrom.crop(piece, part, blob);
+    say(`A piece of its own was cut from "${piece.name}".`);
+    await router.push(`/rack/${id}`);
+  });
+
+const words = (part: Part) => {
+  const { widthMm, heightMm } = store.piece!.support;
+  return `${units.showNumber('length', part.width * widthMm)} × ${units.show('length', part.height * heightMm)}`;
+};
+</script>
+
+<template>
+  <main v-if="store.piece" class="crops">
+    <header>
+      <h1>Best parts of {{ store.piece.name }}</h1>
+      <RouterLink :to="`/rack/${store.piece.id}?view=decide`">Back</RouterLink>
+    </header>
+    <div v-if="!photo" class="none">
+      <EmptyDrawing kind="support" />
+      <p>Parts are found on the measured photo of the piece. Measure it first.</p>
+      <Button type="primary" @click="router.push(`/results/${store.piece.id}`)">Measure its photo</Button>
+    </div>
+    <div v-else class="two">
+      <div class="ground">
+        <div class="face" :style="{ width: `${width}px` }">
+          <HungPhoto
+            v-if="shown"
+            :photo="shown"
+            :support="store.piece.support"
+            :width="width"
+            :alt="store.piece.name"
+          />
+          <CropFrame v-if="chosen" :part="chosen.part" @move="move" />
+        </div>
+      </div>
+      <div class="found">
+        <fieldset class="choice" aria-label="Ratio">
+          <label v-for="each in CROP_RATIOS" :key="each.key" :class="{ on: ratio === each.ratio }">
+            <input v-model="ratio" type="radio" name="ratio" :value="each.ratio" />{{ each.label }}
+          </label>
+          <label :class="{ on: ratio === 'own' }">
+            <input v-model="ratio" type="radio" name="ratio" value="own" />own
+          </label>
+        </fieldset>
+        <div v-if="ratio === 'own'" class="own">
+          <NumberField v-model="own.a" label="Width" unit="parts" />
+          <NumberField v-model="own.b" label="Height" unit="parts" />
+        </div>
+        <p v-if="wrong" class="alarm" role="alert">{{ wrong }}</p>
+        <ol class="best" aria-label="Best parts">
+          <li v-for="(crop, index) in crops" :key="index">
+            <button
+              type="button"
+              class="plain-button"
+              :aria-pressed="chosen?.part === crop.part"
+              @click="chosen = crop"
+            >
+              <strong>{{ Math.round(100 * crop.score) }}</strong>
+              <span>{{ words(crop.part) }}</span>
+            </button>
+          </li>
+        </ol>
+        <template v-if="chosen && size">
+          <dl aria-label="What it is ranked by">
+            <template v-for="name in NAMES" :key="name">
+              <dt>{{ CROP_CRITERIA[name].label }}</dt>
+              <dd>
+                <span class="bar"><span :style="{ width: `${100 * chosen.criteria[name]}%` }"></span></span>
+                <span class="number">{{ Math.round(100 * chosen.criteria[name]) }}</span>
+              </dd>
+            </template>
+          </dl>
+          <p>
+            {{ words(chosen.part) }} of the piece,
+            <span class="whole">{{ size.widthPx }} × {{ size.heightPx }} px</span>: at {{ size.dpi }} dpi it
+            prints
+            <span class="whole"
+              >{{ units.showNumber('length', size.printMm.width) }} ×
+              {{ units.show('length', size.printMm.height) }}</span
+            >.
+          </p>
+          <div class="actions">
+            <Button type="primary" @click="makePiece">Make it a piece of its own</Button>
+            <Button @click="save('image/jpeg')">Save as JPEG</Button>
+            <Button @click="save('image/png')">Save as PNG</Button>
+          </div>
+          <p class="soft">
+            Drag the frame, or move it by the arrow keys; pull its corner to resize it.
+            <template v-if="took !== null">Looked through in {{ Math.round(took) }}&nbsp;ms.</template>
+          </p>
+        </template>
+        <p v-else-if="busy" class="soft" role="status">Looking through the photo.</p>
+      </div>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.crops {
+  display: grid;
+  gap: 16px;
+  align-content: start;
+  padding: 16px 24px;
+}
+
+header,
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 24px;
+  align-items: baseline;
+}
+
+.actions {
+  gap: 8px;
+}
+
+.none {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+
+.two {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 440px;
+  gap: 24px;
+}
+
+.ground {
+  display: grid;
+  place-items: center;
+  padding: 24px;
+  background: var(--ice);
+}
+
+.face {
+  position: relative;
+}
+
+.found {
+  display: grid;
+  gap: 16px;
+  align-content: start;
+}
+
+fieldset {
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
+.own {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+}
+
+.best {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 4px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+.best button {
+  display: grid;
+  width: 100%;
+  min-height: 48px;
+  padding: 4px 8px;
+  border-bottom: 4px solid var(--rule);
+}
+
+.best button[aria-pressed='true'] {
+  background: var(--ice);
+  border-bottom-color: var(--water);
+}
+
+dl {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 4px 16px;
+  margin: 0;
+}
+
+dd {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 32px;
+  gap: 8px;
+  align-items: center;
+  margin: 0;
+}
+
+.bar {
+  height: 8px;
+  background: var(--ice-deep);
+}
+
+.bar > span {
+  display: block;
+  height: 100%;
+  background: var(--water);
+}
+
+.number {
+  text-align: right;
+}
+
+@media (width < 1100px) {
+  .two {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

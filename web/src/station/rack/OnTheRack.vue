@@ -1,0 +1,153 @@
+<script setup lang="ts">
+import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { Button } from 'ant-design-vue';
+import { computed, defineAsyncComponent, onMounted } from 'vue';
+import { useRoute } from 'vue-router';
+import HungPhoto from '../../drawing/HungPhoto.vue';
+import PlanPicture from '../../field/PlanPicture.vue';
+import { attempt } from '../../notice/useTask.ts';
+import { usePiece } from '../../store/piece/piece.ts';
+import { useRack } from '../../store/rack.ts';
+import { useUnits } from '../../store/units.ts';
+import { dateWords } from '../../words/general.ts';
+import { supportWords } from '../../words/support.ts';
+import DryView from './parts/DryView.vue';
+import FamilyTree from './parts/FamilyTree.vue';
+import LifeLine from './parts/LifeLine.vue';
+import { useOnRack } from './parts/useOnRack.ts';
+
+/** One piece after its pour: how it dries, what becomes of it, how it is finished. */
+defineProps<{ pieceId: string }>();
+
+const DecideView = defineAsyncComponent(() => import('./parts/DecideView.vue'));
+const FinishView = defineAsyncComponent(() => import('./parts/FinishView.vue'));
+
+const store = usePiece();
+const rack = useRack();
+const units = useUnits();
+const route = useRoute();
+const on = useOnRack();
+onMounted(() => attempt(() => rack.load()));
+
+const VIEWS = [
+  { key: 'dry', label: 'Dry' },
+  { key: 'decide', label: 'Decide' },
+  { key: 'finish', label: 'Finish' },
+] as const;
+const view = computed(() => VIEWS.find(({ key }) => key === route.query.view)?.key ?? 'dry');
+
+const BOX_PX = 384;
+const width = computed(() => {
+  const { widthMm, heightMm } = store.piece?.support ?? { widthMm: 1, heightMm: 1 };
+  return (BOX_PX * widthMm) / Math.max(widthMm, heightMm);
+});
+const photo = computed(() => {
+  const speaks = store.piece && speakingPhoto(store.piece.photos);
+  if (!speaks) return null;
+  const { id, widthPx, heightPx, measurement } = speaks;
+  return { id, widthPx, heightPx, corners: measurement?.corners ?? null };
+});
+</script>
+
+<template>
+  <main v-if="store.piece" class="one">
+    <div class="picture">
+      <p><RouterLink to="/rack">All of the rack</RouterLink></p>
+      <div class="lies">
+        <HungPhoto
+          v-if="photo"
+          :photo="photo"
+          :support="store.piece.support"
+          :width="width"
+          :alt="store.piece.name"
+        />
+        <PlanPicture
+          v-else
+          :piece-id="store.piece.id"
+          :version="store.piece.version"
+          :width="width"
+          :alt="store.piece.name"
+        />
+      </div>
+      <h1>{{ store.piece.name }}</h1>
+      <p class="soft">
+        {{ supportWords(store.piece.support, units) }}, {{ store.piece.support.name
+        }}<template v-if="store.layers[0]">, poured {{ dateWords(store.layers[0].at) }}</template
+        >.
+        <RouterLink :to="`/results/${store.piece.id}`">Its result</RouterLink>
+      </p>
+      <FamilyTree />
+    </div>
+    <div class="work">
+      <template v-if="(on.life.value && on.dates.value) || store.piece.origin?.how === 'crop'">
+        <LifeLine
+          v-if="on.life.value && on.dates.value"
+          :life="on.life.value"
+          :dates="on.dates.value"
+          :now-ms="on.nowMs.value"
+        />
+        <nav class="views" aria-label="Views of the piece">
+          <RouterLink
+            v-for="{ key, label } in VIEWS"
+            :key="key"
+            :to="{ query: { view: key } }"
+            :aria-current="view === key ? 'page' : undefined"
+            >{{ label }}</RouterLink
+          >
+        </nav>
+        <DryView v-if="view === 'dry'" :on="on" />
+        <DecideView v-else-if="view === 'decide'" :on="on" />
+        <FinishView v-else :on="on" />
+      </template>
+      <template v-else-if="on.inShort.value.isGone">
+        <p>It was taken off its support. Its record stays.</p>
+        <DecideView :on="on" />
+      </template>
+      <div v-else class="soft">
+        <p>It is not poured yet. Once it is, it comes to the rack by itself.</p>
+        <Button type="primary" @click="$router.push(`/pour/${store.piece.id}`)">Pour it</Button>
+      </div>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.one {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 620px);
+  min-height: 100%;
+}
+
+.picture {
+  display: grid;
+  gap: 8px;
+  align-content: start;
+  padding: 16px 24px;
+}
+
+.lies {
+  display: grid;
+  place-items: center;
+  padding: 24px;
+  background: var(--ice);
+}
+
+.work {
+  display: grid;
+  gap: 16px;
+  align-content: start;
+  padding: 16px 24px;
+  border-left: 1px solid var(--rule);
+}
+
+@media (width < 1000px) {
+  .one {
+    grid-template-columns: minmax(0, 1fr);
+  }
+
+  .work {
+    border-left: 0;
+    border-top: 1px solid var(--rule);
+  }
+}
+</style>

@@ -1,0 +1,199 @@
+<script setup lang="ts">
+import { CARE_CHECKS, fallLine, type CareCheck } from '@icy-ribbon/core/piece/care';
+import { Button } from 'ant-design-vue';
+import { computed, reactive, ref, watch } from 'vue';
+import ComputedFrom from '../../../field/ComputedFrom.vue';
+import QuantityField from '../../../field/QuantityField.vue';
+import { say } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
+import { usePieces } from '../../../store/pieces.ts';
+import { useUnits } from '../../../store/units.ts';
+import { CHECK_LABELS, RISK_WORDS, sideWords } from '../../../words/care.ts';
+import BubbleLevel from './BubbleLevel.vue';
+import SlotSelect from './SlotSelect.vue';
+import type { useOnRack } from './useOnRack.ts';
+
+/** While it dries: where it lies, whether level, what may happen, and what was found when it was looked at. */
+const props = defineProps<{ on: ReturnType<typeof useOnRack> }>();
+
+const store = usePiece();
+const pieces = usePieces();
+const units = useUnits();
+
+const takeBack = (id: string) => () => attempt(() => store.takeBackCare(id));
+
+const put = (place: { shelfId: string; slotId: string } | null) =>
+  attempt(async () => {
+    const id = await store.noteCare('place', place ?? { shelfId: null, slotId: null });
+    say('Its place is kept.', takeBack(id));
+  });
+
+const draft = ref<{ acrossMmPerM: number | null; downMmPerM: number | null }>({
+  acrossMmPerM: null,
+  downMmPerM: null,
+});
+watch(
+  () => store.care.level,
+  (level) =>
+    (draft.value = { acrossMmPerM: level?.acrossMmPerM ?? null, downMmPerM: level?.downMmPerM ?? null }),
+  { immediate: true },
+);
+const keepLevel = () =>
+  attempt(async () => {
+    const { acrossMmPerM, downMmPerM } = draft.value;
+    if (acrossMmPerM === null && downMmPerM === null) return;
+    const level = { acrossMmPerM: acrossMmPerM ?? 0, downMmPerM: downMmPerM ?? 0 };
+    const known = store.care.level;
+    if (known?.acrossMmPerM === level.acrossMmPerM && known.downMmPerM === level.downMmPerM) return;
+    await store.noteCare('level', level);
+  });
+
+/** Below this it is not seen, mm. */
+const SEEN_MM = 1;
+const drift = computed(() => {
+  const perSlope = props.on.driftMmPerSlope.value;
+  if (draft.value.acrossMmPerM === null && draft.value.downMmPerM === null) return null;
+  if (perSlope === null) return null;
+  const { slopeMmPerM, towardDeg } = fallLine({
+    acrossMmPerM: draft.value.acrossMmPerM ?? 0,
+    downMmPerM: draft.value.downMmPerM ?? 0,
+  });
+  const mm = perSlope * slopeMmPerM;
+  return mm < SEEN_MM
+    ? { seen: false, words: 'Level: the design stays where it is.' }
+    : {
+        seen: true,
+        words: `Not level: until it sets the design creeps up to ${units.show('length', mm)} toward the ${sideWords(towardDeg)}. Put something under that side.`,
+      };
+});
+const stillMoves = computed(() => ['wet', 'skin'].includes(props.on.life.value?.stage ?? ''));
+
+const lengths = reactive<Partial<Record<CareCheck, number | null>>>({});
+const MEASURED: readonly CareCheck[] = ['drift', 'flatness'];
+const look = (what: CareCheck, found: boolean) =>
+  attempt(async () => {
+    const id = await store.noteCare('check', {
+      what,
+      found,
+      mm: found ? (lengths[what] ?? null) : null,
+      note: '',
+    });
+    say(`${CHECK_LABELS[what].label}: ${CHECK_LABELS[what][found ? 'found' : 'fine']}.`, takeBack(id));
+  });
+const foundOf = (what: CareCheck) => store.care.checks[what]?.data;
+
+const touched = (at: string | null) =>
+  attempt(async () => {
+    const { piece } = store;
+    if (!piece) return;
+    await pieces.noteWhen(piece, 'touchDryAt', at);
+    await store.reload();
+    if (at) say('It is touch-dry. Forecasts learn from it.', () => touched(null));
+  });
+</script>
+
+<template>
+  <div v-if="store.piece" class="dry">
+    <section class="row">
+      <label class="where">
+        <span class="label">It lies</span>
+        <SlotSelect
+          :piece-id="store.piece.id"
+          :size="store.piece.support"
+          :place="store.care.place"
+          label="Where it lies"
+          @choose="put"
+        />
+      </label>
+      <Button v-if="!store.piece.touchDryAt" @click="touched(new Date().toISOString())">
+        It is touch-dry
+      </Button>
+      <Button v-else type="link" @click="touched(null)">Not touch-dry after all</Button>
+    </section>
+    <section v-if="stillMoves" aria-labelledby="level">
+      <h2 id="level">Level, both ways</h2>
+      <BubbleLevel v-model="draft" @set="keepLevel" />
+      <p v-if="drift" :class="{ look: drift.seen }">{{ drift.words }} <ComputedFrom calculation="drift" /></p>
+    </section>
+    <section v-if="on.film.value" aria-labelledby="risks">
+      <h2 id="risks">What may happen</h2>
+      <p>
+        {{ units.show('depth', on.film.value.thickMm) }} of paint lie where most of it does.
+        {{ on.risks.value.map(({ code }) => RISK_WORDS[code]).join(' ') || 'Nothing speaks for cracks.' }}
+        <ComputedFrom calculation="touch-dry" />
+      </p>
+    </section>
+    <section aria-labelledby="checks">
+      <h2 id="checks">Look again</h2>
+      <ul>
+        <li v-for="what in CARE_CHECKS" :key="what">
+          <span>{{ CHECK_LABELS[what].label }}</span>
+          <QuantityField
+            v-if="MEASURED.includes(what)"
+            :model-value="lengths[what] ?? foundOf(what)?.mm ?? null"
+            :label="`${CHECK_LABELS[what].label}, how far`"
+            quantity="depth"
+            bare
+            @update:model-value="lengths[what] = $event"
+          />
+          <span v-else></span>
+          <Button
+            v-for="found in [false, true]"
+            :key="String(found)"
+            :aria-pressed="foundOf(what)?.found === found"
+            :class="{ on: foundOf(what)?.found === found }"
+            @click="look(what, found)"
+          >
+            {{ CHECK_LABELS[what][found ? 'found' : 'fine'] }}
+          </Button>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.dry {
+  display: grid;
+  gap: 16px;
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+}
+
+.where {
+  display: grid;
+  gap: 4px;
+}
+
+h2 {
+  margin-bottom: 8px;
+  font-size: var(--type-text);
+}
+
+ul {
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 120px 132px 132px;
+  gap: 8px;
+  align-items: center;
+  min-height: 44px;
+  border-top: 1px solid var(--rule);
+}
+
+.on {
+  font-weight: var(--weight-strong);
+  background: var(--ice);
+  border-color: var(--ink);
+}
+</style>

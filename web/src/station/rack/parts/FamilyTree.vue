@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { api, type Piece, type PieceSummary } from '@icy-ribbon/contract';
+import { ref, watch } from 'vue';
+import { allPages } from '../../../api/allPages.ts';
+import { call } from '../../../api/client.ts';
+import HungPhoto from '../../../drawing/HungPhoto.vue';
+import { usePiece } from '../../../store/piece/piece.ts';
+import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { ORIGIN_WORDS } from '../../../words/care.ts';
+
+/** The piece that this one came out of, and those that came out of it, their pictures side by side. */
+const store = usePiece();
+const parent = ref<Piece | null>(null);
+const isLost = ref(false);
+const children = ref<PieceSummary[]>([]);
+
+watch(
+  () => store.piece?.id,
+  async (id) => {
+    const origin = store.piece?.origin;
+    parent.value = null;
+    isLost.value = false;
+    children.value = [];
+    if (!id) return;
+    if (origin) {
+      parent.value = await call(api.pieces.get, { params: { id: origin.pieceId } }).catch(() => null);
+      isLost.value = parent.value === null;
+    }
+    children.value = await allPages(
+      (query) => call(api.pieces.list, { query: { ...query, originId: id } }),
+      PAGE,
+    ).catch(() => []);
+  },
+  { immediate: true },
+);
+
+const PAGE = 200;
+const SMALL_PX = 64;
+const widthOf = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }) =>
+  (SMALL_PX * widthMm) / Math.max(widthMm, heightMm);
+function photoOf({ photos }: Piece) {
+  const photo = speakingPhoto(photos);
+  return photo && { ...photo, corners: photo.measurement?.corners ?? null };
+}
+</script>
+
+<template>
+  <section v-if="parent || isLost || children.length > 0" aria-label="Family of the piece" class="family">
+    <p v-if="isLost" class="soft">The piece it came out of was deleted.</p>
+    <RouterLink v-if="parent" :to="`/rack/${parent.id}`">
+      <HungPhoto
+        v-if="photoOf(parent)"
+        :photo="photoOf(parent)!"
+        :support="parent.support"
+        :width="widthOf(parent.support)"
+        alt=""
+      />
+      <span
+        ><strong>{{ parent.name }}</strong
+        ><span class="soft">{{ ORIGIN_WORDS[store.piece!.origin!.how].from }}</span></span
+      >
+    </RouterLink>
+    <RouterLink v-for="child in children" :key="child.id" :to="`/rack/${child.id}`">
+      <HungPhoto
+        v-if="child.photo"
+        :photo="child.photo"
+        :support="child.support"
+        :width="widthOf(child.support)"
+        alt=""
+      />
+      <span
+        ><strong>{{ child.name }}</strong
+        ><span class="soft">{{ child.origin ? ORIGIN_WORDS[child.origin.how].to : '' }}</span></span
+      >
+    </RouterLink>
+  </section>
+</template>
+
+<style scoped>
+.family {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 24px;
+  padding-top: 8px;
+  border-top: 1px solid var(--rule);
+}
+
+a {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  color: var(--ink);
+  text-decoration: none;
+}
+
+a > span {
+  display: grid;
+}
+
+.soft {
+  font-size: var(--type-note);
+}
+</style>
