@@ -29,7 +29,7 @@ export async function fillWithPours(db: Db, count: number): Promise<void> {
       supportId: support.id,
       note: '',
       aims: NO_AIMS,
-      colors: null,
+      colors: null, origin: null,
     } as const;
     const { id } = await createPiece(trx, { id: randomUUID(), ...given });
     for (const role of ['base', 'color', 'color'] as const) {

@@ -137,6 +137,11 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
         : `Spun at ${rpm.toFixed(0)} turns a minute; slow and several times is the rule.`,
     nextTime: `Keep below ${LIMITS.spinRpm.most} turns a minute, both ways.`,
   }),
+  'not-level': ({ slopeMmPerM, driftMm }, say) => ({
+    name: 'The rack was not level',
+    evidence: `It lay ${slopeMmPerM.toFixed(1)}\u00a0mm on a meter off level: the design creeps up to ${say.depth(driftMm)} until it sets.`,
+    nextTime: 'Level the rack both ways before it is laid down.',
+  }),
   'paint-much': ({ mm }, say) => ({
     name: 'Too much wet paint',
     evidence: `${say.depth(mm)} of paint were laid, run-off not counted.`,

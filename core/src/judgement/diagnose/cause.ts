@@ -54,6 +54,7 @@ export interface CauseFacts {
   readonly 'torched-late': { torchedAfterAir: boolean };
   readonly 'spun-fast': { rpm: number };
   readonly 'paint-much': { mm: number };
+  readonly 'not-level': { slopeMmPerM: number; driftMm: number };
   readonly 'not-torched': { torches: number };
   readonly 'mix-fresh': { restedHours: number };
   /** Cups that hold silicone, by name. */

@@ -196,6 +196,13 @@ const CASES: readonly [string, FaultKind, Partial<PourRecord>, CauseCode, object
     { repairs: 1 },
   ],
   ['a late torch', 'specks', { torchedAfterAir: true }, 'torched-late', { torchedAfterAir: true }],
+  [
+    'a rack off level',
+    'moved-overnight',
+    { level: { acrossMmPerM: 6, downMmPerM: 0 } },
+    'not-level',
+    { slopeMmPerM: 6 },
+  ],
   ['a fast spinner', 'warped', { spins: [{ rpm: 150, seconds: 8 }] }, 'spun-fast', { rpm: 150 }],
   [
     'much water',

@@ -1,5 +1,7 @@
 import { LIMITS, windowFor } from '../../paint/stage/index.ts';
 import { airTool } from '../../flow/air/index.ts';
+import { driftPerSlope } from '../drying/index.ts';
+import { fallLine } from '../../piece/care/index.ts';
 import { patchContrast } from '../../piece/repair/index.ts';
 import { mudOf } from '../../piece/order/index.ts';
 import { usualBaseMm } from '../../piece/amount/index.ts';
@@ -281,6 +283,15 @@ export const CAUSE_ROWS = [
     return { weight: beyond(mm, LIMITS.wetPaintMm.most), facts: { mm } };
   }),
 
+  row('not-level', ['moved-overnight'], ({ pour }) => {
+    if (!pour.level) return missing('level');
+    const perSlope = driftPerSlope(pour);
+    if (perSlope === null) return missing('laid');
+    const { slopeMmPerM } = fallLine(pour.level);
+    const driftMm = slopeMmPerM * perSlope;
+    return { weight: beyond(driftMm, LIMITS.driftMm.most), facts: { slopeMmPerM, driftMm } };
+  }),
+
   row('not-torched', ['pinholes'], ({ pour: { torches } }) => ({
     weight: torches === 0 ? 0.6 : 0.1,
     facts: { torches },
@@ -308,7 +319,6 @@ export const NEVER_RECORDED: Readonly<Partial<Record<FaultKind, Missing>>> = {
   warped: 'level',
   cracks: 'ceiling-paint',
   crust: 'skin',
-  'moved-overnight': 'level',
   'fish-eyes': 'top-coat',
   'bare-corner': 'corners',
 };

@@ -1,4 +1,5 @@
 import { cupColor } from '../../paint/color/index.ts';
+import { CARE_CHECKS, careState, type CareCheck, type CareState, type LoggedCare } from '../../piece/care/index.ts';
 import type { FaultKind } from './faults.ts';
 import { cupStates, type ReadingRecord, type TestedCup } from '../../thickness/learn/index.ts';
 import {
@@ -57,6 +58,8 @@ export interface ComparedPiece {
   readonly mixes: readonly PieceCup[];
   readonly readings: readonly ReadingRecord[];
   readonly events: readonly PieceEvent[];
+  /** What happened after its pour. */
+  readonly care?: readonly LoggedCare[] | undefined;
   readonly photos: readonly { readonly state: string; readonly measurement: PieceMeasurement | null }[];
   readonly judgement: {
     readonly rating: number | null;
@@ -73,6 +76,7 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
   const waits = dataOf(events, 'wait');
   const room = dataOf(events, 'room').findLast(({ standIn }) => !standIn);
   const { states } = cupStates(piece.mixes, piece.readings, (mixId) => laidMgOf(piece.events, mixId));
+  const care = careState(piece.care ?? []);
   const pouredAt = layers[0]?.at ?? null;
   const lastAir = passes.at(-1)?.at;
   return {
@@ -134,12 +138,28 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
     addedMg: layers.filter(({ data }) => data.moment === 'add').reduce((sum, { data }) => sum + data.mg, 0),
     repairs: eventsOfKind(events, 'repair').length,
     blowTest: dataOf(events, 'blow-test').at(-1) ?? null,
+    level: care.level,
     temperatureC: room?.temperatureC ?? null,
     humidityPercent: room?.humidityPercent ?? null,
     outcome: outcomeOf(piece),
     rating: piece.judgement?.rating ?? null,
-    faults: piece.judgement?.faults ?? [],
+    faults: [...(piece.judgement?.faults ?? []), ...foundLater(piece, care)],
   };
+}
+
+const FAULT_OF: Partial<Readonly<Record<CareCheck, FaultKind>>> = {
+  cracks: 'cracks',
+  drift: 'moved-overnight',
+  pinholes: 'pinholes',
+};
+
+/** What was found on the rack and is not pinned already: it is asked for as any other fault. */
+function foundLater({ judgement }: Pick<ComparedPiece, 'judgement'>, { checks }: CareState) {
+  return CARE_CHECKS.flatMap((what) => {
+    const kind = checks[what]?.data.found ? FAULT_OF[what] : undefined;
+    const isPinned = judgement?.faults.some((each) => each.kind === kind);
+    return kind && !isPinned ? [{ kind, mixId: null }] : [];
+  });
 }
 
 /** Where paint was planned to lie: by the plan as it was when the pour began, else as it is now. */

@@ -1,3 +1,4 @@
+import type { CareData } from '../../piece/care/index.ts';
 import type { PassData } from '../../piece/event/index.ts';
 import type { FaultKind } from './faults.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
@@ -76,6 +77,8 @@ export interface PourRecord {
   readonly repairs?: number | undefined;
   /** What the base did when it was blown alone. */
   readonly blowTest?: { readonly moves: boolean; readonly runsOver: boolean } | null | undefined;
+  /** How far from level it dried, mm on a meter each way; null when nobody looked. */
+  readonly level?: CareData['level'] | null | undefined;
   readonly temperatureC: number | null;
   readonly humidityPercent: number | null;
   readonly outcome: Outcome | null;

@@ -33,6 +33,7 @@ it('the lines are where the trade draws them (common practice, no published sour
     baseMuch: { most: 1.8 },
     middleMm: { thick: 4.5 },
     spinShearPa: { most: 20 },
+    driftMm: { most: 5 },
     restHours: { least: 1, aim: 8 },
   });
 });

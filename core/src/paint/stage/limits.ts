@@ -61,6 +61,8 @@ export const LIMITS = {
   baseMuch: { most: 1.8 },
   /** Of a spin: the stress that gravity and the turn put on the paint at the rim, Pa; more draws cells out. */
   spinShearPa: { most: 20 },
+  /** How far a design may creep until it sets before it is seen, mm. */
+  driftMm: { most: 5 },
   /** Hours until most bubbles have left a mix, and until all have. */
   restHours: { least: 1, aim: 8 },
 } as const;

@@ -1,4 +1,5 @@
 import type { WorkDate } from '@icy-ribbon/core/piece/care';
+import type { Pot } from '../../../store/coatKit.ts';
 import { rackConflicts } from './conflicts.ts';
 import { cropSize, onFace } from './cropRequest.ts';
 import { datesByDay } from './datesByDay.ts';
@@ -51,14 +52,14 @@ describe('the calendar', () => {
 });
 
 describe('a pot at the scale', () => {
-  const pot = {
-    ...{ id: 'x', kind: 'resin', pieces: [], step: 'weigh', sinceMs: 0, stirredAtMs: null, note: '' },
+  const pot: Pot = {
+    ...{ id: 'x', kind: 'resin', pieces: [], step: 'weigh', sinceMs: 0, stirredAtMs: null, note: '' } as const,
     parts: [
       { name: 'Part A', mg: 60_000, bottle: 0 },
       { name: 'Part B', mg: 30_000, bottle: 1 },
     ],
     weighed: [0, 0],
-  } as const;
+  };
 
   it('what came of the first part sets the other: the ratio counts', () => {
     const next = withWeight(pot, 0, 66_000, 300);

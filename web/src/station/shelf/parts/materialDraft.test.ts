@@ -1,5 +1,5 @@
 import { stockLeftMg } from '@icy-ribbon/core/paint/material';
-import type { Equipment, ShelvedMaterial } from '@icy-ribbon/contract';
+import type { Blower, ShelvedMaterial, Vessel } from '@icy-ribbon/contract';
 import { materialCreateSchema, supportCreateSchema } from '@icy-ribbon/contract';
 import { AIR_TOOLS } from '@icy-ribbon/core/flow/air';
 import { emptySupport } from '../../../field/supportDraft.ts';
@@ -108,9 +108,9 @@ describe('cups and blowers while they are edited', () => {
   });
 
   it('what is edited is what is kept', () => {
-    const vessel = { ...emptyVessel(), name: 'Jar', id: 'v', version: 2 } as unknown as Equipment;
+    const vessel = { ...emptyVessel(), name: 'Jar', id: 'v', version: 2 } as unknown as Vessel & Blower;
     expect(equipmentDraft(vessel)).toEqual({ ...emptyVessel(), name: 'Jar' });
-    const blower = { ...emptyBlower('straw'), name: 'Straw', id: 's', version: 1 } as unknown as Equipment;
+    const blower = { ...emptyBlower('straw'), name: 'Straw', id: 's', version: 1 } as unknown as Vessel & Blower;
     expect(equipmentDraft(blower)).toEqual({ ...emptyBlower('straw'), name: 'Straw' });
   });
 });
