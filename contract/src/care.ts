@@ -99,6 +99,9 @@ export const careEventSchema = z.discriminatedUnion('kind', [
     'price',
     z.object({
       hours: z.number('Give the hours.').min(0, 'Give 0 hours or more.').max(10_000, 'At most 10,000 hours.'),
+      paintCents: centsSchema,
+      supportCents: centsSchema,
+      coatCents: centsSchema,
       otherCents: centsSchema,
       askedCents: centsSchema.nullable(),
     }),

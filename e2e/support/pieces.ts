@@ -104,3 +104,13 @@ export function splitDutch(studio: Studio): Promise<string> {
     cup('Sea green', 'color', 60_000),
   ]);
 }
+
+/** The id of a piece of the demo. */
+export async function pieceNamed(studio: Studio, name: string): Promise<string> {
+  const { items } = await send<Json & { items: (Json & { name: string })[] }>(
+    studio,
+    'GET',
+    '/api/pieces?pageSize=200',
+  );
+  return items.find((piece) => piece.name === name)!.id;
+}

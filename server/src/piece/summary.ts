@@ -67,6 +67,7 @@ export function summarize(piece: Piece): PieceSummary {
       mixedAt: state.phase === 'mixed' ? (mix.additions.at(-1)?.at ?? null) : null,
     };
   });
+  const care = careInShort(piece.care, piece.topCoatedAt);
   const progress = pieceProgress({
     cups: states,
     planned: piece.plan !== null,
@@ -76,6 +77,7 @@ export function summarize(piece: Piece): PieceSummary {
     judged: piece.judgement !== null,
     verdict: piece.judgement?.verdict,
     cropped: piece.origin?.how === 'crop',
+    care: { isCoated: care.coats.length > 0, isDone: care.isDone },
   });
   return {
     id: piece.id,
@@ -89,7 +91,7 @@ export function summarize(piece: Piece): PieceSummary {
     topCoatedAt: piece.topCoatedAt,
     touchDryAt: piece.touchDryAt,
     drying: dryingOf(piece),
-    care: careInShort(piece.care, piece.topCoatedAt),
+    care,
     origin: piece.origin,
     ...progress,
     mixes,

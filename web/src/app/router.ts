@@ -144,6 +144,25 @@ export const router = createRouter({
       meta: { station: 'rack', title: 'A coat at the scale' },
     },
     {
+      path: '/rack/:pieceId/record',
+      name: 'record',
+      component: () => import('../station/rack/OnePageRecord.vue'),
+      props: true,
+      meta: { station: 'rack', title: 'Record' },
+    },
+    {
+      path: '/labels',
+      name: 'labels',
+      component: () => import('../station/rack/LabelSheet.vue'),
+      meta: { station: 'rack', title: 'Labels' },
+    },
+    {
+      path: '/show',
+      name: 'show',
+      component: () => import('../station/rack/ContactSheet.vue'),
+      meta: { station: 'rack', title: 'Contact sheet' },
+    },
+    {
       path: '/safekeeping',
       name: 'safekeeping',
       component: () => import('../station/safekeeping/SafekeepingStation.vue'),

@@ -11,7 +11,7 @@ export const MIDDLE_WORDS: Readonly<Record<Middle, string>> = {
 
 const CAUTION_OF: Readonly<Record<AirPower, string>> = {
   breath: CAUTIONS.breath,
-  battery: CAUTIONS.coolAir,
+  battery: `${CAUTIONS.coolAir} ${CAUTIONS.mains}`,
   mains: `${CAUTIONS.coolAir} ${CAUTIONS.mains}`,
 };
 

@@ -1,5 +1,11 @@
 import { cupColor } from '../../paint/color/index.ts';
-import { CARE_CHECKS, careState, type CareCheck, type CareState, type LoggedCare } from '../../piece/care/index.ts';
+import {
+  CARE_CHECKS,
+  careState,
+  type CareCheck,
+  type CareState,
+  type LoggedCare,
+} from '../../piece/care/index.ts';
 import type { FaultKind } from './faults.ts';
 import { cupStates, type ReadingRecord, type TestedCup } from '../../thickness/learn/index.ts';
 import {

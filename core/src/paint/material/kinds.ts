@@ -107,6 +107,7 @@ export const MATERIAL_KINDS = [
     densityGPerMl: 1.03,
     solids: 0.35,
     binder: 0.3,
+    hazards: ['spoilt'],
     note: 'The usual Dutch medium. Strain it, keep it closed; a rotten smell means spoilt.',
   },
   {
@@ -117,6 +118,7 @@ export const MATERIAL_KINDS = [
     densityGPerMl: 1.03,
     solids: 0.35,
     binder: 0.3,
+    hazards: ['spoilt'],
     note: 'The activator medium; not sold everywhere.',
   },
   {
@@ -147,6 +149,7 @@ export const MATERIAL_KINDS = [
     densityGPerMl: 1.12,
     solids: 0.5,
     binder: 0.44,
+    hazards: ['spoilt'],
     note: 'House paint without pigment; the body of the bloom medium.',
   },
   {
@@ -158,6 +161,7 @@ export const MATERIAL_KINDS = [
     waterLimit: TUBE_WATER,
     solids: 0.55,
     binder: 0.27,
+    hazards: ['ceiling'],
     note: 'Low sheen or semi-gloss, for pillows. Not ceiling paint: it is chalky and cracks.',
   },
   {

@@ -56,6 +56,9 @@ export interface CareData {
   readonly show: { readonly name: string; readonly opensOn: string | null; readonly hanging: string };
   readonly price: {
     readonly hours: number;
+    readonly paintCents: number;
+    readonly supportCents: number;
+    readonly coatCents: number;
     readonly otherCents: number;
     readonly askedCents: number | null;
   };

@@ -15,6 +15,8 @@ export interface PieceFacts {
   readonly passes: number;
   readonly photos: number;
   readonly judged: boolean;
+  /** It got a coat, or nothing more is done to it: it hangs, waits as a ground, is sold. */
+  readonly care?: { readonly isCoated: boolean; readonly isDone: boolean } | undefined;
   /** Cut out of another piece: nothing is poured for it. */
   readonly cropped?: boolean | undefined;
   /** Judged good enough to finish, to rework or to scrape off: the work goes on at the rack. */
@@ -41,6 +43,12 @@ export function pieceProgress(facts: PieceFacts): PieceProgress {
   const toWeigh = facts.cups.filter((cup) => cup.phase !== 'mixed').length;
   if (facts.cropped) {
     return { phase: 'judged', station: 'rack', next: 'Finish it, or hang it as it is.' };
+  }
+  if (facts.judged && facts.care?.isDone) {
+    return { phase: 'judged', station: 'rack', next: 'Show it.' };
+  }
+  if (facts.judged && facts.care?.isCoated) {
+    return { phase: 'judged', station: 'rack', next: 'Let its coat cure.' };
   }
   if (facts.judged && facts.verdict && facts.verdict !== 'keep') {
     return { phase: 'judged', station: 'rack', next: GOES_ON[facts.verdict] };

@@ -4,6 +4,7 @@ import type { Place } from '@icy-ribbon/core/piece/plan';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
+import ClosingList from '../../field/ClosingList.vue';
 import BlowStep from './parts/BlowStep.vue';
 import ChangeEvent from './parts/ChangeEvent.vue';
 import LayStep from './parts/LayStep.vue';
@@ -109,10 +110,14 @@ useShortcuts('Pour', [
         :total="steps.length"
         @change="otherwise"
       />
-      <p v-else-if="mode === 'sheet'" class="over">
-        The run sheet is done.
-        <RouterLink :to="{ name: 'result', params: { pieceId } }">Photograph and judge it.</RouterLink>
-      </p>
+      <div v-else-if="mode === 'sheet'" class="over">
+        <p>
+          The run sheet is done.
+          <RouterLink :to="{ name: 'result', params: { pieceId } }">Photograph and judge it</RouterLink>, or
+          <RouterLink :to="{ name: 'rack-piece', params: { pieceId } }">lay it on the rack</RouterLink>.
+        </p>
+        <ClosingList />
+      </div>
       <LayStep
         v-else-if="mode === 'lay'"
         v-model:stroke="stroke"

@@ -20,6 +20,8 @@ import { useOnRack } from './parts/useOnRack.ts';
 defineProps<{ pieceId: string }>();
 
 const DecideView = defineAsyncComponent(() => import('./parts/DecideView.vue'));
+const LinesView = defineAsyncComponent(() => import('./parts/LinesView.vue'));
+const SellView = defineAsyncComponent(() => import('./parts/SellView.vue'));
 const FinishView = defineAsyncComponent(() => import('./parts/FinishView.vue'));
 
 const store = usePiece();
@@ -32,7 +34,9 @@ onMounted(() => attempt(() => rack.load()));
 const VIEWS = [
   { key: 'dry', label: 'Dry' },
   { key: 'decide', label: 'Decide' },
-  { key: 'finish', label: 'Finish' },
+  { key: 'lines', label: 'Lines' },
+  { key: 'finish', label: 'Top coat' },
+  { key: 'sell', label: 'Show and sell' },
 ] as const;
 const view = computed(() => VIEWS.find(({ key }) => key === route.query.view)?.key ?? 'dry');
 
@@ -97,7 +101,9 @@ const photo = computed(() => {
         </nav>
         <DryView v-if="view === 'dry'" :on="on" />
         <DecideView v-else-if="view === 'decide'" :on="on" />
-        <FinishView v-else :on="on" />
+        <LinesView v-else-if="view === 'lines'" />
+        <FinishView v-else-if="view === 'finish'" :on="on" />
+        <SellView v-else />
       </template>
       <template v-else-if="on.inShort.value.isGone">
         <p>It was taken off its support. Its record stays.</p>

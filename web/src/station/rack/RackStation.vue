@@ -23,6 +23,7 @@ import ShelfForm from './parts/ShelfForm.vue';
 import ShelfFront from './parts/ShelfFront.vue';
 import { emptyShelf, shelfDraft, shelfInput, type ShelfDraft } from './parts/shelfDraft.ts';
 
+const ShowList = defineAsyncComponent(() => import('./parts/ShowList.vue'));
 const WorkCalendar = defineAsyncComponent(() => import('./parts/WorkCalendar.vue'));
 
 const rack = useRack();
@@ -43,6 +44,7 @@ onMounted(() =>
 const VIEWS = [
   { key: 'shelves', label: 'Shelves' },
   { key: 'calendar', label: 'Calendar' },
+  { key: 'show', label: 'Shows and sales' },
 ] as const;
 const view = computed(() => VIEWS.find(({ key }) => key === route.query.view)?.key ?? 'shelves');
 
@@ -120,6 +122,7 @@ const removeShelf = (shelf: Shelf) =>
       </Button>
     </header>
     <WorkCalendar v-if="view === 'calendar'" />
+    <ShowList v-else-if="view === 'show'" />
     <template v-else>
       <p v-for="conflict in conflicts" :key="conflict" class="look" role="status">{{ conflict }}</p>
       <div ref="bench" class="shelves">

@@ -1,5 +1,6 @@
 import { api, type DamagedRecord, type JudgementPut, type Piece, type PiecePlan } from '@icy-ribbon/contract';
 import { cupColor } from '@icy-ribbon/core/paint/color';
+import { careInShort } from '@icy-ribbon/core/piece/care';
 import { laidMgOf } from '@icy-ribbon/core/piece/event';
 import { pieceProgress } from '@icy-ribbon/core/piece/progress';
 import type { Aims } from '@icy-ribbon/core/paint/stage';
@@ -56,6 +57,8 @@ export const usePiece = defineStore('piece', () => {
       .filter((cup) => cup.state.phase !== 'mixed')
       .sort((a, b) => Number(b.mix.role === 'medium') - Number(a.mix.role === 'medium')),
   );
+  /** What the log after its pour comes to. */
+  const inShort = computed(() => careInShort(piece.value?.care ?? [], piece.value?.topCoatedAt ?? null));
   const progress = computed(() =>
     pieceProgress({
       cups: cups.value.map((cup) => cup.state),
@@ -66,6 +69,7 @@ export const usePiece = defineStore('piece', () => {
       judged: Boolean(piece.value?.judgement),
       verdict: piece.value?.judgement?.verdict,
       cropped: piece.value?.origin?.how === 'crop',
+      care: { isCoated: inShort.value.coats.length > 0, isDone: inShort.value.isDone },
     }),
   );
 

@@ -17,7 +17,7 @@ import { useShelf } from '../../../store/shelf.ts';
 import { useUnits } from '../../../store/units.ts';
 import { fillWords, stageWords } from '../../../words/cup.ts';
 import { driesTo } from './driesTo.ts';
-import { cupCostCents } from './setCheck.ts';
+import { cupCostCents } from '../../../store/cupCost.ts';
 import { partsWords, ROLE_LABELS } from '../../../words/general.ts';
 
 const props = defineProps<{ cup: Cup; pxPerCm: number; labels: 'beside' | 'over' }>();

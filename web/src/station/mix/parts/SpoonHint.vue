@@ -25,7 +25,7 @@ const spoons = computed(() => {
       <RadioButton value="smidgen 1/32">1/32 tsp</RadioButton>
       <RadioButton value="smidgen 1/16">1/16 tsp</RadioButton>
     </RadioGroup>
-    <p class="look">{{ CAUTIONS.dust }} {{ CAUTIONS.deferral }}</p>
+    <p class="look">{{ CAUTIONS.dust }} {{ CAUTIONS.stirSlowly }} {{ CAUTIONS.deferral }}</p>
   </div>
 </template>
 

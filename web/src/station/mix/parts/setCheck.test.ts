@@ -1,5 +1,6 @@
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
-import { cupCostCents, shortMaterials } from './setCheck.ts';
+import { cupCostCents } from '../../../store/cupCost.ts';
+import { shortMaterials } from './setCheck.ts';
 
 const shelf = (id: string, more: Partial<ShelvedMaterial>) =>
   ({ id, name: id, stockMg: null, usedMg: 0, priceCents: null, packMg: null, ...more }) as ShelvedMaterial;

@@ -2,6 +2,7 @@
 import { CARE_CHECKS, fallLine, type CareCheck } from '@icy-ribbon/core/piece/care';
 import { Button } from 'ant-design-vue';
 import { computed, reactive, ref, watch } from 'vue';
+import ClosingList from '../../../field/ClosingList.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { say } from '../../../notice/notices.ts';
@@ -124,6 +125,7 @@ const touched = (at: string | null) =>
         <ComputedFrom calculation="touch-dry" />
       </p>
     </section>
+    <ClosingList v-if="stillMoves || store.care.closed.size > 0" />
     <section aria-labelledby="checks">
       <h2 id="checks">Look again</h2>
       <ul>

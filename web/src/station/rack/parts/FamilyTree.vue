@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { api, type Piece, type PieceSummary } from '@icy-ribbon/contract';
-import { ref, watch } from 'vue';
+import { careState } from '@icy-ribbon/core/piece/care';
+import { computed, ref, watch } from 'vue';
 import { allPages } from '../../../api/allPages.ts';
 import { call } from '../../../api/client.ts';
 import HungPhoto from '../../../drawing/HungPhoto.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import SketchOverlay from './SketchOverlay.vue';
 import { ORIGIN_WORDS } from '../../../words/care.ts';
 
 /** The piece that this one came out of, and those that came out of it, their pictures side by side. */
@@ -35,6 +37,13 @@ watch(
 );
 
 const PAGE = 200;
+/** The change as it was sketched, to be held against what came of it. */
+const sketched = computed(() =>
+  store.piece?.origin?.how === 'alter' && parent.value
+    ? careState(parent.value.care).sketches.find(({ chosen }) => chosen)
+    : undefined,
+);
+const NO_MASKS = new Map<string, string>();
 const SMALL_PX = 64;
 const widthOf = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }) =>
   (SMALL_PX * widthMm) / Math.max(widthMm, heightMm);
@@ -48,16 +57,22 @@ function photoOf({ photos }: Piece) {
   <section v-if="parent || isLost || children.length > 0" aria-label="Family of the piece" class="family">
     <p v-if="isLost" class="soft">The piece it came out of was deleted.</p>
     <RouterLink v-if="parent" :to="`/rack/${parent.id}`">
-      <HungPhoto
-        v-if="photoOf(parent)"
-        :photo="photoOf(parent)!"
-        :support="parent.support"
-        :width="widthOf(parent.support)"
-        alt=""
-      />
+      <span v-if="photoOf(parent)" class="drawn">
+        <HungPhoto
+          :photo="photoOf(parent)!"
+          :support="parent.support"
+          :width="widthOf(parent.support) * (sketched ? 2 : 1)"
+          alt=""
+        />
+        <SketchOverlay v-if="sketched" :support="parent.support" :marks="sketched.marks" :masks="NO_MASKS" />
+      </span>
       <span
         ><strong>{{ parent.name }}</strong
-        ><span class="soft">{{ ORIGIN_WORDS[store.piece!.origin!.how].from }}</span></span
+        ><span class="soft">{{
+          sketched
+            ? `as it was, with the sketch "${sketched.name}"`
+            : ORIGIN_WORDS[store.piece!.origin!.how].from
+        }}</span></span
       >
     </RouterLink>
     <RouterLink v-for="child in children" :key="child.id" :to="`/rack/${child.id}`">
@@ -95,6 +110,10 @@ a {
 
 a > span {
   display: grid;
+}
+
+.drawn {
+  position: relative;
 }
 
 .soft {

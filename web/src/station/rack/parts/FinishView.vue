@@ -46,7 +46,10 @@ const warnings = computed(() =>
 const others = computed(() =>
   rack.drying.filter(
     ({ piece, life }) =>
-      piece.id !== store.piece?.id && life.stage === 'coatable' && piece.care.coats.length === 0,
+      piece.id !== store.piece?.id &&
+      life.stage === 'coatable' &&
+      piece.care.coats.length === 0 &&
+      (piece.care.decision === null || piece.care.decision === 'finish'),
   ),
 );
 const together = ref<string[]>([]);
@@ -105,7 +108,7 @@ const noteCoat = () =>
   });
 const takeBack = (id: string) => attempt(() => store.takeBackCare(id));
 const caution = computed(() =>
-  kind.value === 'resin' ? `${CAUTIONS.resin} ${CAUTIONS.torch}` : CAUTIONS.varnish,
+  kind.value === 'resin' ? `${CAUTIONS.resin} ${CAUTIONS.suit} ${CAUTIONS.torch}` : CAUTIONS.varnish,
 );
 </script>
 
@@ -117,23 +120,38 @@ const caution = computed(() =>
         <input v-model="kind" type="radio" name="coat" :value="each" />{{ COAT_LABELS[each] }}
       </label>
     </fieldset>
-    <form v-if="kind === 'resin'" class="fields" @submit.prevent="atTheScale">
-      <QuantityField v-model="kit.resin.thicknessMm" label="Thickness of the coat" quantity="depth" />
-      <NumberField v-model="kit.resin.dripPercent" label="Drips off" unit="%" :digits="0" />
-      <QuantityField v-model="kit.resin.maxPourMm" label="Deepest pour of the kit" quantity="depth" />
-      <NumberField v-model="kit.resin.openMinutes" label="Open time" unit="min" :digits="0" />
-      <NumberField v-model="kit.resin.a" label="Part A of the ratio" unit="" />
-      <NumberField v-model="kit.resin.b" label="Part B of the ratio" unit="" />
-      <fieldset class="choice by" aria-label="The ratio is">
-        <label v-for="by in ['volume', 'mass'] as const" :key="by" :class="{ on: kit.resin.by === by }">
-          <input v-model="kit.resin.by" type="radio" name="resin-by" :value="by" />by
-          {{ by === 'mass' ? 'weight' : by }}
-        </label>
-      </fieldset>
-      <NumberField v-model="kit.resin.densityA" label="Density of A" unit="g/ml" />
-      <NumberField v-model="kit.resin.densityB" label="Density of B" unit="g/ml" />
-      <QuantityField v-model="kit.resin.leftAMg" label="A still holds" quantity="mass" />
-      <QuantityField v-model="kit.resin.leftBMg" label="B still holds" quantity="mass" />
+    <form v-if="kind === 'resin'" class="resin" @submit.prevent="atTheScale">
+      <div class="fields">
+        <QuantityField v-model="kit.resin.thicknessMm" label="Thickness of the coat" quantity="depth" />
+        <NumberField v-model="kit.resin.dripPercent" label="Drips off" unit="%" :digits="0" />
+        <QuantityField v-model="kit.resin.leftAMg" label="A still holds" quantity="mass" />
+        <QuantityField v-model="kit.resin.leftBMg" label="B still holds" quantity="mass" />
+      </div>
+      <details>
+        <summary>
+          The kit
+          <span class="soft">
+            {{ kit.resin.a ?? '?' }} to {{ kit.resin.b ?? '?' }} by
+            {{ kit.resin.by === 'mass' ? 'weight' : 'volume' }}, at most
+            {{ units.show('depth', kit.resin.maxPourMm ?? 0) }} a pour, open
+            {{ kit.resin.openMinutes ?? '?' }}&nbsp;min
+          </span>
+        </summary>
+        <div class="fields">
+          <NumberField v-model="kit.resin.a" label="Part A of the ratio" unit="" />
+          <NumberField v-model="kit.resin.b" label="Part B of the ratio" unit="" />
+          <fieldset class="choice by" aria-label="The ratio is">
+            <label v-for="by in ['volume', 'mass'] as const" :key="by" :class="{ on: kit.resin.by === by }">
+              <input v-model="kit.resin.by" type="radio" name="resin-by" :value="by" />by
+              {{ by === 'mass' ? 'weight' : by }}
+            </label>
+          </fieldset>
+          <NumberField v-model="kit.resin.densityA" label="Density of A" unit="g/ml" />
+          <NumberField v-model="kit.resin.densityB" label="Density of B" unit="g/ml" />
+          <QuantityField v-model="kit.resin.maxPourMm" label="Deepest pour of the kit" quantity="depth" />
+          <NumberField v-model="kit.resin.openMinutes" label="Open time" unit="min" :digits="0" />
+        </div>
+      </details>
     </form>
     <form v-else-if="kind === 'varnish'" class="fields" @submit.prevent="atTheScale">
       <NumberField v-model="kit.varnish.coats" label="Coats" unit="" :digits="0" />
@@ -181,10 +199,7 @@ const caution = computed(() =>
       </Button>
       <Button @click="noteCoat">It is on already</Button>
     </div>
-    <p class="soft">
-      {{ caution }} Not food-safe; what a hot cup may do the maker says. {{ CAUTIONS.drain }}
-      {{ CAUTIONS.deferral }}
-    </p>
+    <p class="soft">{{ caution }} {{ CAUTIONS.food }} {{ CAUTIONS.drain }} {{ CAUTIONS.deferral }}</p>
     <ol v-if="store.care.coats.length > 0" class="log" aria-label="Coats so far">
       <li v-for="coat in store.care.coats" :key="coat.id">
         <strong>{{ COAT_LABELS[coat.data.kind] }}</strong>
@@ -203,6 +218,16 @@ const caution = computed(() =>
 .finish {
   display: grid;
   gap: 12px;
+}
+
+.resin {
+  display: grid;
+  gap: 8px;
+}
+
+summary {
+  min-height: 32px;
+  cursor: pointer;
 }
 
 .fields {

@@ -244,7 +244,7 @@ function driftWords({ piece: { care, drying }, life }: OnRack): string {
 
 ul {
   position: relative;
-  height: 88px;
+  height: 108px;
   margin: 4px 0 0;
   overflow: hidden;
   padding: 0;

@@ -53,7 +53,15 @@ describe('the calendar', () => {
 
 describe('a pot at the scale', () => {
   const pot: Pot = {
-    ...{ id: 'x', kind: 'resin', pieces: [], step: 'weigh', sinceMs: 0, stirredAtMs: null, note: '' } as const,
+    ...({
+      id: 'x',
+      kind: 'resin',
+      pieces: [],
+      step: 'weigh',
+      sinceMs: 0,
+      stirredAtMs: null,
+      note: '',
+    } as const),
     parts: [
       { name: 'Part A', mg: 60_000, bottle: 0 },
       { name: 'Part B', mg: 30_000, bottle: 1 },

@@ -2,7 +2,8 @@ import type { Piece } from '@icy-ribbon/contract';
 import type { LabelledFace } from '@icy-ribbon/core/picture/crop';
 import type { MarkKind, Sketch, SketchGrid, SketchMark, SketchPoint } from '@icy-ribbon/core/piece/sketch';
 import { useStorage } from '@vueuse/core';
-import { computed, ref } from 'vue';
+import equal from 'fast-deep-equal';
+import { computed, ref, toRaw } from 'vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 
 const GRID_PX = 360;
@@ -65,7 +66,7 @@ export function useSketch(piece: Piece) {
 
   const isKept = computed(() => {
     const kept = tries.value.find(({ sketchId }) => sketchId === draft.value.sketchId);
-    return kept ? JSON.stringify(kept) === JSON.stringify(draft.value) : draft.value.marks.length === 0;
+    return kept ? equal(toRaw(kept), toRaw(draft.value)) : draft.value.marks.length === 0;
   });
 
   async function keep(chosen = draft.value.chosen): Promise<void> {

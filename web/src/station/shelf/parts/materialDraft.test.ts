@@ -110,7 +110,8 @@ describe('cups and blowers while they are edited', () => {
   it('what is edited is what is kept', () => {
     const vessel = { ...emptyVessel(), name: 'Jar', id: 'v', version: 2 } as unknown as Vessel & Blower;
     expect(equipmentDraft(vessel)).toEqual({ ...emptyVessel(), name: 'Jar' });
-    const blower = { ...emptyBlower('straw'), name: 'Straw', id: 's', version: 1 } as unknown as Vessel & Blower;
+    const blower = { ...emptyBlower('straw'), name: 'Straw', id: 's', version: 1 } as unknown as Vessel &
+      Blower;
     expect(equipmentDraft(blower)).toEqual({ ...emptyBlower('straw'), name: 'Straw' });
   });
 });

@@ -1,0 +1,8 @@
+export {
+  PRICE_RULES,
+  reckon,
+  workedHours,
+  type PieceCosts,
+  type PriceRule,
+  type Reckoning,
+} from './reckon.ts';
