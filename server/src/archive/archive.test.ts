@@ -83,6 +83,41 @@ async function fullPiece(): Promise<Piece> {
       note: '',
     })
     .expect(200);
+  for (const [kind, data] of [
+    ['decide', { what: 'crop', note: 'the left third' }],
+    ['level', { acrossMmPerM: 1.5, downMmPerM: 0 }],
+    ['coat', { kind: 'varnish', mg: 12_000, potId: null, note: '1 of 4' }],
+    [
+      'sketch',
+      {
+        ...{ sketchId: '00000000-0000-4000-8000-0000000000aa', name: 'First try', filmMm: 0.6, chosen: true },
+        marks: [
+          {
+            ...{ id: '00000000-0000-4000-8000-0000000000ab', kind: 'stroke', widthMm: 20, onlyOn: null },
+            ...{ materialId: '00000000-0000-4000-8000-0000000000ac', name: 'Rust', colorHex: '#aa4422' },
+            points: [
+              [10, 10],
+              [20.5, 30],
+            ],
+          },
+        ],
+      },
+    ],
+    ['show', { name: 'Lichen and Brass', opensOn: '2026-05-03', hanging: 'wire' }],
+  ] as const) {
+    const event = { id: randomUUID(), at: '2026-03-09T10:00:00.000Z', kind, data };
+    await studio.http.post(`/api/pieces/${piece.id}/care`).send(event).expect(201);
+  }
+  const { supportId } = piece.support;
+  const origin = { pieceId: piece.id, how: 'crop', part: { x: 0, y: 0.1, width: 0.5, height: 0.5 } };
+  await studio.http
+    .post('/api/pieces')
+    .send({ name: 'A part of it', technique: 'dutch', supportId, origin })
+    .expect(201);
+  await studio.http
+    .post('/api/equipment')
+    .send({ kind: 'shelf', name: 'Upper', depthMm: 400, slots: [{ id: 'l', name: 'left', widthMm: 700 }] })
+    .expect(201);
   await studio.http
     .post('/api/views')
     .send({ name: 'Good ones', filter: { ratingFrom: 4 } })
@@ -94,7 +129,7 @@ it('everything goes out and into an empty studio, and out again equal', async ()
   await fullPiece();
   const zip = await exported(studio);
   const job = await importedBy(other, other.http.post('/api/archive').attach('archive', zip, 'studio.zip'));
-  expect(job.result?.studio?.pieces).toEqual({ added: 1, kept: 0 });
+  expect(job.result?.studio?.pieces).toEqual({ added: 2, kept: 0 });
   expect(await contents(await exported(other))).toEqual(await contents(zip));
   const [photo] = (await contents(zip)).pieces[0]!.photos as [Photo];
   await other.http.get(`/api/photos/${photo.id}/image`).expect(200);
@@ -104,7 +139,7 @@ it('coming in twice changes nothing', async () => {
   await fullPiece();
   const zip = await exported(studio);
   const job = await importedBy(studio, studio.http.post('/api/archive').attach('archive', zip, 'studio.zip'));
-  expect(job.result?.studio?.pieces).toEqual({ added: 0, kept: 1 });
+  expect(job.result?.studio?.pieces).toEqual({ added: 0, kept: 2 });
   expect(await contents(await exported(studio))).toEqual(await contents(zip));
 });
 
@@ -146,7 +181,7 @@ describe('a zip goes out whatever lies there', () => {
     const job = await importedBy(other, other.http.post('/api/archive').attach('archive', zip, 'studio.zip'));
     expect(job).toMatchObject({
       state: 'done',
-      result: { studio: { pieces: { added: 1 }, photosMissing: 1 } },
+      result: { studio: { pieces: { added: 2 }, photosMissing: 1 } },
     });
     await other.http.get(`/api/photos/${photo.id}/image`).expect(404);
     await other.http.get(`/api/pieces/${piece.id}`).expect(200);

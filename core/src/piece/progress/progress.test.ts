@@ -14,6 +14,16 @@ it.each([
   [{ cups: [cup('mixed')], layers: 1, passes: 1 }, 'poured', 'results', 'Attach a photo and judge it.'],
   [{ cups: [cup('mixed')], layers: 1, passes: 1, photos: 1 }, 'poured', 'results', 'Judge it.'],
   [{ layers: 1, passes: 1, photos: 1, judged: true }, 'judged', 'results', 'Compare it with the others.'],
+  [{ photos: 1, judged: true, verdict: 'finish' }, 'judged', 'rack', 'Let it dry, then finish it.'],
+  [{ photos: 1, judged: true, verdict: 'keep' }, 'judged', 'results', 'Compare it with the others.'],
+  [
+    { judged: true, verdict: 'finish', care: { isCoated: true, isDone: false } },
+    'judged',
+    'rack',
+    'Let its coat cure.',
+  ],
+  [{ judged: true, care: { isCoated: true, isDone: true } }, 'judged', 'rack', 'Show it.'],
+  [{ cropped: true }, 'judged', 'rack', 'Finish it, or hang it as it is.'],
 ] as const)('%j is %s', (facts, phase, station, next) => {
   expect(pieceProgress({ ...nothing, ...facts })).toEqual({ phase, station, next });
 });

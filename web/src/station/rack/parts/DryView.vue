@@ -65,7 +65,7 @@ const drift = computed(() => {
     ? { seen: false, words: 'Level: the design stays where it is.' }
     : {
         seen: true,
-        words: `Not level: until it sets the design creeps up to ${units.show('length', mm)} toward the ${sideWords(towardDeg)}. Put something under that side.`,
+        words: `Not level: until it sets the design creeps up to ${units.show('depth', mm)} toward the ${sideWords(towardDeg)}. Put something under that side.`,
       };
 });
 const stillMoves = computed(() => ['wet', 'skin'].includes(props.on.life.value?.stage ?? ''));

@@ -33,7 +33,7 @@ const emit = defineEmits<{ coat: [piece: PieceSummary]; dry: [piece: PieceSummar
       >
         Dry
       </Button>
-      <CupDots v-else :cups="row.cups" />
+      <CupDots v-else-if="row.cups.length > 0" :cups="row.cups" />
     </li>
   </ul>
 </template>
