@@ -22,7 +22,6 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     await page.keyboard.press('p');
     await page.waitForTimeout(500);
   });
-  await picture('cups', '/cups');
   await picture('thickness', `/thickness/${idOf('Rain shutter')}`);
   const drift = await (await fetch(`${ADDRESS}/api/pieces/${idOf('Lichen drift')}`)).json();
   await picture('one-cup', `/thickness/${drift.id}/cup/${drift.mixes[2].id}`, async () => {
@@ -34,11 +33,6 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     for (const key of ['4', '2']) await page.keyboard.press(key);
   });
   await picture('plan', `/plan/${idOf('Door panel')}`);
-  await picture('plan-order', `/plan/${idOf('Door panel')}`, async () => {
-    await page.keyboard.press('o');
-    await page.getByRole('button', { name: 'Suggest an order' }).click();
-    await page.getByText('Every order was looked at').waitFor();
-  });
   await picture('run-sheet', `/plan/${idOf('Door panel')}/sheet`);
   await picture('pour', `/pour/${idOf('Door panel')}`, async () => {
     // Some layers are laid, and a pass is being entered.
@@ -75,6 +69,24 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
   await picture('measure', `/results/${idOf('Small bloom 12')}`, async () => {
     await page.getByRole('button', { name: 'Measure again' }).click();
     await page.waitForTimeout(1500);
+  });
+  await picture('rack', '/rack', () => page.waitForTimeout(1500));
+  await picture('sketch', `/rack/${idOf('Tide table 4')}/sketch`, async () => {
+    const box = await page.getByRole('application').boundingBox();
+    const draw = async (...places) => {
+      for (const [index, [x, y]] of places.entries()) {
+        await page.mouse.move(box.x + x * box.width, box.y + y * box.height, { steps: 8 });
+        if (index === 0) await page.mouse.down();
+      }
+      await page.mouse.up();
+    };
+    await page.getByRole('button', { name: /^Oyster/ }).click();
+    await draw([0.12, 0.9], [0.4, 0.83], [0.88, 0.93]);
+    await page.getByRole('button', { name: /^Rust/ }).click();
+    await page.getByRole('button', { name: 'Petal' }).click();
+    await draw([0.24, 0.62], [0.05, 0.4]);
+    await draw([0.8, 0.75], [0.96, 0.58]);
+    await page.waitForTimeout(800);
   });
   await page.emulateMedia({ colorScheme: 'dark' });
   await picture('one-piece-dark', `/results/${idOf('Brass moth')}`);
