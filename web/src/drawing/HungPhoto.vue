@@ -11,6 +11,8 @@ const props = defineProps<{
   /** Width of the support in pixels of the screen. */
   width: number;
   alt: string;
+  /** Shown so large that the small picture would blur: the photo itself. */
+  large?: boolean;
 }>();
 
 /** Longer side of the small picture that the server keeps, px. */
@@ -21,7 +23,7 @@ const height = computed(() => (props.width * props.support.heightMm) / props.sup
 const laid = computed(() => {
   const { corners, widthPx, heightPx } = props.photo;
   if (!corners) return undefined;
-  const scale = SMALL_PX / Math.max(widthPx, heightPx);
+  const scale = props.large ? 1 : SMALL_PX / Math.max(widthPx, heightPx);
   const small = corners.map(([x, y]) => [x * scale, y * scale] as const) as unknown as Corners;
   return {
     width: `${widthPx * scale}px`,
@@ -39,7 +41,7 @@ const laid = computed(() => {
   >
     <img
       :class="{ whole: !laid }"
-      :src="`/api/photos/${photo.id}/thumbnail`"
+      :src="`/api/photos/${photo.id}/${large ? 'image' : 'thumbnail'}`"
       :alt="alt"
       loading="lazy"
       draggable="false"

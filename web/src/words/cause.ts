@@ -139,7 +139,7 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
   }),
   'not-level': ({ slopeMmPerM, driftMm }, say) => ({
     name: 'The rack was not level',
-    evidence: `It lay ${slopeMmPerM.toFixed(1)}\u00a0mm on a meter off level: the design creeps up to ${say.depth(driftMm)} until it sets.`,
+    evidence: `It lay ${say.slope(slopeMmPerM)} off level: the design creeps up to ${say.depth(driftMm)} until it sets.`,
     nextTime: 'Level the rack both ways before it is laid down.',
   }),
   'paint-much': ({ mm }, say) => ({

@@ -1,9 +1,13 @@
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
+import type { MeasureWords } from './measure.ts';
 import type { FineWork } from '@icy-ribbon/core/piece/care';
 
 /** A guided step: what is done, how long is waited after it, and what is to be minded. */
 export interface GuidedStep {
+  /** What it is kept as. */
   readonly step: string;
+  /** Where the words hold lengths, as they are said in the units that are chosen. */
+  readonly said?: (say: MeasureWords) => string;
   readonly waitMinutes?: number;
   readonly caution?: string;
 }
@@ -42,7 +46,9 @@ export const FINE_WORK: Readonly<Record<FineWork, { label: string; steps: readon
     label: 'Shrunk film',
     steps: [
       {
-        step: 'Shrink the film with a heat tool on low, 15 to 20 cm off and never nearer than 13 cm, circling, until it bubbles',
+        step: 'Shrink the film',
+        said: (say) =>
+          `Shrink the film with a heat tool on low, ${say.distance(150)} to ${say.distance(200)} off and never nearer than ${say.distance(130)}, circling, until it bubbles`,
         caution: CAUTIONS.heat,
       },
       { step: 'Glue it with gloss gel', waitMinutes: 4 * 60 },

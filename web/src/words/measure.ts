@@ -57,6 +57,9 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
     volume: (ml: number) => `${convert(ml, 'ml', per).toFixed(per === 'ml' ? 0 : 1)}\u00a0${per}`,
     /** Grams of a milliliter: "1.10 g/ml", "1.15 oz/fl oz". */
     density: (gPerMl: number, digits = 2) => `${densityNumber(gPerMl, digits)}\u00a0${densityUnit}`,
+    /** Slopes: millimeters on a meter, or thousandths where lengths are inches. */
+    slopeUnit: inches ? '‰' : 'mm on 1 m',
+    slope: (mmPerM: number) => `${mmPerM.toFixed(1)}\u00a0${inches ? '‰' : 'mm on a meter'}`,
     densityNumber,
     densityUnit,
     viscosity: (paS: number) => `${paS < 1 ? paS.toFixed(2) : paS.toFixed(1)}\u00a0Pa·s`,

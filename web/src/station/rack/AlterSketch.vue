@@ -210,6 +210,7 @@ useShortcuts('Sketch', [
           :photo="photo"
           :support="store.piece.support"
           :width="width"
+          large
           :alt="store.piece.name"
         />
         <PlanPicture

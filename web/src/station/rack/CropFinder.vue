@@ -170,6 +170,7 @@ const words = (part: Part) => {
             :photo="shown"
             :support="store.piece.support"
             :width="width"
+            large
             :alt="store.piece.name"
           />
           <CropFrame v-if="chosen" :part="chosen.part" @move="move" />

@@ -106,6 +106,8 @@ const pictureOf = (id: string) =>
 
 const sheetKey = useStorage('icy-ribbon.label-sheet', '70x37');
 const sheet = computed(() => LABEL_SHEETS.find(({ key }) => key === sheetKey.value) ?? LABEL_SHEETS[0]);
+const sheetWords = ({ widthMm, heightMm, columns, rows }: (typeof LABEL_SHEETS)[number]) =>
+  `${units.showNumber('depth', widthMm)} × ${units.show('depth', heightMm)}, ${columns * rows} a sheet`;
 const skip = ref<number | null>(0);
 const pages = computed(() => pagesOf(labels.value, sheet.value, Math.round(skip.value ?? 0)));
 const margins = computed(() => sheetMargins(sheet.value));
@@ -133,7 +135,7 @@ function choose(id: string): void {
         v-model:value="sheetKey"
         label="Sheet"
         class="sheet-choice"
-        :options="LABEL_SHEETS.map(({ key, label }) => ({ value: key, label }))"
+        :options="LABEL_SHEETS.map((each) => ({ value: each.key, label: sheetWords(each) }))"
       />
       <NumberField v-model="skip" label="Places used before" unit="" :digits="0" />
       <Button type="primary" :disabled="labels.length === 0" @click="print">Print, or save as PDF</Button>

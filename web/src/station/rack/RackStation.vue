@@ -17,6 +17,7 @@ import { useRack } from '../../store/rack.ts';
 import { useShelf } from '../../store/shelf.ts';
 import { useUnits } from '../../store/units.ts';
 import { supportWords } from '../../words/support.ts';
+import { COLD_C } from '../../words/coat.ts';
 import { rackConflicts } from './parts/conflicts.ts';
 import OnNoShelf from './parts/OnNoShelf.vue';
 import ShelfForm from './parts/ShelfForm.vue';
@@ -75,6 +76,7 @@ const conflicts = computed(() =>
     dates: rack.dates,
     nowMs: rack.nowMs,
     roomC: roomC.value,
+    warm: units.show('temperature', COLD_C),
     coming: rack.items.filter(({ phase }) => phase === 'mixed'),
     fitsSomewhere: (size) =>
       equipment.shelves.length === 0 || rack.slotsFor(size).some(({ lying }) => lying !== null),

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import NumberField from '../../../field/NumberField.vue';
 
 /** Where the bubble of a round level stands: it goes to the higher side. Rings are millimeters on a meter. */
 const level = defineModel<{ acrossMmPerM: number | null; downMmPerM: number | null }>({ required: true });
 const emit = defineEmits<{ set: [] }>();
+
+const measures = useMeasures();
 
 const SIZE = 168;
 const MIDDLE = SIZE / 2;
@@ -51,11 +54,11 @@ function place(event: PointerEvent): void {
       <circle :cx="bubble.x" :cy="bubble.y" :r="STEP - 2" class="bubble" />
     </svg>
     <form @submit.prevent="emit('set')">
-      <p class="soft">Press where the bubble stands; a ring is 1 mm on a meter. Or enter it:</p>
+      <p class="soft">Press where the bubble stands; a ring is {{ measures.slope(1) }}. Or enter it:</p>
       <NumberField
         :model-value="level.acrossMmPerM"
         label="Right end lies lower by"
-        unit="mm on 1 m"
+        :unit="measures.slopeUnit"
         :digits="1"
         @update:model-value="level = { ...level, acrossMmPerM: $event }"
         @commit="emit('set')"
@@ -63,7 +66,7 @@ function place(event: PointerEvent): void {
       <NumberField
         :model-value="level.downMmPerM"
         label="Lower edge lies lower by"
-        unit="mm on 1 m"
+        :unit="measures.slopeUnit"
         :digits="1"
         @update:model-value="level = { ...level, downMmPerM: $event }"
         @commit="emit('set')"

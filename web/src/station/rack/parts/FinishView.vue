@@ -6,6 +6,7 @@ import { Button, Checkbox } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
+import DensityField from '../../../field/DensityField.vue';
 import NumberField from '../../../field/NumberField.vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { say } from '../../../notice/notices.ts';
@@ -146,8 +147,8 @@ const caution = computed(() =>
               {{ by === 'mass' ? 'weight' : by }}
             </label>
           </fieldset>
-          <NumberField v-model="kit.resin.densityA" label="Density of A" unit="g/ml" />
-          <NumberField v-model="kit.resin.densityB" label="Density of B" unit="g/ml" />
+          <DensityField v-model="kit.resin.densityA" label="Density of A" />
+          <DensityField v-model="kit.resin.densityB" label="Density of B" />
           <QuantityField v-model="kit.resin.maxPourMm" label="Deepest pour of the kit" quantity="depth" />
           <NumberField v-model="kit.resin.openMinutes" label="Open time" unit="min" :digits="0" />
         </div>
@@ -156,7 +157,7 @@ const caution = computed(() =>
     <form v-else-if="kind === 'varnish'" class="fields" @submit.prevent="atTheScale">
       <NumberField v-model="kit.varnish.coats" label="Coats" unit="" :digits="0" />
       <QuantityField v-model="kit.varnish.wetMm" label="Thickness while wet" quantity="depth" />
-      <NumberField v-model="kit.varnish.densityGPerMl" label="Density" unit="g/ml" />
+      <DensityField v-model="kit.varnish.densityGPerMl" label="Density" />
       <QuantityField v-model="kit.varnish.leftMg" label="Bottle still holds" quantity="mass" />
     </form>
     <fieldset v-if="others.length > 0 && kind !== 'film'" class="with">

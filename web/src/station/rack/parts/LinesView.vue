@@ -12,6 +12,7 @@ import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { clockWords, leftOf, useWaits } from '../../../store/waits.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
 import { FINE_WORK, type GuidedStep } from '../../../words/fineWork.ts';
 import { dateWords, timeWords } from '../../../words/general.ts';
 
@@ -19,6 +20,7 @@ import { dateWords, timeWords } from '../../../words/general.ts';
 const store = usePiece();
 const units = useUnits();
 const waits = useWaits();
+const measures = useMeasures();
 
 const what = ref<FineWork>('resin-line');
 const steps = computed(() => FINE_WORK[what.value].steps);
@@ -169,7 +171,7 @@ const change = (index: number, changes: Partial<TypedLine>) =>
     <ol>
       <li v-for="each in steps" :key="each.step">
         <span>
-          {{ each.step
+          {{ each.said?.(measures) ?? each.step
           }}<template v-if="each.waitMinutes"
             >; then wait
             {{ each.waitMinutes >= 60 ? `${each.waitMinutes / 60} h` : `${each.waitMinutes} min` }}</template

@@ -142,8 +142,9 @@ fieldset {
   text-decoration: underline;
 }
 
-.other {
-  opacity: 0.55;
+.other,
+.other a {
+  color: var(--ink-soft);
 }
 
 .today {

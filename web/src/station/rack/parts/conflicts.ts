@@ -13,6 +13,7 @@ export function rackConflicts({
   dates,
   nowMs,
   roomC,
+  warm,
   coming,
   fitsSomewhere,
   crowded,
@@ -21,6 +22,8 @@ export function rackConflicts({
   readonly nowMs: number;
   /** Of a sensor in the room; null without one. */
   readonly roomC: number | null;
+  /** How warm it shall be, in words. */
+  readonly warm: string;
   /** Pieces that are mixed and will be poured next. */
   readonly coming: readonly PieceSummary[];
   readonly fitsSomewhere: (size: PieceSummary['support']) => boolean;
@@ -38,7 +41,7 @@ export function rackConflicts({
     ...crowded.map(({ slot, names }) => `${names.join(' and ')} do not fit into "${slot}" together.`),
     ...(isCold && soon.length > 0
       ? [
-          `A top coat is due (${soon.map(({ name }) => name).join(', ')}), and the room is too cold for it: warm it to ${COLD_C}\u00a0°C first.`,
+          `A top coat is due (${soon.map(({ name }) => name).join(', ')}), and the room is too cold for it: warm it to ${warm} first.`,
         ]
       : []),
     ...coming

@@ -2,7 +2,6 @@
 export const LABEL_SHEETS = [
   {
     key: '70x37',
-    label: '70 × 37 mm, 24 a sheet',
     columns: 3,
     rows: 8,
     widthMm: 70,
@@ -11,7 +10,6 @@ export const LABEL_SHEETS = [
   },
   {
     key: '99x38',
-    label: '99 × 38 mm, 14 a sheet',
     columns: 2,
     rows: 7,
     widthMm: 99,
@@ -20,7 +18,6 @@ export const LABEL_SHEETS = [
   },
   {
     key: '99x68',
-    label: '99 × 68 mm, 8 a sheet',
     columns: 2,
     rows: 4,
     widthMm: 99,
@@ -29,7 +26,6 @@ export const LABEL_SHEETS = [
   },
   {
     key: '67x25',
-    label: '2.6 × 1 in, 30 a sheet',
     columns: 3,
     rows: 10,
     widthMm: 66.7,

@@ -16,7 +16,15 @@ const date = (changes: Partial<WorkDate>): WorkDate => ({
 });
 
 describe('what does not go together on the rack', () => {
-  const calm = { dates: [], nowMs: NOW, roomC: 22, coming: [], fitsSomewhere: () => true, crowded: [] };
+  const calm = {
+    dates: [],
+    nowMs: NOW,
+    roomC: 22,
+    warm: '20 °C',
+    coming: [],
+    fitsSomewhere: () => true,
+    crowded: [],
+  };
 
   it('a top coat that is due while the room is cold', () => {
     const dates = [date({})];

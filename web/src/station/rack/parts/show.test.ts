@@ -72,14 +72,11 @@ describe('a year’s list', () => {
 });
 
 describe('sheets of labels', () => {
-  it.each(LABEL_SHEETS.map((sheet) => [sheet.label, sheet] as const))(
-    '%s fit their page',
-    (_label, sheet) => {
-      const { pageWidthMm, pageHeightMm, leftMm, topMm } = sheetMargins(sheet);
-      expect(2 * leftMm + sheet.columns * sheet.widthMm).toBeLessThanOrEqual(pageWidthMm + 0.01);
-      expect(2 * topMm + sheet.rows * sheet.heightMm).toBeLessThanOrEqual(pageHeightMm + 0.01);
-    },
-  );
+  it.each(LABEL_SHEETS.map((sheet) => [sheet.key, sheet] as const))('%s fit their page', (_label, sheet) => {
+    const { pageWidthMm, pageHeightMm, leftMm, topMm } = sheetMargins(sheet);
+    expect(2 * leftMm + sheet.columns * sheet.widthMm).toBeLessThanOrEqual(pageWidthMm + 0.01);
+    expect(2 * topMm + sheet.rows * sheet.heightMm).toBeLessThanOrEqual(pageHeightMm + 0.01);
+  });
 
   it('places that were used before stay empty, and what does not fit goes onto the next sheet', () => {
     const [sheet] = LABEL_SHEETS;
