@@ -143,14 +143,16 @@ export const pieceSummarySchema = z.object({
     coats: z.array(z.object({ kind: z.enum(COAT_KINDS), at: timestampSchema })),
     checked: z.array(z.enum(CARE_CHECKS)),
     show: z.object({ name: z.string(), opensOn: z.iso.date().nullable(), hanging: z.string() }).nullable(),
-    price: z.object({
+    price: z
+      .object({
         hours: z.number(),
         paintCents: z.int(),
         supportCents: z.int(),
         coatCents: z.int(),
         otherCents: z.int(),
         askedCents: z.int().nullable(),
-      }).nullable(),
+      })
+      .nullable(),
     sale: z.object({ to: z.string(), cents: z.int(), at: timestampSchema }).nullable(),
     isGone: z.boolean(),
     isDone: z.boolean(),

@@ -29,7 +29,8 @@ export async function fillWithPours(db: Db, count: number): Promise<void> {
       supportId: support.id,
       note: '',
       aims: NO_AIMS,
-      colors: null, origin: null,
+      colors: null,
+      origin: null,
     } as const;
     const { id } = await createPiece(trx, { id: randomUUID(), ...given });
     for (const role of ['base', 'color', 'color'] as const) {
