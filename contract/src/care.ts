@@ -47,6 +47,26 @@ export const careEventSchema = z.discriminatedUnion('kind', [
   noted('place', z.object({ shelfId: idSchema.nullable(), slotId: z.string().min(1).max(80).nullable() })),
   noted('level', z.object({ acrossMmPerM: slopeSchema, downMmPerM: slopeSchema })),
   noted(
+    'room',
+    z.object({
+      temperatureC: z
+        .number('Give the temperature.')
+        .min(0, 'Below 0 °C paint does not dry.')
+        .max(60, 'Too hot.'),
+      humidityPercent: z
+        .number()
+        .min(0, 'Humidity is a percentage.')
+        .max(99, 'At 100 % humidity nothing dries: give less.')
+        .nullable()
+        .default(null),
+      airMS: z
+        .number('Give the speed of the air.')
+        .min(0, 'Give 0 or more.')
+        .max(20, 'That is a storm: at most 20 m/s.'),
+      standIn: z.boolean().optional(),
+    }),
+  ),
+  noted(
     'check',
     z.object({
       what: z.enum(CARE_CHECKS, 'Choose what was looked at.'),

@@ -30,6 +30,7 @@ import { freshPhoto, measureKnown, missesOf } from '../acceptance/acceptance.ts'
 import { listNumbers } from '../../server/src/result/numbers.queries.ts';
 import { measure, table } from './measure.ts';
 import { freshLayers, workOut } from './plan.ts';
+import { cropsOf, dragged, madeUpPhoto } from './rack.ts';
 import { fillWithPours } from './pours.ts';
 import { cups, freshStack, readings, setCups } from './studio.ts';
 
@@ -52,6 +53,7 @@ const paints = Array.from({ length: 60 }, (_, index) => {
   return { id: String(index), hex: `#${channel(0)}${channel(2.1)}${channel(4.2)}` };
 });
 
+const photo12 = madeUpPhoto();
 const belief = learn(setCups, []);
 
 const times = (count: number, work: () => unknown) => () => {
@@ -134,6 +136,8 @@ try {
     await measure('amounts and check of 12 stacks and 60 passes', workOut),
     await measure('six cups matched onto one thickness', () => matchSet(belief, 'dutch', setCups)),
     await measure('1,000 readings of 60 materials learned from', () => learn(cups, readings)),
+    await measure('drying, drift and resin of a piece, a thousand times', times(1000, dragged)),
+    await measure('the best parts of a photo of 12 megapixels', () => cropsOf(photo12)),
     await measure('10,000 materials read in', importMany(10_000), 1),
     await measure('a picture painted, half a megapixel', () => paintScene(scene, 2)),
   ];

@@ -50,6 +50,16 @@ describe('what dries of a pour', () => {
     expect(film.densityGPerMl).toBeCloseTo(1.1, 9);
   });
 
+  it('the room of the rack counts before that of the pour, and moving air dries faster', () => {
+    const still = dryingFilm({ ...GOOD_BLOOM, temperatureC: 14, humidityPercent: 80 })!;
+    const room = { temperatureC: 24, humidityPercent: 40, airMS: 0 };
+    const warm = dryingFilm({ ...GOOD_BLOOM, temperatureC: 14, humidityPercent: 80, rackRoom: room })!;
+    expect(warm.room).toEqual({ temperatureC: 24, humidityPct: 40, airMS: 0 });
+    expect(touchDryHours(warm).hours).toBeLessThan(touchDryHours(still).hours);
+    const fan = dryingFilm({ ...GOOD_BLOOM, rackRoom: { ...room, airMS: 2 } })!;
+    expect(touchDryHours(fan).hours).toBeLessThan(touchDryHours(warm).hours);
+  });
+
   it('a flower on a part of the face stands thicker than the same paint spread over it', () => {
     const spread = dryingFilm({ ...GOOD_BLOOM, flowersDm2: 0 })!;
     const flower = dryingFilm({ ...GOOD_BLOOM, flowersDm2: 2 })!;

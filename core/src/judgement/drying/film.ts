@@ -19,9 +19,10 @@ export function dryingFilm({
   onFace,
   temperatureC,
   humidityPercent,
+  rackRoom,
 }: Pick<
   PourRecord,
-  'cups' | 'support' | 'technique' | 'flowersDm2' | 'onFace' | 'temperatureC' | 'humidityPercent'
+  'cups' | 'support' | 'technique' | 'flowersDm2' | 'onFace' | 'temperatureC' | 'humidityPercent' | 'rackRoom'
 >): DryingFilm | null {
   const laid = cups.filter(({ laidMg }) => laidMg > 0);
   const grams = laid.reduce((sum, { laidMg }) => sum + laidMg / 1000, 0);
@@ -42,8 +43,15 @@ export function dryingFilm({
       laid.reduce((sum, { laidMg, waterFraction }) => sum + laidMg * waterFraction, 0) / (1000 * grams),
     room: {
       ...USUAL_ROOM,
-      temperatureC: Math.min(60, Math.max(0, temperatureC ?? USUAL_ROOM.temperatureC)),
-      humidityPct: Math.min(MOST_HUMID, humidityPercent ?? USUAL_ROOM.humidityPct),
+      temperatureC: Math.min(
+        60,
+        Math.max(0, rackRoom?.temperatureC ?? temperatureC ?? USUAL_ROOM.temperatureC),
+      ),
+      humidityPct: Math.min(
+        MOST_HUMID,
+        rackRoom?.humidityPercent ?? humidityPercent ?? USUAL_ROOM.humidityPct,
+      ),
+      airMS: rackRoom?.airMS ?? USUAL_ROOM.airMS,
     },
   };
 }

@@ -144,6 +144,7 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
     addedMg: layers.filter(({ data }) => data.moment === 'add').reduce((sum, { data }) => sum + data.mg, 0),
     repairs: eventsOfKind(events, 'repair').length,
     blowTest: dataOf(events, 'blow-test').at(-1) ?? null,
+    rackRoom: care.room,
     level: care.level,
     temperatureC: room?.temperatureC ?? null,
     humidityPercent: room?.humidityPercent ?? null,

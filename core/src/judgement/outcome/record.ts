@@ -77,6 +77,8 @@ export interface PourRecord {
   readonly repairs?: number | undefined;
   /** What the base did when it was blown alone. */
   readonly blowTest?: { readonly moves: boolean; readonly runsOver: boolean } | null | undefined;
+  /** The room it dried in, where that was noted; else that of the pour counts. */
+  readonly rackRoom?: CareData['room'] | null | undefined;
   /** How far from level it dried, mm on a meter each way; null when nobody looked. */
   readonly level?: CareData['level'] | null | undefined;
   readonly temperatureC: number | null;

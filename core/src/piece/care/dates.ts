@@ -98,7 +98,7 @@ export function workDates(piece: DatedPiece, drying: DryingHours): WorkDate[] {
     }
     if (life.curedMs !== null) dates.push(date('cured', at(life.curedMs)));
   }
-  if (care.show?.opensOn) {
+  if (care.show?.opensOn && !care.isGone) {
     const ms = Date.parse(care.show.opensOn);
     dates.push(date('show', at(ms), { day: care.show.opensOn, note: care.show.name }));
   }

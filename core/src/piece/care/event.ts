@@ -32,6 +32,14 @@ export interface CareData {
   readonly place: { readonly shelfId: string | null; readonly slotId: string | null };
   /** What a bubble level showed both ways, mm on a meter: positive when the right end or the lower edge lies deeper. */
   readonly level: { readonly acrossMmPerM: number; readonly downMmPerM: number };
+  /** The room it dries in, with the air that moves over it. */
+  readonly room: {
+    readonly temperatureC: number;
+    readonly humidityPercent: number | null;
+    readonly airMS: number;
+    /** Told by a stand-in for a device that is not there. */
+    readonly standIn?: boolean | undefined;
+  };
   readonly check: {
     readonly what: CareCheck;
     readonly found: boolean;

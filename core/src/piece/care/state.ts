@@ -6,6 +6,7 @@ type Noted<Kind extends CareKind> = CareEventOf<Kind>;
 export interface CareState {
   readonly place: CareData['place'] | null;
   readonly level: CareData['level'] | null;
+  readonly room: CareData['room'] | null;
   /** The newest look at each thing. */
   readonly checks: Partial<Readonly<Record<CareCheck, Noted<'check'>>>>;
   readonly decision: Noted<'decide'> | null;
@@ -40,6 +41,7 @@ export function careState(log: readonly LoggedCare[]): CareState {
   return {
     place: place?.shelfId === null ? null : place,
     level: all('level').at(-1)?.data ?? null,
+    room: all('room').at(-1)?.data ?? null,
     checks: Object.fromEntries(all('check').map((event) => [event.data.what, event])),
     decision: all('decide').at(-1) ?? null,
     coats: all('coat'),

@@ -12,6 +12,7 @@ import { usePieces } from '../../../store/pieces.ts';
 import { useUnits } from '../../../store/units.ts';
 import { CHECK_LABELS, RISK_WORDS, sideWords } from '../../../words/care.ts';
 import BubbleLevel from './BubbleLevel.vue';
+import RackRoom from './RackRoom.vue';
 import SlotSelect from './SlotSelect.vue';
 import type { useOnRack } from './useOnRack.ts';
 
@@ -112,6 +113,7 @@ const touched = (at: string | null) =>
       </Button>
       <Button v-else type="link" @click="touched(null)">Not touch-dry after all</Button>
     </section>
+    <RackRoom v-if="stillMoves || on.life.value?.stage === 'touch-dry'" />
     <section v-if="stillMoves" aria-labelledby="level">
       <h2 id="level">Level, both ways</h2>
       <BubbleLevel v-model="draft" @set="keepLevel" />

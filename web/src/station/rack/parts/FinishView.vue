@@ -37,7 +37,7 @@ const warnings = computed(() =>
   store.piece
     ? coatWarnings(pourRecordOf(store.piece), {
         nowMs: props.on.nowMs.value,
-        roomC: store.room?.data.temperatureC ?? null,
+        roomC: store.care.room?.temperatureC ?? store.room?.data.temperatureC ?? null,
         coatableMs: props.on.dates.value?.coatable.fromMs ?? null,
       })
     : [],
@@ -55,12 +55,13 @@ const others = computed(() =>
 );
 const together = ref<string[]>([]);
 const batch = computed(() => others.value.filter(({ piece }) => together.value.includes(piece.id)));
+/** A set of coasters or tiles has one record: so many are coated alike. */
+const alike = ref<number | null>(1);
 const pieces = computed(() =>
   store.piece
-    ? [store.piece, ...batch.value.map(({ piece }) => piece)].map(({ id, name, support }) => ({
-        id,
-        name,
-        support,
+    ? [store.piece, ...batch.value.map(({ piece }) => piece)].map(({ id, name, support }, index) => ({
+        ...{ id, name, support },
+        count: index === 0 ? Math.max(1, Math.round(alike.value ?? 1)) : 1,
       }))
     : [],
 );
@@ -71,7 +72,7 @@ const answer = computed(() =>
     : coatAnswer(
         kind.value,
         kit,
-        pieces.value.map(({ support }) => support),
+        pieces.value.flatMap(({ support, count }) => Array.from({ length: count }, () => support)),
       ),
 );
 const lacks = computed(() =>
@@ -90,7 +91,10 @@ function atTheScale(): void {
   kit.pot = {
     id: crypto.randomUUID(),
     kind: kind.value,
-    pieces: pieces.value.map(({ id, name, support }) => ({ id, name, areaMm2: coatedMm2(support, true) })),
+    pieces: pieces.value.map(({ id, name, support, count }) => ({
+      ...{ id, name },
+      areaMm2: count * coatedMm2(support, true),
+    })),
     parts: found.parts.map(({ name, mg }, bottle) => ({ name, mg, bottle })),
     weighed: found.parts.map(() => 0),
     step: 'weigh',
@@ -160,6 +164,9 @@ const caution = computed(() =>
       <DensityField v-model="kit.varnish.densityGPerMl" label="Density" />
       <QuantityField v-model="kit.varnish.leftMg" label="Bottle still holds" quantity="mass" />
     </form>
+    <div v-if="kind !== 'film'" class="fields">
+      <NumberField v-model="alike" label="Alike, as a set" unit="×" :digits="0" />
+    </div>
     <fieldset v-if="others.length > 0 && kind !== 'film'" class="with">
       <legend>Coated with it</legend>
       <Checkbox

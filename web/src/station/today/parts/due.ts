@@ -30,6 +30,9 @@ const DAY_MS = 24 * HOUR_MS;
 const TOP_COAT_WINDOW_DAYS = 21;
 /** Nothing is due of what was poured longer ago. */
 export const DUE_FOR_DAYS = TOP_COAT_DAYS.usual + TOP_COAT_WINDOW_DAYS + 1;
+/** What is done is told for so many days, a show so many before it opens. */
+const JUST_DAYS = 3;
+const SHOW_AHEAD_DAYS = 14;
 /** Cups that stood this long have thickened: look at them again before the pour. */
 const STANDING_DAYS = 2;
 
@@ -78,8 +81,20 @@ function drying(piece: PieceSummary, nowMs: number, forecast: DryingHours): DueI
       topCoat: piece,
     });
   }
+  const alter = of('alter');
+  if (alter && nowMs >= alter.fromMs && nowMs - alter.fromMs <= TOP_COAT_WINDOW_DAYS * DAY_MS) {
+    return row(`may be laid over since ${dayjs(alter.fromMs).format('D MMM')}`);
+  }
   if (nextCoat && nowMs < nextCoat.fromMs + TOP_COAT_WINDOW_DAYS * DAY_MS) {
     return row(`next coat of varnish ${untilWords(nextCoat.fromMs, nowMs)}`);
+  }
+  const cured = of('cured');
+  if (cured && nowMs >= cured.fromMs && nowMs - cured.fromMs <= JUST_DAYS * DAY_MS) {
+    return row('its coat has cured');
+  }
+  const show = dates.find(({ kind }) => kind === 'show');
+  if (show && show.when.fromMs >= nowMs - DAY_MS && show.when.fromMs - nowMs <= SHOW_AHEAD_DAYS * DAY_MS) {
+    return row(`goes to "${show.note}" ${untilWords(show.when.fromMs, nowMs)}`);
   }
   return [];
 }
