@@ -161,6 +161,14 @@ describe('dates', () => {
     expect(date).toMatchObject({ kind: 'show', day: '2026-03-29', note: 'Lichen and Brass' });
   });
 
+  it('while it is poured nothing dries, unless it was laid on the rack: not everybody logs the air', () => {
+    expect(kinds({ phase: 'pouring' })).toEqual([]);
+    expect(kinds({ phase: 'pouring', care: { place: { shelfId: 's', slotId: 'l' } } })).toEqual([
+      'dry',
+      'coat',
+    ]);
+  });
+
   it('each has a key of its own that stays when its time changes', () => {
     const all = workDates(piece(), HOURS);
     expect(new Set(all.map(({ key }) => key)).size).toBe(all.length);

@@ -23,6 +23,8 @@ export interface DatedPiece {
   readonly touchDryAt: string | null;
   readonly mixes: readonly { readonly mixedAt: string | null; readonly restHours: number | null }[];
   readonly care: {
+    /** Where it lies on the rack. */
+    readonly place?: object | null;
     readonly decision: Decision | null;
     readonly coats: readonly { readonly kind: CoatKind; readonly at: string }[];
     readonly show: { readonly name: string; readonly opensOn: string | null } | null;
@@ -48,7 +50,9 @@ export interface WorkDate {
 /** What the waits of a poured piece are worked out from; null before it is poured, while it is, and once it is gone. */
 export function lifeFacts(piece: DatedPiece, drying: DryingHours): LifeFacts | null {
   const { technique, pouredAt, touchDryAt, care } = piece;
-  if (pouredAt === null || piece.phase === 'pouring' || care.isGone) return null;
+  // Who logs no air lays it on the rack all the same: then it is poured.
+  const isPouring = piece.phase === 'pouring' && !care.place;
+  if (pouredAt === null || isPouring || care.isGone) return null;
   return {
     technique,
     drying,

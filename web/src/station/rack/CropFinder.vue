@@ -228,7 +228,7 @@ const words = (part: Part) => {
             <Button @click="save('image/png')">Save as PNG</Button>
           </div>
           <p class="soft">
-            Drag the frame, or move it by the arrow keys; pull its corner to resize it.
+            Drag the frame, or move it by the arrow keys; pull its corner, or press + and −, to resize it.
             <template v-if="took !== null">Looked through in {{ Math.round(took) }}&nbsp;ms.</template>
           </p>
         </template>

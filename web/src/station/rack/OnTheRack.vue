@@ -14,6 +14,7 @@ import { supportWords } from '../../words/support.ts';
 import DryView from './parts/DryView.vue';
 import FamilyTree from './parts/FamilyTree.vue';
 import LifeLine from './parts/LifeLine.vue';
+import SlotSelect from './parts/SlotSelect.vue';
 import { useOnRack } from './parts/useOnRack.ts';
 
 /** One piece after its pour: how it dries, what becomes of it, how it is finished. */
@@ -30,6 +31,12 @@ const units = useUnits();
 const route = useRoute();
 const on = useOnRack();
 onMounted(() => attempt(() => rack.load()));
+
+const lay = (place: { shelfId: string; slotId: string } | null) =>
+  attempt(async () => {
+    await store.noteCare('place', place ?? { shelfId: null, slotId: null });
+    await rack.load();
+  });
 
 const VIEWS = [
   { key: 'dry', label: 'Dry' },
@@ -110,7 +117,18 @@ const photo = computed(() => {
         <DecideView :on="on" />
       </template>
       <div v-else class="soft">
-        <p>It is not poured yet. Once it is, it comes to the rack by itself.</p>
+        <p v-if="store.layers.length > 0">
+          It is being poured. It comes here by itself once air is logged, or when you lay it down:
+        </p>
+        <SlotSelect
+          v-if="store.layers.length > 0"
+          :piece-id="store.piece.id"
+          :size="store.piece.support"
+          :place="store.care.place"
+          label="Where it lies"
+          @choose="lay"
+        />
+        <p v-else>It is not poured yet. Once it is, it comes to the rack by itself.</p>
         <Button type="primary" @click="$router.push(`/pour/${store.piece.id}`)">Pour it</Button>
       </div>
     </div>

@@ -34,7 +34,14 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [0, -STEP],
   ArrowDown: [0, STEP],
 };
+const GROWS: Readonly<Record<string, number>> = { '+': 1.05, '=': 1.05, '-': 1 / 1.05 };
 function nudge(event: KeyboardEvent): void {
+  const grows = GROWS[event.key];
+  if (grows) {
+    const { part } = props;
+    const fits = Math.min(grows, (1 - part.x) / part.width, (1 - part.y) / part.height);
+    emit('move', { ...part, width: part.width * fits, height: part.height * fits });
+  }
   const step = STEPS[event.key];
   if (!step) return;
   event.preventDefault();
@@ -48,7 +55,7 @@ function nudge(event: KeyboardEvent): void {
       class="frame"
       tabindex="0"
       role="group"
-      aria-label="The part: arrow keys move it"
+      aria-label="The part: arrow keys move it, plus and minus resize it"
       :style="{
         left: `${100 * part.x}%`,
         top: `${100 * part.y}%`,
