@@ -9,6 +9,8 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { call } from '../../api/client.ts';
 import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
+import { saveFile } from '../../drawing/saveFile.ts';
+import { widthIn } from '../../drawing/widthIn.ts';
 import HungPhoto from '../../drawing/HungPhoto.vue';
 import NumberField from '../../field/NumberField.vue';
 import { say } from '../../notice/notices.ts';
@@ -95,10 +97,7 @@ const size = computed(() =>
     : null,
 );
 const LONG_PX = 560;
-const width = computed(() => {
-  const { widthMm, heightMm } = store.piece?.support ?? { widthMm: 1, heightMm: 1 };
-  return (LONG_PX * widthMm) / Math.max(widthMm, heightMm);
-});
+const width = computed(() => (store.piece ? widthIn(LONG_PX, store.piece.support) : 0));
 const shown = computed(
   () =>
     photo.value && {
@@ -126,11 +125,7 @@ const save = (type: 'image/jpeg' | 'image/png') =>
   attempt(async () => {
     const blob = await fileOf(type);
     if (!blob) return;
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(blob);
-    link.download = `${store.piece?.name ?? 'crop'}, crop.${type === 'image/png' ? 'png' : 'jpg'}`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile(blob, `${store.piece?.name ?? 'crop'}, crop.${type === 'image/png' ? 'png' : 'jpg'}`);
   });
 
 /** A small piece of its own: its support has the size of the part, its photo is the part. */

@@ -3,6 +3,7 @@ import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { Button } from 'ant-design-vue';
 import { computed, defineAsyncComponent, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
+import { widthIn } from '../../drawing/widthIn.ts';
 import HungPhoto from '../../drawing/HungPhoto.vue';
 import PlanPicture from '../../field/PlanPicture.vue';
 import { attempt } from '../../notice/useTask.ts';
@@ -48,10 +49,7 @@ const VIEWS = [
 const view = computed(() => VIEWS.find(({ key }) => key === route.query.view)?.key ?? 'dry');
 
 const BOX_PX = 384;
-const width = computed(() => {
-  const { widthMm, heightMm } = store.piece?.support ?? { widthMm: 1, heightMm: 1 };
-  return (BOX_PX * widthMm) / Math.max(widthMm, heightMm);
-});
+const width = computed(() => (store.piece ? widthIn(BOX_PX, store.piece.support) : 0));
 const photo = computed(() => {
   const speaks = store.piece && speakingPhoto(store.piece.photos);
   if (!speaks) return null;

@@ -3,6 +3,8 @@ import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { inForce } from '@icy-ribbon/core/piece/event';
 import { Button } from 'ant-design-vue';
 import { computed, useTemplateRef } from 'vue';
+import { saveFile } from '../../drawing/saveFile.ts';
+import { widthIn } from '../../drawing/widthIn.ts';
 import HungPhoto from '../../drawing/HungPhoto.vue';
 import { attempt } from '../../notice/useTask.ts';
 import { usePiece } from '../../store/piece/piece.ts';
@@ -27,10 +29,7 @@ const photo = computed(() => {
   const speaks = store.piece && speakingPhoto(store.piece.photos);
   return speaks && { ...speaks, corners: speaks.measurement?.corners ?? null };
 });
-const width = computed(() => {
-  const { widthMm, heightMm } = store.piece?.support ?? { widthMm: 1, heightMm: 1 };
-  return (WIDTH_PX * widthMm) / Math.max(widthMm, heightMm);
-});
+const width = computed(() => (store.piece ? widthIn(WIDTH_PX, store.piece.support) : 0));
 const measured = computed(() => photo.value?.measurement ?? null);
 const passes = computed(() =>
   inForce(store.piece?.events ?? [])
@@ -43,11 +42,7 @@ const save = () =>
   attempt(async () => {
     if (!page.value || !store.piece) return;
     const html = await asOnePage(page.value, store.piece.name);
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([html], { type: 'text/html' }));
-    link.download = `${store.piece.name}.html`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile(new Blob([html], { type: 'text/html' }), `${store.piece.name}.html`);
   });
 </script>
 

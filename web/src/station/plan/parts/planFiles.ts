@@ -1,3 +1,4 @@
+import { saveFile } from '../../../drawing/saveFile.ts';
 import { planSvg } from '../../../drawing/planSvg.ts';
 import type { PlanContext } from '../../../drawing/plan.ts';
 import type { PlanBody } from '../../../store/plan/plan.ts';
@@ -20,16 +21,8 @@ const PNG_LONG_SIDE_PX = 2000;
 const fileName = (name: string, ending: string) =>
   `${name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'plan'}.${ending}`;
 
-function save(blob: Blob, name: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
-}
-
 function saveSvg(context: PlanContext, name: string): void {
-  save(new Blob([planSvg(context)], { type: 'image/svg+xml' }), fileName(name, 'svg'));
+  saveFile(new Blob([planSvg(context)], { type: 'image/svg+xml' }), fileName(name, 'svg'));
 }
 
 /** The plan with all it needs to be worked out elsewhere: the input of the calculation `amounts`, and more. */
@@ -41,7 +34,10 @@ function saveJson({ support, paints, blowers }: PlanContext, body: PlanBody, nam
     support,
     plan: { ...body, paints, blowers },
   };
-  save(new Blob([JSON.stringify(document, null, 2)], { type: 'application/json' }), fileName(name, 'json'));
+  saveFile(
+    new Blob([JSON.stringify(document, null, 2)], { type: 'application/json' }),
+    fileName(name, 'json'),
+  );
 }
 
 async function savePng(context: PlanContext, name: string): Promise<void> {
@@ -57,7 +53,7 @@ async function savePng(context: PlanContext, name: string): Promise<void> {
     canvas.height = Math.round(image.naturalHeight * scale);
     canvas.getContext('2d')!.drawImage(image, 0, 0, canvas.width, canvas.height);
     const blob = await new Promise<Blob | null>((made) => canvas.toBlob(made, 'image/png'));
-    if (blob) save(blob, fileName(name, 'png'));
+    if (blob) saveFile(blob, fileName(name, 'png'));
   } finally {
     URL.revokeObjectURL(url);
   }

@@ -2,6 +2,7 @@
 import type { Judgement } from '@icy-ribbon/contract';
 import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { computed } from 'vue';
+import { widthIn } from '../../../drawing/widthIn.ts';
 import HungPhoto from '../../../drawing/HungPhoto.vue';
 import { say } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
@@ -22,10 +23,7 @@ const photo = computed(() => {
   return speaks && { ...speaks, corners: speaks.measurement?.corners ?? null };
 });
 const BOX_PX = 128;
-const width = computed(() => {
-  const { widthMm, heightMm } = store.piece?.support ?? { widthMm: 1, heightMm: 1 };
-  return (BOX_PX * widthMm) / Math.max(widthMm, heightMm);
-});
+const width = computed(() => (store.piece ? widthIn(BOX_PX, store.piece.support) : 0));
 
 const UNJUDGED = {
   ...{ rating: null, verdict: null, cells: null, lacing: null, petals: null, mud: null },

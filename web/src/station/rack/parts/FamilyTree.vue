@@ -4,6 +4,7 @@ import { careState } from '@icy-ribbon/core/piece/care';
 import { computed, ref, watch } from 'vue';
 import { allPages } from '../../../api/allPages.ts';
 import { call } from '../../../api/client.ts';
+import { widthIn } from '../../../drawing/widthIn.ts';
 import HungPhoto from '../../../drawing/HungPhoto.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
@@ -45,8 +46,6 @@ const sketched = computed(() =>
 );
 const NO_MASKS = new Map<string, string>();
 const SMALL_PX = 64;
-const widthOf = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }) =>
-  (SMALL_PX * widthMm) / Math.max(widthMm, heightMm);
 function photoOf({ photos }: Piece) {
   const photo = speakingPhoto(photos);
   return photo && { ...photo, corners: photo.measurement?.corners ?? null };
@@ -61,7 +60,7 @@ function photoOf({ photos }: Piece) {
         <HungPhoto
           :photo="photoOf(parent)!"
           :support="parent.support"
-          :width="widthOf(parent.support) * (sketched ? 2 : 1)"
+          :width="widthIn(SMALL_PX, parent.support) * (sketched ? 2 : 1)"
           alt=""
         />
         <SketchOverlay v-if="sketched" :support="parent.support" :marks="sketched.marks" :masks="NO_MASKS" />
@@ -80,7 +79,7 @@ function photoOf({ photos }: Piece) {
         v-if="child.photo"
         :photo="child.photo"
         :support="child.support"
-        :width="widthOf(child.support)"
+        :width="widthIn(SMALL_PX, child.support)"
         alt=""
       />
       <span

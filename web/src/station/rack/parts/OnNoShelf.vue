@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { widthIn } from '../../../drawing/widthIn.ts';
 import HungPhoto from '../../../drawing/HungPhoto.vue';
 import PlanPicture from '../../../field/PlanPicture.vue';
 import { say } from '../../../notice/notices.ts';
@@ -11,8 +12,6 @@ import SlotSelect from './SlotSelect.vue';
 const rack = useRack();
 
 const SMALL_PX = 56;
-const widthOf = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }) =>
-  (SMALL_PX * widthMm) / Math.max(widthMm, heightMm);
 
 const put = (pieceId: string, name: string, place: { shelfId: string; slotId: string } | null) =>
   attempt(async () => {
@@ -31,14 +30,14 @@ const put = (pieceId: string, name: string, place: { shelfId: string; slotId: st
             v-if="piece.photo"
             :photo="piece.photo"
             :support="piece.support"
-            :width="widthOf(piece.support)"
+            :width="widthIn(SMALL_PX, piece.support)"
             alt=""
           />
           <PlanPicture
             v-else
             :piece-id="piece.id"
             :version="piece.version"
-            :width="widthOf(piece.support)"
+            :width="widthIn(SMALL_PX, piece.support)"
             alt=""
           />
         </RouterLink>

@@ -3,6 +3,8 @@ import { Button } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import Papa from 'papaparse';
 import { computed, ref } from 'vue';
+import { saveFile } from '../../../drawing/saveFile.ts';
+import { widthIn } from '../../../drawing/widthIn.ts';
 import HungPhoto from '../../../drawing/HungPhoto.vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import { useMoney } from '../../../store/money.ts';
@@ -22,8 +24,6 @@ const units = useUnits();
 
 const shows = computed(() => showsOf(rack.items, rack.nowMs, rack.dryingOf));
 const SMALL_PX = 56;
-const widthOf = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }) =>
-  (SMALL_PX * widthMm) / Math.max(widthMm, heightMm);
 
 const YEARS = 6;
 const year = ref(dayjs().year());
@@ -37,11 +37,7 @@ const saveYear = () =>
   attempt(async () => {
     const all = await pieces.allPouredSince('2000-01-01');
     const text = Papa.unparse(yearRows(all, year.value), { escapeFormulae: true });
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));
-    link.download = `icy-ribbon-${year.value}.csv`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    saveFile(new Blob([text], { type: 'text/csv' }), `icy-ribbon-${year.value}.csv`);
   });
 </script>
 
@@ -76,7 +72,7 @@ const saveYear = () =>
               v-if="piece.photo"
               :photo="piece.photo"
               :support="piece.support"
-              :width="widthOf(piece.support)"
+              :width="widthIn(SMALL_PX, piece.support)"
               alt=""
             />
           </td>

@@ -1,9 +1,5 @@
+import { saveFile } from '../../../drawing/saveFile.ts';
+
 /** Hands text to the browser as a file to save. */
-export function saveText(name: string, text: string, mediaType: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type: mediaType }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(address), 10_000);
-}
+export const saveText = (name: string, text: string, mediaType: string): void =>
+  saveFile(new Blob([text], { type: mediaType }), name);
