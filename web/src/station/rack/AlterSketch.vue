@@ -1,93 +1,38 @@
 <script setup lang="ts">
-import { api, type PlannedCup } from '@icy-ribbon/contract';
 import { InputError } from '@icy-ribbon/core/base/error';
-import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
-import { moveCorners } from '@icy-ribbon/core/picture';
-import type { LabelledFace } from '@icy-ribbon/core/picture/crop';
-import { fittingPaints, recipesFor } from '@icy-ribbon/core/paint/recipe';
-import { sketchAmounts, sketchPlan, type MarkKind, type SketchPoint } from '@icy-ribbon/core/piece/sketch';
+import { sketchAmounts, type MarkKind, type SketchPoint } from '@icy-ribbon/core/piece/sketch';
 import { useElementSize } from '@vueuse/core';
-import { Button, Input } from 'ant-design-vue';
-import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { Button } from 'ant-design-vue';
+import { computed, ref, shallowRef, useTemplateRef } from 'vue';
 import { useRouter } from 'vue-router';
-import { call } from '../../api/client.ts';
-import ColorDot from '../../drawing/ColorDot.vue';
 import HungPhoto from '../../drawing/HungPhoto.vue';
 import BareSelect from '../../field/BareSelect.vue';
 import PlanPicture from '../../field/PlanPicture.vue';
 import QuantityField from '../../field/QuantityField.vue';
-import { say } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
-import { useRecipes } from '../../store/recipes.ts';
-import { useShelf } from '../../store/shelf.ts';
-import { useUnits } from '../../store/units.ts';
-import { photoWorker } from '../../worker/photo.ts';
-import { useMeasures } from '../../words/useMeasures.ts';
+import { pieceOfSketch } from './parts/pieceOfSketch.ts';
+import SketchAmounts from './parts/SketchAmounts.vue';
+import SketchBrushes from './parts/SketchBrushes.vue';
 import SketchOverlay from './parts/SketchOverlay.vue';
 import SketchTools from './parts/SketchTools.vue';
+import SketchTries from './parts/SketchTries.vue';
+import { useBrushes } from './parts/useBrushes.ts';
+import { useGlance } from './parts/useGlance.ts';
 import { useNewFrom } from './parts/useNewFrom.ts';
-import { colorMasks, gridOf, useSketch, type Brush } from './parts/useSketch.ts';
+import { gridOf, useSketch, type Brush } from './parts/useSketch.ts';
 
 /** The change of a dry piece drawn over its own photo: the cups are the brushes, grams follow from the areas. */
 const props = defineProps<{ pieceId: string }>();
 
 const store = usePiece();
-const shelf = useShelf();
-const recipes = useRecipes();
-const units = useUnits();
-const measures = useMeasures();
 const router = useRouter();
 const newFrom = useNewFrom();
 const sketch = useSketch(store.piece!);
-onMounted(() => attempt(() => Promise.all([shelf.ensure(), recipes.ensure()])));
+const { photo, colors, glance, masks } = useGlance();
+const { recipe, brushes, chosenId, brush, densityOf, heldMg } = useBrushes();
 
-const photo = computed(() => {
-  const speaks = store.piece && speakingPhoto(store.piece.photos);
-  return speaks && { ...speaks, corners: speaks.measurement?.corners ?? null };
-});
-const colors = computed(() => photo.value?.measurement?.palette.map(({ name }) => name) ?? []);
-const glance = shallowRef<LabelledFace | null>(null);
-const masks = shallowRef<ReadonlyMap<string, string>>(new Map());
-watch(
-  () => photo.value?.id,
-  () =>
-    attempt(async () => {
-      const measurement = photo.value?.measurement;
-      if (!measurement || !store.piece) return;
-      const { widthMm, heightMm } = store.piece.support;
-      glance.value = await photoWorker().glance(`/api/photos/${photo.value!.id}/image`, {
-        corners: moveCorners(measurement.corners),
-        palette: measurement.palette.map(({ name, hex }) => ({ name, hex })),
-        base: measurement.base,
-        ...{ widthMm, heightMm },
-      });
-      masks.value = colorMasks(glance.value, colors.value);
-    }),
-  { immediate: true },
-);
-
-/** What the paints are mixed by: the first recipe for colors of the technique. */
-const recipe = computed(() => recipesFor(recipes.all, store.piece?.technique ?? 'dutch', 'color')[0]);
-const brushes = computed(() => {
-  const inCups = new Map(
-    store.cups.map(({ mix, state }) => [
-      mix.ingredients.find(({ role }) => role === 'paint')?.material.materialId,
-      state.leftMg,
-    ]),
-  );
-  return fittingPaints(recipe.value, 'color', shelf.materials)
-    .map(({ id, name, colorHex, densityGPerMl }) => ({
-      ...{ materialId: id, name, colorHex, densityGPerMl },
-      leftMg: inCups.get(id) ?? 0,
-    }))
-    .sort((a, b) => b.leftMg - a.leftMg);
-});
-const brushId = ref<string>('');
-const brush = computed(
-  () => brushes.value.find(({ materialId }) => materialId === brushId.value) ?? brushes.value[0],
-);
 const kind = ref<MarkKind>('stroke');
 const widthMm = ref<number | null>(20);
 const onlyOn = ref('');
@@ -132,9 +77,6 @@ const shown = computed(() =>
     : sketch.draft.value.marks,
 );
 
-const USUAL_DENSITY = 1.15;
-const densityOf = (materialId: string) =>
-  brushes.value.find((each) => each.materialId === materialId)?.densityGPerMl ?? USUAL_DENSITY;
 const grid = computed(() => gridOf(store.piece!, glance.value, colors.value));
 const amounts = computed(() => {
   try {
@@ -144,45 +86,18 @@ const amounts = computed(() => {
     throw error;
   }
 });
-const held = (materialId: string) =>
-  brushes.value.find((each) => each.materialId === materialId)?.leftMg ?? 0;
-
-function setFilm(mm: number | null): void {
-  sketch.draft.value = { ...sketch.draft.value, filmMm: mm ?? 0 };
-}
-
-const keep = () =>
-  attempt(async () => {
-    await sketch.keep();
-    say(`"${sketch.draft.value.name}" is kept.`);
-  });
 
 /** The chosen try becomes a piece of its own with a plan; this one stays as its parent. */
 const makePlan = () =>
   attempt(async () => {
-    const { piece } = store;
-    if (!piece || !recipe.value) return;
+    if (!store.piece || !recipe.value) return;
     await sketch.choose();
-    const planned: PlannedCup[] = amounts.value.list.map(({ materialId, name }) => ({
-      ...{ id: crypto.randomUUID(), name, role: 'color', recipeId: recipe.value!.id },
-      ...{ variant: null, paintId: materialId, blend: null },
-    }));
-    const idOf = new Map(planned.map(({ id, paintId }) => [paintId, id]));
-    const plan = sketchPlan(sketch.draft.value, grid.value, {
-      paintIdOf: (materialId) => idOf.get(materialId)!,
+    const id = await pieceOfSketch(store.piece, sketch.draft.value, grid.value, {
+      recipeId: recipe.value.id,
       densityOf,
-      makeId: () => crypto.randomUUID(),
+      start: newFrom.start,
     });
-    const child = await newFrom.start(piece, {
-      name: `${piece.name}, altered`,
-      technique: piece.technique,
-      how: 'alter',
-    });
-    await call(api.plans.put, {
-      params: { pieceId: child.id },
-      body: { ...plan, planned, ticked: [], version: 0 } as never,
-    });
-    await router.push(`/plan/${child.id}`);
+    await router.push(`/plan/${id}`);
   });
 
 useShortcuts('Sketch', [
@@ -228,20 +143,7 @@ useShortcuts('Sketch', [
         <h1>Change of {{ store.piece.name }}</h1>
         <RouterLink :to="`/rack/${props.pieceId}?view=decide`">Back</RouterLink>
       </header>
-      <div class="brushes" role="group" aria-label="Paint in hand">
-        <button
-          v-for="each in brushes"
-          :key="each.materialId"
-          type="button"
-          class="plain-button"
-          :aria-pressed="brush?.materialId === each.materialId"
-          @click="brushId = each.materialId"
-        >
-          <ColorDot :color="each.colorHex" />
-          <span>{{ each.name }}</span>
-          <span v-if="each.leftMg > 0" class="soft">{{ units.show('mass', each.leftMg) }} in the cup</span>
-        </button>
-      </div>
+      <SketchBrushes :brushes="brushes" :in-hand-id="brush?.materialId" @take="chosenId = $event" />
       <div class="row">
         <QuantityField
           v-model="widthMm"
@@ -253,7 +155,7 @@ useShortcuts('Sketch', [
           :model-value="sketch.draft.value.filmMm"
           label="Film of the change"
           quantity="depth"
-          @update:model-value="setFilm"
+          @update:model-value="sketch.setFilm"
         />
       </div>
       <label v-if="colors.length > 0" class="mask">
@@ -275,49 +177,8 @@ useShortcuts('Sketch', [
         <Button :disabled="sketch.undone.value.length === 0" @click="sketch.redo">Lay again</Button>
       </div>
       <p v-if="amounts.wrong" class="alarm" role="alert">{{ amounts.wrong }}</p>
-      <table v-else-if="amounts.list.length > 0" class="rows">
-        <tbody>
-          <tr v-for="each in amounts.list" :key="each.materialId">
-            <th scope="row"><ColorDot :color="each.colorHex" inline /> {{ each.name }}</th>
-            <td class="number">{{ measures.area(each.areaMm2 / 100) }}</td>
-            <td class="number">
-              <strong>{{ units.show('mass', 1000 * each.massG) }}</strong>
-              <span v-if="held(each.materialId) >= 1000 * each.massG" class="soft"> in its cup</span>
-            </td>
-          </tr>
-        </tbody>
-      </table>
-      <p v-else class="soft">
-        Choose a paint and draw. Do not cover too much at once; sleep on it before it is done.
-      </p>
-      <div class="tries" role="group" aria-label="Tries">
-        <Input
-          :value="sketch.draft.value.name"
-          aria-label="Name of the try"
-          @update:value="sketch.draft.value = { ...sketch.draft.value, name: $event }"
-        />
-        <div class="row">
-          <Button :disabled="sketch.isKept.value" @click="keep">
-            {{ sketch.isKept.value ? 'Kept' : 'Keep this try' }}
-          </Button>
-          <Button @click="attempt(sketch.begin)">One more try</Button>
-          <Button type="text" @click="attempt(sketch.throwAway)">Throw it away</Button>
-        </div>
-        <button
-          v-for="each in sketch.tries.value"
-          :key="each.sketchId"
-          type="button"
-          class="plain-button try"
-          :aria-pressed="each.sketchId === sketch.draft.value.sketchId"
-          @click="attempt(() => sketch.take(each))"
-        >
-          <span class="small">
-            <HungPhoto v-if="photo" :photo="photo" :support="store.piece.support" :width="72" alt="" />
-            <SketchOverlay :support="store.piece.support" :marks="each.marks" :masks="masks" />
-          </span>
-          {{ each.name }}{{ each.chosen ? ', chosen' : '' }}
-        </button>
-      </div>
+      <SketchAmounts v-else :amounts="amounts.list" :held-mg="heldMg" />
+      <SketchTries :sketch="sketch" :support="store.piece.support" :photo="photo" :masks="masks" />
       <Button
         type="primary"
         :disabled="sketch.draft.value.marks.length === 0 || amounts.wrong !== ''"
@@ -375,52 +236,9 @@ header {
   flex: 1;
 }
 
-.brushes {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  max-height: 176px;
-  overflow: auto;
-  border-top: 1px solid var(--rule);
-  border-bottom: 1px solid var(--rule);
-}
-
-.brushes button {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 8px;
-  align-items: center;
-  min-height: 40px;
-  padding: 4px 8px;
-  font-size: var(--type-note);
-}
-
-.brushes button[aria-pressed='true'],
-.try[aria-pressed='true'] {
-  font-weight: var(--weight-strong);
-  background: var(--ice);
-  box-shadow: inset 4px 0 0 var(--water);
-}
-
-.mask,
-.tries {
+.mask {
   display: grid;
   gap: 4px;
-}
-
-.tries {
-  gap: 8px;
-}
-
-.try {
-  display: flex;
-  gap: 12px;
-  align-items: center;
-  padding: 4px 8px;
-}
-
-.small {
-  position: relative;
-  width: 72px;
 }
 
 @media (width < 1000px) {

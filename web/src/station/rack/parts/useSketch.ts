@@ -50,6 +50,9 @@ export function useSketch(piece: Piece) {
     undone.value = [];
   }
 
+  const rename = (name: string) => (draft.value = { ...draft.value, name });
+  const setFilm = (mm: number | null) => (draft.value = { ...draft.value, filmMm: mm ?? 0 });
+
   function undo(): void {
     const last = draft.value.marks.at(-1);
     if (!last) return;
@@ -102,7 +105,22 @@ export function useSketch(piece: Piece) {
     draft.value = tries.value.at(-1) ?? emptySketch('First try');
   }
 
-  return { tries, draft, undone, add, undo, redo, isKept, keep, choose, begin, take, throwAway };
+  return {
+    tries,
+    draft,
+    undone,
+    add,
+    rename,
+    setFilm,
+    undo,
+    redo,
+    isKept,
+    keep,
+    choose,
+    begin,
+    take,
+    throwAway,
+  };
 }
 
 /** What a sketch is measured on: the colors of a measured photo where there is one. */
@@ -123,24 +141,4 @@ export function gridOf(
     pxPerMm,
     shape,
   };
-}
-
-/** A picture for each color: white where it is seen. */
-export function colorMasks(glance: LabelledFace, names: readonly string[]): Map<string, string> {
-  const { width, height, labels } = glance;
-  const canvas = document.createElement('canvas');
-  canvas.width = width;
-  canvas.height = height;
-  const context = canvas.getContext('2d')!;
-  return new Map(
-    names.map((name, color) => {
-      const image = context.createImageData(width, height);
-      labels.forEach((label, at) => {
-        const on = label === color ? 255 : 0;
-        image.data.set([on, on, on, 255], 4 * at);
-      });
-      context.putImageData(image, 0, 0);
-      return [name, canvas.toDataURL()];
-    }),
-  );
 }
