@@ -45,6 +45,24 @@ describe('one call of the contract', () => {
   });
 });
 
+describe('an answer that breaks off', () => {
+  it.each([
+    ['cut in the middle', () => new Response('{"items":[{"id":"3f0e', { status: 200 })],
+    [
+      'lost on its way',
+      () => ({ ok: true, status: 200, text: () => Promise.reject(new TypeError('network')) }) as never,
+    ],
+  ])('%s says so, and is no fault of the program', async (_what, broken) => {
+    fetched.mockResolvedValueOnce(broken());
+    await expect(call(api.pieces.list, { query: {} })).rejects.toThrow(/went away while it answered/);
+  });
+
+  it('one that is empty where nothing is told is whole', async () => {
+    fetched.mockResolvedValueOnce(new Response('', { status: 200 }));
+    await expect(call(api.scale.tare)).resolves.toBeUndefined();
+  });
+});
+
 describe('problems', () => {
   const problem = {
     type: 'about:blank',

@@ -90,9 +90,28 @@ async function fetchPatiently(url: string, init: RequestInit): Promise<Response>
   });
 }
 
+const BROKEN_OFF = {
+  type: 'about:blank',
+  title: 'The answer broke off',
+  status: 0,
+  detail: 'The server went away while it answered. Repeat this step; nothing else was lost.',
+};
+
+/** Undefined when it is no JSON. */
+function jsonOf(text: string | null): unknown {
+  try {
+    return text === null || text === '' ? undefined : (JSON.parse(text) as unknown);
+  } catch {
+    return undefined;
+  }
+}
+
 async function readAnswer(response: Response): Promise<unknown> {
-  const answer: unknown = await response.json().catch(() => undefined);
+  const text = await response.text().catch(() => null);
+  const answer = jsonOf(text);
   if (response.ok) {
+    // Cut off in the middle: the server went away while it answered.
+    if (text === null || (text !== '' && answer === undefined)) throw new ApiProblem(BROKEN_OFF);
     if (storageTrouble.value !== null) reportStorage(null);
     return answer;
   }

@@ -113,8 +113,10 @@ useShortcuts('Pour', [
       <div v-else-if="mode === 'sheet'" class="over">
         <p>
           The run sheet is done.
-          <RouterLink :to="{ name: 'result', params: { pieceId } }">Photograph and judge it</RouterLink>, or
-          <RouterLink :to="{ name: 'rack-piece', params: { pieceId } }">lay it on the rack</RouterLink>.
+          <RouterLink :to="{ name: 'result', params: { pieceId } }">Photograph and judge it.</RouterLink>
+        </p>
+        <p>
+          <RouterLink :to="{ name: 'rack-piece', params: { pieceId } }">Lay it on the rack.</RouterLink>
         </p>
         <ClosingList />
       </div>
