@@ -56,11 +56,6 @@ describe('an answer that breaks off', () => {
     fetched.mockResolvedValueOnce(broken());
     await expect(call(api.pieces.list, { query: {} })).rejects.toThrow(/went away while it answered/);
   });
-
-  it('one that is empty where nothing is told is whole', async () => {
-    fetched.mockResolvedValueOnce(new Response('', { status: 200 }));
-    await expect(call(api.scale.tare)).resolves.toBeUndefined();
-  });
 });
 
 describe('problems', () => {
