@@ -5,7 +5,6 @@ import {
   DECISIONS,
   FINE_WORKS,
   type DateKind,
-  type LoggedCare,
 } from '@icy-ribbon/core/piece/care';
 import { MARK_KINDS } from '@icy-ribbon/core/piece/sketch';
 import { z } from 'zod';
@@ -134,8 +133,6 @@ export const careEventSchema = z.discriminatedUnion('kind', [
 ]);
 
 export type CareEvent = z.output<typeof careEventSchema>;
-/** What core calls the same. */
-export type CareMatches = CareEvent extends LoggedCare ? true : never;
 
 export const ORIGIN_WAYS = ['alter', 'pour-over', 'ground', 'scrape', 'crop'] as const;
 

@@ -1,8 +1,7 @@
-import { DATE_WORDS, pieceSummarySchema, type PieceSummary } from '@icy-ribbon/contract';
+import { DATE_WORDS, pieceSummarySchema, type PieceSummary, type PourNumbers } from '@icy-ribbon/contract';
 import { usualDrying } from '@icy-ribbon/core/flow/drying';
-import { learnDrying } from '@icy-ribbon/core/judgement/drying';
+import { driedPours, learnDrying } from '@icy-ribbon/core/judgement/drying';
 import { workDates, type WorkDate } from '@icy-ribbon/core/piece/care';
-import type { Technique } from '@icy-ribbon/core/paint/stage';
 import { ICalAlarmType, ICalCalendar, ICalCalendarMethod } from 'ical-generator';
 import type { Db } from '../db/open.ts';
 import { listPieces } from '../piece/list.ts';
@@ -74,15 +73,5 @@ async function allPieces(
 
 /** How own logs of when pieces were dry correct the forecast. */
 async function learnedDrying(db: Db) {
-  const rows = JSON.parse(await listNumbers(db, undefined)) as {
-    technique: Technique;
-    numbers: { dryForecastHours?: number | null; dryHours?: number | null };
-  }[];
-  return learnDrying(
-    rows.flatMap(({ technique, numbers: { dryForecastHours, dryHours } }) =>
-      typeof dryForecastHours === 'number' && typeof dryHours === 'number'
-        ? [{ technique, forecastHours: dryForecastHours, dryHours }]
-        : [],
-    ),
-  );
+  return learnDrying(driedPours(JSON.parse(await listNumbers(db, undefined)) as PourNumbers[]));
 }

@@ -5,7 +5,7 @@ import { pieceProgress } from '@icy-ribbon/core/piece/progress';
 import { touchDryHours } from '@icy-ribbon/core/flow/drying';
 import { careInShort } from '@icy-ribbon/core/piece/care';
 import { driftPerSlope, dryingFilm } from '@icy-ribbon/core/judgement/drying';
-import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { pourRecordOf, shownPhoto, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { laidMgOf, inForce } from '@icy-ribbon/core/piece/event';
 
 /** The measures of the photo that speaks for a piece. */
@@ -28,14 +28,6 @@ function dryingOf(piece: Piece): PieceSummary['drying'] {
   const film = dryingFilm(record);
   if (!film) return null;
   return { ...touchDryHours(film), thickMm: film.thickMm, driftMmPerSlope: driftPerSlope(record) ?? 0 };
-}
-
-/** The photo that speaks for a piece, with what it takes to show the support alone. */
-function shownPhotoOf({ photos }: Piece): PieceSummary['photo'] {
-  const photo = speakingPhoto(photos);
-  if (!photo) return null;
-  const { id, widthPx, heightPx, measurement } = photo;
-  return { id, widthPx, heightPx, corners: measurement?.corners ?? null };
 }
 
 /** What moves the paint once it is laid: not every technique blows it. */
@@ -101,7 +93,7 @@ export function summarize(piece: Piece): PieceSummary {
       slantDeg: data.slantDeg,
       seconds: data.seconds,
     })),
-    photo: shownPhotoOf(piece),
+    photo: shownPhoto(piece.photos),
     outcome: outcomeOf(piece),
     judgement: piece.judgement,
     trouble: null,

@@ -14,7 +14,13 @@ import { computed } from 'vue';
 export interface Pot {
   readonly id: string;
   readonly kind: CoatKind;
-  readonly pieces: readonly { readonly id: string; readonly name: string; readonly areaMm2: number }[];
+  /** `lineId` is that of the line in its record: sent twice, it is there once. */
+  readonly pieces: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly areaMm2: number;
+    readonly lineId: string;
+  }[];
   /** In the order they are weighed; `bottle` is which part of the kit it is. */
   readonly parts: readonly { readonly name: string; readonly mg: number; readonly bottle: number }[];
   /** Milligrams that were weighed of each part so far. */

@@ -1,6 +1,6 @@
 import { api, type PourNumbers } from '@icy-ribbon/contract';
 import { learnCoverage } from '@icy-ribbon/core/judgement/cover';
-import { learnDrying } from '@icy-ribbon/core/judgement/drying';
+import { driedPours, learnDrying } from '@icy-ribbon/core/judgement/drying';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
 import { call } from '../api/client.ts';
@@ -33,15 +33,7 @@ export const usePourNumbers = defineStore('pourNumbers', () => {
   );
 
   /** How own logs of when pieces were dry correct the forecast; a piece needs no photo for that. */
-  const drying = computed(() =>
-    learnDrying(
-      all.value.flatMap(({ technique, numbers: { dryForecastHours, dryHours } }) =>
-        typeof dryForecastHours === 'number' && typeof dryHours === 'number'
-          ? [{ technique, forecastHours: dryForecastHours, dryHours }]
-          : [],
-      ),
-    ),
-  );
+  const drying = computed(() => learnDrying(driedPours(all.value)));
 
   return { load, pours, coverage, drying };
 });

@@ -1,3 +1,3 @@
 export { driftPerSlope } from './drift.ts';
 export { dryingFilm } from './film.ts';
-export { learnDrying, type DriedPour } from './learn.ts';
+export { driedPours, learnDrying, type DriedPour } from './learn.ts';

@@ -9,6 +9,19 @@ export interface DriedPour {
   readonly dryHours: number;
 }
 
+/** The pours of which it is known when they were dry, from the numbers that are kept of each. */
+export const driedPours = (
+  pours: readonly {
+    readonly technique: Technique;
+    readonly numbers: { readonly dryForecastHours?: number | null; readonly dryHours?: number | null };
+  }[],
+): DriedPour[] =>
+  pours.flatMap(({ technique, numbers: { dryForecastHours, dryHours } }) =>
+    typeof dryForecastHours === 'number' && typeof dryHours === 'number'
+      ? [{ technique, forecastHours: dryForecastHours, dryHours }]
+      : [],
+  );
+
 /** How far whole studios dry faster or slower than is usual, sd of ln: walls, season, racks (an assumption). */
 const SPREAD: Readonly<Record<string, number>> = { studio: 0.3 };
 const groupsOf = (technique: Technique): string[] => ['studio', `technique ${technique}`];

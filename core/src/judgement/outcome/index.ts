@@ -1,4 +1,4 @@
 export { FAULT_KINDS, FAULTS, fault, type FaultKind } from './faults.ts';
 export { pourRecordOf, type ComparedPiece } from './fromPiece.ts';
-export { speakingPhoto } from './speakingPhoto.ts';
+export { shownPhoto, speakingPhoto } from './speakingPhoto.ts';
 export type { BlownPass, Outcome, PouredCup, PourRecord } from './record.ts';

@@ -142,8 +142,9 @@ const finish = () =>
       total,
       here.pieces.map(({ areaMm2 }) => areaMm2),
     );
-    for (const [index, { id }] of here.pieces.entries()) {
-      await sendCare(id, 'coat', { kind: here.kind, mg: shares[index]!, potId: here.id, note: here.note });
+    for (const [index, { id, lineId }] of here.pieces.entries()) {
+      const coat = { kind: here.kind, mg: shares[index]!, potId: here.id, note: here.note };
+      await sendCare(id, 'coat', coat, lineId);
     }
     kit.takeOut(here);
     kit.pot = null;

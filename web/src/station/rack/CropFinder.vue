@@ -1,13 +1,9 @@
 <script setup lang="ts">
-import { api, type PhotoDetail } from '@icy-ribbon/contract';
-import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
-import { moveCorners } from '@icy-ribbon/core/picture';
-import { CROP_CRITERIA, type Crop, type CropCriterion, type Part } from '@icy-ribbon/core/picture/crop';
-import { useDebounceFn } from '@vueuse/core';
+import { shownPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { CROP_CRITERIA, type CropCriterion, type Part } from '@icy-ribbon/core/picture/crop';
 import { Button } from 'ant-design-vue';
-import { computed, ref, shallowRef, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { call } from '../../api/client.ts';
 import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
 import { saveFile } from '../../drawing/saveFile.ts';
 import { widthIn } from '../../drawing/widthIn.ts';
@@ -17,9 +13,9 @@ import { say } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useUnits } from '../../store/units.ts';
-import { photoWorker } from '../../worker/photo.ts';
 import CropFrame from './parts/CropFrame.vue';
-import { CROP_RATIOS, cropRequest, cropSize, onFace, type MeasuredPhoto } from './parts/cropRequest.ts';
+import { CROP_RATIOS } from './parts/cropRequest.ts';
+import { useCrops } from './parts/useCrops.ts';
 import { useNewFrom } from './parts/useNewFrom.ts';
 
 /** The best parts of a piece as prints or small supports, found, moved by hand, and saved. */
@@ -30,96 +26,17 @@ const units = useUnits();
 const router = useRouter();
 const newFrom = useNewFrom();
 
-const photo = computed(() => {
-  const speaks = store.piece && speakingPhoto(store.piece.photos);
-  return speaks?.measurement ? (speaks as MeasuredPhoto) : null;
-});
-const detail = shallowRef<PhotoDetail | null>(null);
-watch(
-  () => photo.value?.id,
-  (id) =>
-    id &&
-    attempt(async () => {
-      detail.value = await call(api.photos.detail, { params: { id } });
-    }),
-  { immediate: true },
-);
-const request = computed(() =>
-  photo.value && detail.value && store.piece ? cropRequest(photo.value, detail.value, store.piece) : null,
-);
-const url = computed(() => `/api/photos/${photo.value?.id}/image`);
-
 const ratio = ref<number | 'own'>(1);
 const own = ref<{ a: number | null; b: number | null }>({ a: 3, b: 4 });
 const wanted = computed(() =>
   ratio.value === 'own' ? (own.value.a ?? 0) / (own.value.b ?? 0) : ratio.value,
 );
-const crops = shallowRef<readonly Crop[]>([]);
-const took = ref<number | null>(null);
-const chosen = shallowRef<Crop | null>(null);
-const busy = ref(false);
-const wrong = ref('');
+const { photo, crops, tookMs, chosen, busy, wrong, move, size, fileOf } = useCrops(wanted);
 
-watch(
-  [request, wanted],
-  async () => {
-    if (!request.value) return;
-    wrong.value =
-      Number.isFinite(wanted.value) && wanted.value > 0
-        ? ''
-        : 'Both numbers of the ratio are above 0, like 4 to 5.';
-    if (wrong.value) return;
-    busy.value = true;
-    await attempt(async () => {
-      const found = await photoWorker().findCrops(url.value, request.value!, wanted.value);
-      crops.value = found.crops;
-      took.value = found.milliseconds;
-      chosen.value = found.crops[0] ?? null;
-    });
-    busy.value = false;
-  },
-  { immediate: true },
-);
-
-/** What is moved by hand is judged as it goes. */
-const judge = useDebounceFn(async (part: Part) => {
-  if (request.value) chosen.value = await photoWorker().judgeCrop(url.value, request.value, part);
-}, 20);
-function move(part: Part): void {
-  const placed = onFace(part);
-  if (chosen.value) chosen.value = { ...chosen.value, part: placed };
-  void judge(placed);
-}
-
-const size = computed(() =>
-  photo.value && chosen.value && store.piece
-    ? cropSize(moveCorners(photo.value.measurement.corners), store.piece.support, chosen.value.part)
-    : null,
-);
 const LONG_PX = 560;
 const width = computed(() => (store.piece ? widthIn(LONG_PX, store.piece.support) : 0));
-const shown = computed(
-  () =>
-    photo.value && {
-      id: photo.value.id,
-      widthPx: photo.value.widthPx,
-      heightPx: photo.value.heightPx,
-      corners: photo.value.measurement.corners,
-    },
-);
+const shown = computed(() => store.piece && shownPhoto(store.piece.photos));
 const NAMES = Object.keys(CROP_CRITERIA) as CropCriterion[];
-
-async function fileOf(type: 'image/jpeg' | 'image/png'): Promise<Blob | null> {
-  if (!request.value || !chosen.value || !size.value) return null;
-  const { widthPx, heightPx, dpi } = size.value;
-  const bytes = await photoWorker().cropFile(url.value, request.value, chosen.value.part, {
-    widthPx,
-    heightPx,
-    dpi,
-    type,
-  });
-  return new Blob([new Uint8Array(bytes)], { type });
-}
 
 const save = (type: 'image/jpeg' | 'image/png') =>
   attempt(async () => {
@@ -224,7 +141,7 @@ const words = (part: Part) => {
           </div>
           <p class="soft">
             Drag the frame, or move it by the arrow keys; pull its corner, or press + and −, to resize it.
-            <template v-if="took !== null">Looked through in {{ Math.round(took) }}&nbsp;ms.</template>
+            <template v-if="tookMs !== null">Looked through in {{ Math.round(tookMs) }}&nbsp;ms.</template>
           </p>
         </template>
         <p v-else-if="busy" class="soft" role="status">Looking through the photo.</p>

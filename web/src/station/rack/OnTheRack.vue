@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { shownPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { Button } from 'ant-design-vue';
 import { computed, defineAsyncComponent, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
@@ -50,12 +50,7 @@ const view = computed(() => VIEWS.find(({ key }) => key === route.query.view)?.k
 
 const BOX_PX = 384;
 const width = computed(() => (store.piece ? widthIn(BOX_PX, store.piece.support) : 0));
-const photo = computed(() => {
-  const speaks = store.piece && speakingPhoto(store.piece.photos);
-  if (!speaks) return null;
-  const { id, widthPx, heightPx, measurement } = speaks;
-  return { id, widthPx, heightPx, corners: measurement?.corners ?? null };
-});
+const photo = computed(() => store.piece && shownPhoto(store.piece.photos));
 </script>
 
 <template>
@@ -110,7 +105,7 @@ const photo = computed(() => {
         <FinishView v-else-if="view === 'finish'" :on="on" />
         <SellView v-else />
       </template>
-      <template v-else-if="on.inShort.value.isGone">
+      <template v-else-if="store.inShort.isGone">
         <p>It was taken off its support. Its record stays.</p>
         <DecideView :on="on" />
       </template>

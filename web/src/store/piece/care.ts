@@ -7,6 +7,7 @@ import type { InHand } from './inHand.ts';
 /**
  * Writes a line of the log after a pour.
  *
+ * @param id of the line: whoever may have to send it again gives the same one
  * @returns the whole log
  * @throws ApiProblem with the field when it cannot have happened
  */
@@ -14,8 +15,9 @@ export async function sendCare<Kind extends CareKind>(
   pieceId: string,
   kind: Kind,
   data: CareData[Kind],
+  id: string = crypto.randomUUID(),
 ): Promise<CareEvent[]> {
-  const body = { id: crypto.randomUUID(), at: new Date().toISOString(), kind, data } as CareEvent;
+  const body = { id, at: new Date().toISOString(), kind, data } as CareEvent;
   return (await call(api.care.append, { params: { pieceId }, body })).care;
 }
 

@@ -124,6 +124,7 @@ export const usePiece = defineStore('piece', () => {
     passes,
     room,
     progress,
+    inShort,
     unsent: queue.waiting,
     written: queue.written,
     delivered: queue.delivered,

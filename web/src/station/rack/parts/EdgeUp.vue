@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Judgement } from '@icy-ribbon/contract';
-import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { shownPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { computed } from 'vue';
 import { widthIn } from '../../../drawing/widthIn.ts';
 import HungPhoto from '../../../drawing/HungPhoto.vue';
@@ -18,10 +18,7 @@ const WAYS = [
   { deg: 270, label: 'left edge up' },
 ] as const satisfies readonly { deg: NonNullable<Judgement['hangingDeg']>; label: string }[];
 
-const photo = computed(() => {
-  const speaks = store.piece && speakingPhoto(store.piece.photos);
-  return speaks && { ...speaks, corners: speaks.measurement?.corners ?? null };
-});
+const photo = computed(() => store.piece && shownPhoto(store.piece.photos));
 const BOX_PX = 128;
 const width = computed(() => (store.piece ? widthIn(BOX_PX, store.piece.support) : 0));
 

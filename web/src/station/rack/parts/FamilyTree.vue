@@ -7,7 +7,7 @@ import { call } from '../../../api/client.ts';
 import { widthIn } from '../../../drawing/widthIn.ts';
 import HungPhoto from '../../../drawing/HungPhoto.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
-import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { shownPhoto } from '@icy-ribbon/core/judgement/outcome';
 import SketchOverlay from './SketchOverlay.vue';
 import { ORIGIN_WORDS } from '../../../words/care.ts';
 
@@ -46,10 +46,7 @@ const sketched = computed(() =>
 );
 const NO_MASKS = new Map<string, string>();
 const SMALL_PX = 64;
-function photoOf({ photos }: Piece) {
-  const photo = speakingPhoto(photos);
-  return photo && { ...photo, corners: photo.measurement?.corners ?? null };
-}
+const photoOf = ({ photos }: Piece) => shownPhoto(photos);
 </script>
 
 <template>

@@ -92,7 +92,7 @@ function atTheScale(): void {
     id: crypto.randomUUID(),
     kind: kind.value,
     pieces: pieces.value.map(({ id, name, support, count }) => ({
-      ...{ id, name },
+      ...{ id, name, lineId: crypto.randomUUID() },
       areaMm2: count * coatedMm2(support, true),
     })),
     parts: found.parts.map(({ name, mg }, bottle) => ({ name, mg, bottle })),

@@ -7,7 +7,7 @@ import {
 } from '@icy-ribbon/core/flow/drying';
 import { driftPerSlope, dryingFilm } from '@icy-ribbon/core/judgement/drying';
 import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
-import { careInShort, dryingRisks, lifeFacts } from '@icy-ribbon/core/piece/care';
+import { dryingRisks, lifeFacts } from '@icy-ribbon/core/piece/care';
 import { useNow } from '@vueuse/core';
 import { computed } from 'vue';
 import { usePiece } from '../../../store/piece/piece.ts';
@@ -28,7 +28,6 @@ export function useOnRack() {
     const usual = usualDrying({ technique, drying: film.value && touchDryHours(film.value) });
     return numbers.drying(usual, technique);
   });
-  const inShort = computed(() => careInShort(store.piece?.care ?? [], store.piece?.topCoatedAt ?? null));
   const facts = computed(() => {
     if (!store.piece || !drying.value) return null;
     const { id, name, technique, touchDryAt } = store.piece;
@@ -37,7 +36,7 @@ export function useOnRack() {
         ...{ id, name, technique, touchDryAt, mixes: [] },
         phase: store.progress.phase,
         pouredAt: record.value?.pouredAt ?? null,
-        care: inShort.value,
+        care: store.inShort,
       },
       drying.value,
     );
@@ -55,5 +54,5 @@ export function useOnRack() {
   );
   const driftMmPerSlope = computed(() => (record.value ? driftPerSlope(record.value) : null));
 
-  return { nowMs, film, drying, inShort, life, dates, risks, driftMmPerSlope };
+  return { nowMs, film, life, dates, risks, driftMmPerSlope };
 }
