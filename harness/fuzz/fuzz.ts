@@ -52,7 +52,7 @@ interface Operation {
 }
 
 /** What is not fuzzed here: it ends the studio, or takes seconds of painting each time. */
-const LEFT_OUT = [/\/restore$/, /\/camera$/, /safekeeping\/backups/, /second-folder/];
+const LEFT_OUT = [/\/restore$/, /\/camera$/, /\/sample$/, /safekeeping\/backups/, /second-folder/];
 /** Reading a backup list, say, may show nothing of a write: these do. */
 const LISTS = [
   '/api/pieces?pageSize=200',
