@@ -17,6 +17,7 @@ import { spinCalculation } from '../flow/film/spin.calculation.ts';
 import { rimCalculation } from '../flow/film/rim.calculation.ts';
 import { spinShearCalculation } from '../flow/film/spinShear.calculation.ts';
 import { tipTestCalculation } from '../flow/film/tipTest.calculation.ts';
+import { filmRunCalculation } from '../flow/solver/filmRun.calculation.ts';
 import { spreadCalculation } from '../flow/film/spread.calculation.ts';
 import { mixCalculation } from '../paint/mix/mix.calculation.ts';
 import { thinCalculation } from '../paint/mix/thin.calculation.ts';
@@ -52,6 +53,7 @@ export const CALCULATIONS = [
   jetCalculation,
   deepDentCalculation,
   reachCalculation,
+  filmRunCalculation,
   colorDifferenceCalculation,
   mixColorCalculation,
   amountsCalculation,

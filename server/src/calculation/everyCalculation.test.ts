@@ -27,6 +27,7 @@ it('has the calculations of its contract', () => {
     'jet',
     'deep-dent',
     'reach',
+    'film-run',
     'color-difference',
     'mix-color',
     'amounts',

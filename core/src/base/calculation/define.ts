@@ -20,6 +20,8 @@ export interface Calculation<Input = unknown, Output = unknown, Name extends str
   readonly typical: string;
   /** An input that shows it at work. */
   readonly example: NoInfer<Input>;
+  /** It may take minutes: it runs on the bench and in the pages' workers, not in the API. */
+  readonly isLong?: true;
   readonly input: z.ZodType<Input>;
   readonly output: z.ZodType<Output>;
   readonly compute: (input: Input) => Output;

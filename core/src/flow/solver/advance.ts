@@ -1,0 +1,68 @@
+import { InputError } from '../../base/error/index.ts';
+import type { FilmDrive } from './film.ts';
+import type { FilmKernel } from './plainKernel.ts';
+
+/** Longest step, s, the shortest a film starts with, and how much a step may be longer than the one before. */
+const LONGEST_S = 0.04;
+const FIRST_S = 2e-4;
+const GROWTH = 1.15;
+/** A step carries paint at most this share of a cell. */
+const COURANT = 0.4;
+
+/** A film that needs shorter steps than this, s, cannot be followed. */
+const SHORTEST_S = 1e-6;
+
+/** How far a film has come. */
+export interface FilmClock {
+  seconds: number;
+  steps: number;
+  /** Length of the step before, s. */
+  stepS: number;
+  /** Greatest speed of the step before, m/s. */
+  fastest: number;
+}
+
+export const filmClock = (): FilmClock => ({ seconds: 0, steps: 0, stepS: FIRST_S / GROWTH, fastest: 0 });
+
+/**
+ * Lets a film move on. When what pushes it changes abruptly, `startle` the clock first: it begins with short steps again.
+ *
+ * @returns the steps it took
+ * @throws InputError (field "steps") for paint that runs too fast to be followed
+ */
+export function advance(
+  kernel: FilmKernel,
+  clock: FilmClock,
+  seconds: number,
+  drive: FilmDrive,
+  onStep?: (stepS: number) => void,
+): number {
+  const end = clock.seconds + seconds;
+  const { cellM } = kernel.fields.grid;
+  let steps = 0;
+  while (end - clock.seconds > 1e-9) {
+    const allowed = clock.fastest > 0 ? (COURANT * cellM) / clock.fastest : LONGEST_S;
+    const wanted = Math.min(LONGEST_S, allowed, clock.stepS * GROWTH);
+    if (!(wanted > SHORTEST_S)) {
+      throw new InputError(
+        'steps',
+        'This paint runs too fast to be followed: push it less, or take it thicker.',
+      );
+    }
+    const left = end - clock.seconds;
+    // The last two steps share what is left: none is a mere crumb.
+    const stepS = wanted >= left ? left : 2 * wanted > left ? left / 2 : wanted;
+    clock.fastest = kernel.step(stepS, drive, clock.steps);
+    clock.stepS = wanted;
+    clock.seconds = wanted >= left ? end : clock.seconds + stepS;
+    clock.steps += 1;
+    steps += 1;
+    onStep?.(stepS);
+  }
+  return steps;
+}
+
+/** To be called when air sets in or the support is turned: the first steps are short again. */
+export function startle(clock: FilmClock): void {
+  clock.stepS = Math.min(clock.stepS, FIRST_S / GROWTH);
+}

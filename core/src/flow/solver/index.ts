@@ -1,0 +1,1 @@
+export { runFilm, type FilmRun, type FilmRunResult, type FilmStep } from './filmRun.ts';

@@ -1,0 +1,74 @@
+import { forEachCell } from './measure.ts';
+import { repeatRim, type FilmGrid } from './grid.ts';
+
+/** Points a cell is looked at, across and down, to soften an edge. */
+const LOOKS = 4;
+
+/**
+ * Lays paint of one thickness over every cell.
+ *
+ * @param thicknessMm above 0
+ */
+export function layFilm(grid: FilmGrid, thickness: Float64Array, thicknessMm: number): void {
+  forEachCell(grid, (cell) => (thickness[cell]! += thicknessMm / 1000));
+  repeatRim(grid.rim, thickness);
+}
+
+/**
+ * Lays a volume evenly over a shape of the face. What lies beyond the support is not laid.
+ *
+ * @param shape says of a point, mm from the top left corner, whether it lies within
+ * @param box mm within which the shape lies, also beyond the support
+ * @returns the volume that missed the support, m3
+ */
+export function layShape(
+  grid: FilmGrid,
+  thickness: Float64Array,
+  volumeM3: number,
+  shape: (xMm: number, yMm: number) => boolean,
+  box: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number },
+): number {
+  const stepMm = grid.cellM * 1000;
+  const clamp = (index: number) => Math.floor(index / stepMm);
+  const shares: [cell: number, share: number][] = [];
+  let [all, on] = [0, 0];
+  for (let row = clamp(box.top); row <= clamp(box.bottom); row += 1) {
+    for (let column = clamp(box.left); column <= clamp(box.right); column += 1) {
+      let hits = 0;
+      for (let look = 0; look < LOOKS ** 2; look += 1) {
+        const x = (column + ((look % LOOKS) + 0.5) / LOOKS) * stepMm;
+        const y = (row + (Math.floor(look / LOOKS) + 0.5) / LOOKS) * stepMm;
+        if (shape(x, y)) hits += 1;
+      }
+      if (hits === 0) continue;
+      all += hits;
+      if (column < 0 || row < 0 || column >= grid.columns || row >= grid.rows) continue;
+      const cell = (row + 2) * grid.stride + column + 2;
+      if (!grid.rim.inside[cell]) continue;
+      on += hits;
+      shares.push([cell, hits]);
+    }
+  }
+  if (all === 0) return volumeM3;
+  const perHit = volumeM3 / all / grid.cellM ** 2;
+  for (const [cell, hits] of shares) thickness[cell]! += hits * perHit;
+  repeatRim(grid.rim, thickness);
+  return (volumeM3 * (all - on)) / all;
+}
+
+/** Lays a volume as a flat disc; a disc smaller than a cell fills the cell it lies in. Returns what missed the support, m3. */
+export function layDisc(
+  grid: FilmGrid,
+  thickness: Float64Array,
+  disc: { readonly xMm: number; readonly yMm: number; readonly radiusMm: number; readonly volumeMl: number },
+): number {
+  const { xMm, yMm } = disc;
+  const radius = Math.max(disc.radiusMm, grid.cellM * 500);
+  return layShape(
+    grid,
+    thickness,
+    disc.volumeMl * 1e-6,
+    (x, y) => (x - xMm) ** 2 + (y - yMm) ** 2 <= radius ** 2,
+    { left: xMm - radius, right: xMm + radius, top: yMm - radius, bottom: yMm + radius },
+  );
+}
