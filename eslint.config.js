@@ -22,6 +22,8 @@ export default typescript.config(
     ignores: [
       '**/dist/**',
       '**/bundle/**',
+      // AssemblyScript: its compiler checks it.
+      'core/assembly/**',
       'node_modules/**',
       '**/test-results/**',
       '**/playwright-report/**',

@@ -10,6 +10,8 @@ import { fileURLToPath } from 'node:url';
 
 export const ROOT = resolve(fileURLToPath(import.meta.url), '../..');
 const CACHE = join(ROOT, '.cache');
+/** The film's step, compiled. */
+const FILM = join(ROOT, 'core/bundle/film.wasm');
 /** The built server. */
 export const SERVER = join(ROOT, 'server/bundle/main.js');
 
@@ -35,6 +37,7 @@ export function toolPath(name) {
     eslint: 'eslint/bin/eslint.js',
     prettier: 'prettier/bin/prettier.cjs',
     depcruise: 'dependency-cruiser/bin/dependency-cruise.mjs',
+    asc: 'assemblyscript/bin/asc.js',
     jest: 'jest/bin/jest.js',
     playwright: '@playwright/test/cli.js',
   };
@@ -79,9 +82,14 @@ function newestChange(folder) {
 export function ensureBuilt({ pages = true } = {}) {
   const packages = ['core', 'contract', 'server'];
   const stamp = String(Math.max(...packages.map((name) => newestChange(join(ROOT, name)))));
-  const isThere = packages.every((name) => existsSync(join(ROOT, name, 'dist'))) && existsSync(SERVER);
+  const isThere =
+    packages.every((name) => existsSync(join(ROOT, name, 'dist'))) && existsSync(SERVER) && existsSync(FILM);
   if (remembered('built') !== stamp || !isThere) {
     process.stderr.write('Building ...\n');
+    runTool('asc', [
+      ...['core/assembly/film.ts', '--outFile', FILM],
+      ...['--runtime', 'stub', '--enable', 'simd', '--noAssert', '-O3'],
+    ]);
     runTool('tsc', ['-b', ...packages]);
     rmSync(join(ROOT, 'server/bundle'), { recursive: true, force: true });
     run(process.execPath, [join(ROOT, 'scripts/bundle.mjs')]);

@@ -3,11 +3,11 @@ import type { FilmDrive } from './film.ts';
 import type { FilmKernel } from './plainKernel.ts';
 
 /** Longest step, s, the shortest a film starts with, and how much a step may be longer than the one before. */
-const LONGEST_S = 0.04;
+const LONGEST_S = 0.05;
 const FIRST_S = 2e-4;
 const GROWTH = 1.15;
 /** A step carries paint at most this share of a cell. */
-const COURANT = 0.4;
+const COURANT = 0.5;
 
 /** A film that needs shorter steps than this, s, cannot be followed. */
 const SHORTEST_S = 1e-6;

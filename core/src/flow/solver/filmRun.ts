@@ -2,11 +2,11 @@ import { InputError } from '../../base/error/index.ts';
 import { GRAVITY_MS2 } from '../film/level.ts';
 import { advance, filmClock, startle } from './advance.ts';
 import { blowOn, calm, type FilmAir } from './blow.ts';
-import { filmFields, type FilmDrive, type FilmFields } from './film.ts';
+import type { FilmDrive, FilmFields } from './film.ts';
 import { filmGrid, type FilmEdge } from './grid.ts';
 import { layDisc, layFilm } from './lay.ts';
 import { measureLayer, seenShares, type LayerMeasures } from './measure.ts';
-import { plainKernel, type FilmKernel } from './plainKernel.ts';
+import { plainFilm, type MakeKernel } from './plainKernel.ts';
 
 /** One thing done to the film. Angles from the top edge clockwise, places from the top left corner. */
 export type FilmStep =
@@ -109,15 +109,14 @@ export function driveOf(step: FilmStep, fields: FilmFields): FilmDrive {
 /**
  * Lays films and puddles, does the steps in order, and measures.
  *
- * @param kernelOf steps the film: the plain one, or one that was compiled
+ * @param makeKernel steps the film: the plain one, or one that was compiled
  * @throws InputError naming the field
  * @example runFilm({ widthMm: 40, heightMm: 40, cellMm: 2, edge: 'wall', layers: [{ name: 'base', viscosityPaS: 2, densityKgM3: 1100 }],
  *   films: [{ layer: 'base', thicknessMm: 2 }], puddles: [], steps: [{ kind: 'rest', seconds: 1 }], tauHalfPa: null }).seconds // 1
  */
 export function runFilm(
   run: FilmRun,
-  makeFields: typeof filmFields = filmFields,
-  kernelOf: (fields: FilmFields) => FilmKernel = plainKernel,
+  makeKernel: MakeKernel = plainFilm,
 ): FilmRunResult {
   const [columns, rows] = [run.widthMm, run.heightMm].map((mm) => Math.round(mm / run.cellMm)) as [
     number,
@@ -127,7 +126,8 @@ export function runFilm(
     throw new InputError('cellMm', 'This is too fine: take larger cells, a smaller face or fewer layers.');
   }
   const grid = filmGrid({ columns, rows, cellM: run.cellMm / 1000, edge: run.edge });
-  const fields = makeFields(grid, run.layers, { tauHalfPa: run.tauHalfPa, isCrisp: false });
+  const kernel = makeKernel(grid, run.layers, { tauHalfPa: run.tauHalfPa, isCrisp: false });
+  const { fields } = kernel;
   const missed = run.layers.map(() => 0);
   const layerAt = (name: string, field: string) => {
     const index = run.layers.findIndex((layer) => layer.name === name);
@@ -141,7 +141,6 @@ export function runFilm(
     const layer = layerAt(puddle.layer, `puddles.${index}.layer`);
     missed[layer]! += layDisc(grid, fields.thickness[layer]!, puddle);
   });
-  const kernel = kernelOf(fields);
   const clock = filmClock();
   let work = 0;
   for (const step of run.steps) {

@@ -1,5 +1,6 @@
 import { findBox } from './box.ts';
-import type { FilmDrive, FilmFields } from './film.ts';
+import { filmFields, type FilmDrive, type FilmFields, type FilmLayer } from './film.ts';
+import type { FilmGrid } from './grid.ts';
 import { raiseSurface } from './rise.ts';
 import { smoothLayers } from './smooth.ts';
 import { moveLayers } from './transport.ts';
@@ -14,6 +15,16 @@ export interface FilmKernel {
    */
   step(seconds: number, drive: FilmDrive, stepNumber: number): number;
 }
+
+/** Makes a film without paint that can be stepped. */
+export type MakeKernel = (
+  grid: FilmGrid,
+  layers: readonly FilmLayer[],
+  given: { readonly tauHalfPa: number | null; readonly isCrisp: boolean },
+) => FilmKernel;
+
+/** A film whose steps are plain TypeScript. */
+export const plainFilm: MakeKernel = (grid, layers, given) => plainKernel(filmFields(grid, layers, given));
 
 /**
  * The film's step in plain TypeScript: the reference that the compiled kernels are held against.

@@ -2,8 +2,8 @@ import { around, isEmpty } from './box.ts';
 import type { FilmFields } from './film.ts';
 import { repeatRim } from './grid.ts';
 
-/** How far beyond its paint a layer's weight is felt, cells: what smoothing spreads, and one more. */
-export const REACH = 3;
+/** How far beyond its paint a layer is smoothed, cells: what smoothing spreads, and two more that the compiled kernels look at. */
+export const REACH = 4;
 
 /**
  * Smooths every layer with 1-4-6-4-1 across and down (twice 1-2-1). Weight differences taken from it do not feed on

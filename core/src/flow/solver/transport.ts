@@ -3,7 +3,7 @@ import type { Box, FilmFields } from './film.ts';
 import { repeatRim } from './grid.ts';
 
 /** Thinner than this, m, paint does not set the length of the steps. */
-export const CREEPING = 2e-5;
+export const CREEPING = 5e-5;
 /** A cell gives away at most this share of what it holds. */
 export const ALL_BUT = 1 - 1e-7;
 
@@ -71,7 +71,8 @@ function fluxes(
       const gained = isCrisp
         ? crispSlope(behind, here, ahead, courant)
         : vanLeer(behind, here, ahead, courant);
-      flux[face] = speed * share * (here + gained);
+      const size = courant * here + gained;
+      flux[face] = isForward ? size : -size;
       if (here > CREEPING && courant > fastest) fastest = courant;
     }
   }
@@ -91,23 +92,24 @@ function fluxes(
   return fastest / share;
 }
 
+/** What the slope adds to the upwind thickness, times the courant number. */
 const vanLeer = (behind: number, here: number, ahead: number, courant: number): number => {
   const [back, on] = [here - behind, ahead - here];
-  return back * on > 0 ? ((back * on) / (back + on)) * Math.max(0, 1 - courant) : 0;
+  return back * on > 0 ? ((back * on) / (back + on)) * courant * Math.max(0, 1 - courant) : 0;
 };
 
-/** Least Courant number that the downwind flux of an edge counts with, doubled. */
-export const LEAST_COURANT = 0.04;
+/** An edge that hardly moves is not sharpened at once: its share grows this fast with the courant number, up to a half. */
+const STEEP = 25;
 
 function crispSlope(behind: number, here: number, ahead: number, courant: number): number {
   const [back, on] = [here - behind, ahead - here];
   if (!(back * on > 0)) return 0;
   const [a, b] = [Math.abs(back), Math.abs(on)];
   const left = Math.max(0, 1 - courant);
-  const isEdge = Math.abs(ahead - behind) > 0.5 * (ahead + behind);
+  const isEdge = a + b > 0.5 * (ahead + behind);
   const size = isEdge
-    ? Math.min((a * left) / Math.max(2 * courant, LEAST_COURANT), b)
-    : 0.5 * left * Math.max(Math.min(2 * a, b), Math.min(a, 2 * b));
+    ? Math.min(a * left * Math.min(0.5, STEEP * courant), courant * b)
+    : 0.5 * courant * left * Math.max(Math.min(2 * a, b), Math.min(a, 2 * b));
   return on > 0 ? size : -size;
 }
 

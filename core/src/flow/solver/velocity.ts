@@ -32,7 +32,7 @@ export function layerVelocities(fields: FilmFields, direction: 0 | 1, drive: Fil
     (_, index) => row(index),
   ) as [Float64Array, Float64Array, Float64Array, Float64Array, Float64Array, Float64Array, Float64Array];
   const own = (layer: number, index: number) => row(sharedRows + rowsPerLayer * layer + index);
-  const boxes = fields.boxes.map((box) => (isEmpty(box) ? null : around(grid, box, REACH - 1)));
+  const boxes = fields.boxes.map((box) => (isEmpty(box) ? null : around(grid, box, REACH - 2)));
   const spanOf = (layer: number, y: number) => {
     const box = boxes[layer];
     if (!box || y < box.top || y > box.bottom + (direction === 1 ? 1 : 0)) return null;
