@@ -122,4 +122,3 @@ export function compiledFilm(
 }
 
 const addressOf = (field: Float64Array): number => field.byteOffset;
-

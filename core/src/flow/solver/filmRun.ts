@@ -114,10 +114,7 @@ export function driveOf(step: FilmStep, fields: FilmFields): FilmDrive {
  * @example runFilm({ widthMm: 40, heightMm: 40, cellMm: 2, edge: 'wall', layers: [{ name: 'base', viscosityPaS: 2, densityKgM3: 1100 }],
  *   films: [{ layer: 'base', thicknessMm: 2 }], puddles: [], steps: [{ kind: 'rest', seconds: 1 }], tauHalfPa: null }).seconds // 1
  */
-export function runFilm(
-  run: FilmRun,
-  makeKernel: MakeKernel = plainFilm,
-): FilmRunResult {
+export function runFilm(run: FilmRun, makeKernel: MakeKernel = plainFilm): FilmRunResult {
   const [columns, rows] = [run.widthMm, run.heightMm].map((mm) => Math.round(mm / run.cellMm)) as [
     number,
     number,

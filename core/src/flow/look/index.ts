@@ -1,0 +1,6 @@
+export { LOOK, composer, splineWeights, type Composed } from './compose.ts';
+export { NET } from './net.ts';
+export { TABLE } from './noise.ts';
+export { LIGHT, pictureNoise, pictureOf, type FilmPicture } from './picture.ts';
+export { lookOf, type FilmLook, type LayerLook } from './scene.ts';
+export { BUCKET_M, SEED_NUMBERS, type PackedSeeds } from './seeds.ts';

@@ -1,0 +1,254 @@
+import { gaussian, seededRandom, type Random } from '../../base/random/index.ts';
+import { GRAVITY_MS2 } from '../film/level.ts';
+import { between } from './carry.ts';
+import type { FilmFields } from './film.ts';
+import { MARGIN } from './grid.ts';
+
+/**
+ * How a sheet of activator opens: what the grid is too coarse for. All are assumptions of the film model, to be corrected by the artist's
+ * measured photos.
+ */
+export interface CellSettings {
+  /** Usual spacing of the places where it opens, m: the forecast's, or the artist's own. */
+  readonly spacingM: number;
+  /** It opens where it is thinner than this, m. */
+  readonly ruptureM: number;
+  /** What pulls a hole open, N/m; below 0 the sheet spreads and closes holes. */
+  readonly spreadingNM: number;
+  /** Speed of a hole's rim: this share of the pull over the viscosity below. */
+  readonly opening: number;
+  /** Width of the net that is left between holes, m. */
+  readonly netM: number;
+  /** Largest radius of a hole, m. */
+  readonly largestM: number;
+}
+
+export const USUAL_CELLS: CellSettings = {
+  spacingM: 3e-3,
+  ruptureM: 2.6e-4,
+  spreadingNM: 3e-3,
+  opening: 0.3,
+  netM: 3.5e-4,
+  largestM: 3e-3,
+};
+
+/** A place where the sheet opens, carried along with it. */
+export interface CellSeed {
+  /** From the top left corner of the face, m. */
+  x: number;
+  y: number;
+  /** 0 until it opens. */
+  radius: number;
+  isOpen: boolean;
+  /** Ripple of the sheet here, m: it opens when that is as thick as the sheet. */
+  ripple: number;
+  /** How the paint around it was stretched since it opened, row by row. */
+  stretch: [number, number, number, number];
+  /** How easily it opens and grows, 1 as usual. */
+  readonly strength: number;
+  /** What sets it apart from others, 0 to 1. */
+  readonly kind: number;
+  /** Seconds without a sheet. */
+  bare: number;
+}
+
+/** The sheet's seeds and what they need to go on. */
+export interface SheetCells {
+  readonly settings: CellSettings;
+  /** Which layer is the sheet. */
+  readonly layer: number;
+  seeds: CellSeed[];
+  readonly random: Random;
+  sinceSown: number;
+}
+
+export const freshCells = (layer: number, settings: CellSettings, seed = 11): SheetCells => ({
+  settings,
+  layer,
+  seeds: [],
+  random: seededRandom(seed),
+  sinceSown: Infinity,
+});
+
+/** Growth of a ripple of a thin heavy sheet on a deep layer, 1/s, and its spacing: fits of the exact two-layer model (`flow/cell`). */
+const GROWTH = 0.147;
+const SPACING = 6.2;
+/** Spread of spacing and of strength from seed to seed, in ln. */
+const SPACING_SPREAD = 0.6;
+const STRENGTH_SPREAD = 0.5;
+/** A sheet this thin, m, has no seeds; one this thick is a puddle yet. */
+const THINNEST = 8e-6;
+const THICKEST = 1.5e-3;
+/** First ripple as a share of the sheet, spread of its ln. */
+const RIPPLE = 0.01;
+const RIPPLE_SPREAD = 0.5;
+/** New seeds are looked for this often, s, at so many places on a face of 200 x 200 mm. */
+const SOW_EVERY_S = 0.1;
+const SOW_PLACES = 4000;
+/** A seed without sheet is given up after this, s. */
+const FORGET_S = 2;
+
+/**
+ * Carries the seeds along, lets holes grow, opens new ones and sows where the sheet has grown.
+ *
+ * Law: a seed opens when its ripple, growing at 0.147 drho g h2 / sqrt(mu1 mu2), is as thick as the sheet, or when the sheet is thinner than
+ * `ruptureM`; then its radius grows at opening * S / mu of the layer below. Source: two-layer Stokes stability for the ripple; the rest is an
+ * assumption of the film model.
+ *
+ * @param seconds since it was called last: some steps of the film may be taken as one
+ */
+export function openCells(cells: SheetCells, fields: FilmFields, seconds: number): void {
+  const { settings, layer } = cells;
+  const { grid, thickness, viscosity, density, velocity } = fields;
+  const { cellM, stride } = grid;
+  const sheet = thickness[layer]!;
+  const [across, down] = [velocity[0][layer]!, velocity[1][layer]!];
+  const [wide, high] = [grid.columns * cellM, grid.rows * cellM];
+  const column = (x: number) => clamp(x / cellM - 0.5 + MARGIN, 1, stride - 3);
+  const row = (y: number) => clamp(y / cellM - 0.5 + MARGIN, 1, grid.rows + 2 * MARGIN - 3);
+  const sheetAt = (x: number, y: number) => between(sheet, stride, column(x), row(y));
+  // Velocities lie on faces: half a cell to the left or above.
+  const speedX = (x: number, y: number) => between(across, stride, column(x) + 0.5, row(y));
+  const speedY = (x: number, y: number) => between(down, stride, column(x), row(y) + 0.5);
+
+  for (const seed of cells.seeds) {
+    const { x, y } = seed;
+    const h = sheetAt(x, y);
+    if (seed.isOpen) {
+      const e = cellM;
+      const perEdge = seconds / (2 * e);
+      stretchBy(seed.stretch, [
+        (speedX(x + e, y) - speedX(x - e, y)) * perEdge,
+        (speedX(x, y + e) - speedX(x, y - e)) * perEdge,
+        (speedY(x + e, y) - speedY(x - e, y)) * perEdge,
+        (speedY(x, y + e) - speedY(x, y - e)) * perEdge,
+      ]);
+    }
+    seed.x += speedX(x, y) * seconds;
+    seed.y += speedY(x, y) * seconds;
+    seed.bare = h < 2e-6 ? seed.bare + seconds : 0;
+    const below = layerBelow(seed.x, seed.y);
+    if (below < 0) continue;
+    const mu = viscosity[below]!;
+    const heavier = density[layer]! - density[below]!;
+    const growth = heavier > 0 ? (GROWTH * heavier * GRAVITY_MS2 * h) / Math.sqrt(mu * viscosity[layer]!) : 0;
+    if (seed.isOpen) {
+      const early = seed.radius < 0.4 * settings.spacingM ? growth * seed.radius : 0;
+      const pull = (settings.opening * settings.spreadingNM) / mu;
+      seed.radius = clamp(
+        seed.radius + (pull + early) * seed.strength * seconds,
+        0,
+        settings.largestM * (0.6 + 0.4 * seed.strength),
+      );
+      roundOff(
+        seed.stretch,
+        Math.min(1, (0.5 * settings.spreadingNM * seconds) / (mu * Math.max(seed.radius, 5e-4))),
+      );
+    } else {
+      seed.ripple *= Math.exp(growth * seconds);
+      if (seed.ripple > h || h < settings.ruptureM * seed.strength) {
+        seed.isOpen = true;
+        seed.radius = 1e-4 + 0.2 * h;
+      }
+    }
+  }
+  cells.seeds = cells.seeds.filter(
+    ({ x, y, bare }) => x > 0 && y > 0 && x < wide && y < high && bare < FORGET_S,
+  );
+  cells.sinceSown += seconds;
+  if (cells.sinceSown >= SOW_EVERY_S) {
+    cells.sinceSown = 0;
+    sow();
+  }
+
+  function layerBelow(x: number, y: number): number {
+    for (let under = layer - 1; under >= 0; under -= 1) {
+      if (between(thickness[under]!, stride, column(x), row(y)) > 1e-4) return under;
+    }
+    return -1;
+  }
+
+  function sow(): void {
+    const near = new SeedIndex(cells.seeds, settings.spacingM);
+    const places = Math.round((SOW_PLACES * wide * high) / 0.04);
+    for (let place = 0; place < places; place += 1) {
+      const [x, y] = [cells.random() * wide, cells.random() * high];
+      const h = sheetAt(x, y);
+      if (h < THINNEST || h > THICKEST) continue;
+      const below = layerBelow(x, y);
+      if (below < 1) continue;
+      const forecast = SPACING * h * (viscosity[below]! / viscosity[layer]!) ** 0.23;
+      const spacing = Math.max(forecast, settings.spacingM) * Math.exp(SPACING_SPREAD * bounded());
+      if (near.hasWithin(x, y, h < 6e-5 ? 0.75 * spacing : spacing)) continue;
+      const seed: CellSeed = {
+        ...{ x, y, radius: 0, isOpen: false, bare: 0, stretch: [1, 0, 0, 1] },
+        ripple: RIPPLE * h * Math.exp(RIPPLE_SPREAD * bounded()),
+        strength: Math.exp(STRENGTH_SPREAD * bounded()),
+        kind: cells.random(),
+      };
+      cells.seeds.push(seed);
+      near.add(seed);
+    }
+  }
+
+  function bounded(): number {
+    return clamp(gaussian(cells.random), -2, 2);
+  }
+}
+
+const clamp = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
+
+/** F := (1 + grad u dt) F, unless that would draw it out beyond what a hole can be. */
+function stretchBy(f: CellSeed['stretch'], [a, b, c, d]: readonly [number, number, number, number]): void {
+  const next: CellSeed['stretch'] = [
+    f[0] + a * f[0] + b * f[2],
+    f[1] + a * f[1] + b * f[3],
+    f[2] + c * f[0] + d * f[2],
+    f[3] + c * f[1] + d * f[3],
+  ];
+  const area = next[0] * next[3] - next[1] * next[2];
+  if (area > 0.05 && area < 20) for (let k = 0; k < 4; k += 1) f[k] = next[k]!;
+}
+
+/** Line tension draws a hole back to a circle by a share. */
+function roundOff(f: CellSeed['stretch'], share: number): void {
+  const round = Math.sqrt(Math.abs(f[0] * f[3] - f[1] * f[2]));
+  f[0] += share * (round - f[0]);
+  f[3] += share * (round - f[3]);
+  f[1] *= 1 - share;
+  f[2] *= 1 - share;
+}
+
+/** Finds seeds near a place. */
+class SeedIndex {
+  readonly #buckets = new Map<number, CellSeed[]>();
+  readonly #edge: number;
+
+  constructor(seeds: readonly CellSeed[], edge: number) {
+    this.#edge = edge;
+    for (const seed of seeds) this.add(seed);
+  }
+
+  add(seed: CellSeed): void {
+    const key = this.#key(Math.floor(seed.x / this.#edge), Math.floor(seed.y / this.#edge));
+    const bucket = this.#buckets.get(key);
+    if (bucket) bucket.push(seed);
+    else this.#buckets.set(key, [seed]);
+  }
+
+  hasWithin(x: number, y: number, distance: number): boolean {
+    const reach = Math.ceil(distance / this.#edge);
+    const [column, row] = [Math.floor(x / this.#edge), Math.floor(y / this.#edge)];
+    for (let down = -reach; down <= reach; down += 1) {
+      for (let across = -reach; across <= reach; across += 1) {
+        const bucket = this.#buckets.get(this.#key(column + across, row + down));
+        if (bucket?.some((seed) => (seed.x - x) ** 2 + (seed.y - y) ** 2 < distance ** 2)) return true;
+      }
+    }
+    return false;
+  }
+
+  #key(column: number, row: number): number {
+    return column * 65_536 + row;
+  }
+}
