@@ -37,6 +37,7 @@ const MARGIN: i32 = 2;
 const REACH: i32 = 4;
 const NOTHING: f64 = 1e-12;
 const CREEPING: f64 = 5e-5;
+const MOST_THINNING: f64 = 4;
 const ALL_BUT: f64 = 1 - 1e-7;
 const STEEP: f64 = 25;
 const SHARED_ROWS: i32 = 7;
@@ -323,12 +324,13 @@ function layerVelocities(
       const thin = f64x2.splat(thinning);
       const twice = f64x2.splat(2 * thinning);
       const twelfth = f64x2.splat(1.0 / 12.0);
+      const most = f64x2.splat(thinning > 0 ? MOST_THINNING / thinning : 0);
       for (let o = (<usize>from) << 3; o <= (<usize>to) << 3; o += 16) {
         const h = v128.load(depth + o);
         const above = v128.load(shearAt + o);
         const below = f64x2.sub(above, f64x2.mul(v128.load(gradient + o), h));
-        const size = f64x2.abs(above);
-        const sizeBelow = f64x2.abs(below);
+        const size = f64x2.pmin(f64x2.abs(above), most);
+        const sizeBelow = f64x2.pmin(f64x2.abs(below), most);
         const both = f64x2.add(size, sizeBelow);
         const q = f64x2.mul(f64x2.mul(h, fluidity), twelfth);
         // Twelve times the mean, and six times what is reached at the top, of shear times its size: of one sign in the layer ...
@@ -340,7 +342,7 @@ function layerVelocities(
         const turns = f64x2.lt(f64x2.mul(above, below), f64x2.splat(0));
         if (v128.any_true(turns)) {
           // ... or turning round in it, this share below its top.
-          const turn = f64x2.div(size, both);
+          const turn = f64x2.div(above, f64x2.sub(above, below));
           const rest = f64x2.sub(f64x2.splat(1), turn);
           const pull = f64x2.mul(above, f64x2.mul(size, turn));
           const pullBelow = f64x2.mul(belowOnce, rest);

@@ -127,12 +127,12 @@ export function composer(look: FilmLook, noise: Float32Array, pixelM: number) {
       const seen = cover[layer]!;
       if (layer > 0) ridges += seen;
       if (seen <= 0 || left < 2e-3) continue;
-      const { rgb, depthM } = layers[layer]!;
+      const { rgb, depthM, isVeined } = layers[layer]!;
       const share = left * seen * (layer === 0 ? 1 : 1 - Math.exp(-depth[layer]! / depthM));
       let tone = 1 + 0.375 * LOOK.deeper - LOOK.deeper * (1 - Math.exp(-depth[layer]! / LOOK.deepM));
       if (layer === 0) tone = 1;
       let [vein, other] = [0, rgb];
-      if (layer > 0 && layer !== sheet && share > 0.03) {
+      if (isVeined && share > 0.03) {
         const veins = noiseAt(noise, carriedX / LOOK.veinM, carriedY / LOOK.veinM, 13 * layer + 3);
         const streak = noiseAt(
           noise,
@@ -144,7 +144,8 @@ export function composer(look: FilmLook, noise: Float32Array, pixelM: number) {
         if (near > 0) {
           vein = LOOK.veinShare * near * (0.4 + 0.6 * (0.5 + 0.5 * Math.sin(9 * veins + layer)));
           const next = layer > 1 && (streak > 0 || layer >= count - 2) ? layer - 1 : layer + 1;
-          other = layers[Math.min(next, count - 1)]!.rgb;
+          const beside = layers[Math.min(next, count - 1)]!;
+          if (beside.isVeined) other = beside.rgb;
         }
         tone *= 1 + 0.1 * streak + 0.05 * veins;
       }

@@ -10,6 +10,8 @@ export interface LayerLook {
   readonly rgb: readonly [number, number, number];
   /** Thickness, m, that lets 37 % of the light through. */
   readonly depthM: number;
+  /** Whether its neighbors' colors run through it in veins. */
+  readonly isVeined: boolean;
 }
 
 /** What a picture of a film is made from: plain numbers that can be sent from a worker. */

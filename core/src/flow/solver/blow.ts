@@ -16,8 +16,8 @@ export interface FilmAir {
   readonly yMm: number;
 }
 
-/** Share of the jet's momentum that rubs on the paint (an assumption of the film model). */
-const FRICTION = 0.01;
+/** Share of the jet's momentum that rubs on the paint (an assumption of the film model: a smooth wall's). */
+export const SMOOTH_FRICTION = 0.01;
 /** The wall jet is fastest this many half-widths away from the middle, and this fast against the axis. */
 const RIM_AT = 1.2;
 const RIM_SPEED = 0.85;
@@ -27,9 +27,9 @@ const RIM_SPEED = 0.85;
  *
  * Law: p = 1/2 rho U^2 sin^2(slant) exp(-2 ln2 r^2/b^2), b = max(0.1 x, d/2), r from the axis; wall jet U min(1, 0.85 f (1 + cos(slant)
  * cos(phi))), f = 2s/(1 + s^2), s = r/(1.2 b); shear 0.01 rho U^2 sin(slant) outward, and 0.01 rho U^2 cos(slant) along the jet under
- * its footprint. Source: round jet as in `jetOnPaint`; the friction, the shape of the wall jet and its slant are assumptions of the film model.
+ * its footprint; 0.01 is `friction`. Source: round jet as in `jetOnPaint`; the friction, the shape of the wall jet and its slant are assumptions of the film model.
  */
-export function blowOn(fields: FilmFields, air: FilmAir): void {
+export function blowOn(fields: FilmFields, air: FilmAir, friction = SMOOTH_FRICTION): void {
   const { grid, airPressure } = fields;
   const [shearX, shearY] = fields.airShear;
   const { stride, cellM, length } = grid;
@@ -43,7 +43,7 @@ export function blowOn(fields: FilmFields, air: FilmAir): void {
   const [aimX, aimY] = [Math.sin(toward), -Math.cos(toward)];
   const [atX, atY] = [air.xMm / 1000, air.yMm / 1000];
   const pressure = 0.5 * AIR_DENSITY_KG_M3 * (axisSpeed * steep) ** 2;
-  const rub = FRICTION * AIR_DENSITY_KG_M3;
+  const rub = friction * AIR_DENSITY_KG_M3;
   for (let cell = 0; cell < length; cell += 1) {
     const x = ((cell % stride) - 1.5) * cellM - atX;
     const y = (Math.floor(cell / stride) - 1.5) * cellM - atY;

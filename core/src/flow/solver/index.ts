@@ -1,1 +1,18 @@
-export { runFilm, type FilmRun, type FilmRunResult, type FilmStep } from './filmRun.ts';
+export { advance, filmClock, startle, type FilmClock } from './advance.ts';
+export { blowOn, calm, type FilmAir } from './blow.ts';
+export {
+  freshCells,
+  openCells,
+  USUAL_CELLS,
+  type CellSeed,
+  type CellSettings,
+  type SheetCells,
+} from './cells.ts';
+export { compiledFilm, type FilmModule } from './compiledKernel.ts';
+export type { FilmDrive, FilmFields, FilmLayer } from './film.ts';
+export { LEVEL, runFilm, tilted, type FilmRun, type FilmRunResult, type FilmStep } from './filmRun.ts';
+export { cellIndex, filmGrid, repeatRim, type FilmGrid } from './grid.ts';
+export { layDisc, layDome, layFilm, layShape } from './lay.ts';
+export { flowOn, liveFilm, type LiveFilm } from './live.ts';
+export { cellAtMm, forEachCell, measureLayer, seenShares, volumeM3 } from './measure.ts';
+export { plainFilm, type FilmKernel, type MakeKernel } from './plainKernel.ts';

@@ -15,9 +15,9 @@ export function layFilm(grid: FilmGrid, thickness: Float64Array, thicknessMm: nu
 }
 
 /**
- * Lays a volume evenly over a shape of the face. What lies beyond the support is not laid.
+ * Lays a volume over a shape of the face. What lies beyond the support is not laid.
  *
- * @param shape says of a point, mm from the top left corner, whether it lies within
+ * @param shape says of a point, mm from the top left corner, how thick it is to lie there against others: 0 beyond, 1 within for an even film
  * @param box mm within which the shape lies, also beyond the support
  * @returns the volume that missed the support, m3
  */
@@ -25,7 +25,7 @@ export function layShape(
   grid: FilmGrid,
   thickness: Float64Array,
   volumeM3: number,
-  shape: (xMm: number, yMm: number) => boolean,
+  shape: (xMm: number, yMm: number) => number,
   box: { readonly left: number; readonly right: number; readonly top: number; readonly bottom: number },
 ): number {
   const stepMm = grid.cellM * 1000;
@@ -38,9 +38,9 @@ export function layShape(
       for (let look = 0; look < LOOKS ** 2; look += 1) {
         const x = (column + ((look % LOOKS) + 0.5) / LOOKS) * stepMm;
         const y = (row + (Math.floor(look / LOOKS) + 0.5) / LOOKS) * stepMm;
-        if (shape(x, y)) hits += 1;
+        hits += shape(x, y);
       }
-      if (hits === 0) continue;
+      if (hits <= 0) continue;
       all += hits;
       if (column < 0 || row < 0 || column >= grid.columns || row >= grid.rows) continue;
       const cell = (row + 2) * grid.stride + column + 2;
@@ -68,7 +68,24 @@ export function layDisc(
     grid,
     thickness,
     disc.volumeMl * 1e-6,
-    (x, y) => (x - xMm) ** 2 + (y - yMm) ** 2 <= radius ** 2,
+    (x, y) => ((x - xMm) ** 2 + (y - yMm) ** 2 <= radius ** 2 ? 1 : 0),
+    { left: xMm - radius, right: xMm + radius, top: yMm - radius, bottom: yMm + radius },
+  );
+}
+
+/** Lays a volume as a puddle that has spread by itself (Huppert 1982a: (1 - s^2)^(1/3)). Returns what missed the support, m3. */
+export function layDome(
+  grid: FilmGrid,
+  thickness: Float64Array,
+  dome: { readonly xMm: number; readonly yMm: number; readonly radiusMm: number; readonly volumeMl: number },
+): number {
+  const { xMm, yMm } = dome;
+  const radius = Math.max(dome.radiusMm, grid.cellM * 500);
+  return layShape(
+    grid,
+    thickness,
+    dome.volumeMl * 1e-6,
+    (x, y) => Math.cbrt(Math.max(0, 1 - ((x - xMm) ** 2 + (y - yMm) ** 2) / radius ** 2)),
     { left: xMm - radius, right: xMm + radius, top: yMm - radius, bottom: yMm + radius },
   );
 }

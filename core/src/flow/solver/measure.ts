@@ -1,4 +1,4 @@
-import { cellIndex, MARGIN, type FilmGrid } from './grid.ts';
+import { cellIndex, type FilmGrid } from './grid.ts';
 
 /** What a layer amounts to. */
 export interface LayerMeasures {
@@ -91,5 +91,3 @@ export const cellMiddleMm = (grid: FilmGrid, index: number): number => (index + 
 
 /** Column or row of the face at a place, mm; it may lie beyond. */
 export const cellAtMm = (grid: FilmGrid, mm: number): number => Math.floor(mm / 1000 / grid.cellM);
-
-export { MARGIN };

@@ -3,12 +3,15 @@ import { rowsPerLayer, sharedRows, type FilmDrive, type FilmFields } from './fil
 import { MARGIN } from './grid.ts';
 import { REACH } from './smooth.ts';
 
+/** Paint thins no further beyond this many times the shear at which it runs twice as fast (an assumption). */
+export const MOST_THINNING = 4;
+
 /**
  * Mean velocity of each layer on the faces of one direction, and what a unit of surface slope would add to it.
  *
  * Law: lubrication of a stack. Down through the layers the shear grows by the pressure gradient of each, G h; up through them the
  * velocities add. Within a layer the shear falls evenly from T at its top to T - G h, and paint that thins when sheared runs
- * faster by 1 + |shear| / tauHalf (an Ellis fluid), added up exactly: so one liquid cut into layers moves like one. Source: lubrication theory (Oron, Davis & Bankoff 1997, from memory).
+ * faster by 1 + min(|shear|, 4 tauHalf) / tauHalf (an Ellis fluid), added up exactly: so one liquid cut into layers moves like one. Source: lubrication theory (Oron, Davis & Bankoff 1997, from memory).
  *
  * @param direction 0 across, 1 down; the pressure of the surface's own slope is taken as it is now: `raiseSurface` follows
  */
@@ -39,6 +42,7 @@ export function layerVelocities(fields: FilmFields, direction: 0 | 1, drive: Fil
     return { from: box.left, to: box.right + (direction === 0 ? 1 : 0) };
   };
   const squared = drive.turning ** 2;
+  const most = thinning > 0 ? MOST_THINNING / thinning : 0;
 
   for (let y = MARGIN; y <= endRow; y += 1) {
     const start = y * stride;
@@ -107,13 +111,13 @@ export function layerVelocities(fields: FilmFields, direction: 0 | 1, drive: Fil
         const face = start + x;
         const h = depth[x]!;
         const [above, below] = [shearAt[x]!, shearAt[x]! - gradient[x]! * h];
-        const [size, sizeBelow] = [Math.abs(above), Math.abs(below)];
+        const [size, sizeBelow] = [Math.min(most, Math.abs(above)), Math.min(most, Math.abs(below))];
         const q = h * fluidity;
         let mean = (above * (size + sizeBelow) + below * (size + 3 * sizeBelow)) / 12;
         let across = (above * (2 * size + sizeBelow) + below * (size + 2 * sizeBelow)) / 6;
         if (above * below < 0) {
           // The shear turns round within the layer, this share of it below the top.
-          const turn = size / (size + sizeBelow);
+          const turn = above / (above - below);
           const rest = 1 - turn;
           mean = (above * size * turn * turn) / 12 + below * sizeBelow * rest * (turn / 3 + rest / 4);
           across = (above * size * turn + below * sizeBelow * rest) / 3;

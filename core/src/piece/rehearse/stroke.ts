@@ -1,0 +1,122 @@
+import { airTool, type AirTool } from '../../flow/air/index.ts';
+import type { FilmAir } from '../../flow/solver/index.ts';
+import { exitOf, type BlowerExit } from '../amount/index.ts';
+import type { PlanPass } from '../plan/index.ts';
+
+/** Air that is drawn along a line while it blows. */
+export interface Stroke {
+  readonly tool: AirTool;
+  readonly setting: string;
+  readonly exitSpeedMS: number;
+  readonly exitDiameterMm: number;
+  readonly fromMm: readonly [number, number];
+  readonly toMm: readonly [number, number];
+  readonly towardDeg: number;
+  readonly slantDeg: number;
+  readonly distanceMm: number;
+  /** At its end, where it draws back. */
+  readonly endDistanceMm: number;
+  readonly endSpeedMS: number;
+  readonly isCircling: boolean;
+  readonly seconds: number;
+}
+
+/** How much faster or slower than the tool's usual exit a setting blows (assumptions, no published source). */
+const SETTINGS: Readonly<Record<string, number>> = {
+  soft: 0.7,
+  steady: 1,
+  strong: 1.3,
+  low: 0.75,
+  high: 1,
+  'high, cup baffle': 0.6,
+  '1 bar': 0.8,
+  '1.5 bar': 1,
+  '2 bar': 1.2,
+};
+
+/**
+ * How much faster than its usual exit a tool's setting blows; an unknown setting blows as usual.
+ *
+ * @example settingSpeed('soft') // 0.7
+ */
+export const settingSpeed = (setting: string): number => SETTINGS[setting] ?? 1;
+
+/** What a person's breath and the film model's friction leave open, until measured pours say more (an assumption). */
+export const USUAL_STRENGTH = { breath: 2, other: 1 } as const;
+
+/**
+ * Exit speed of a tool as the film model takes it, m/s.
+ *
+ * @param strength of this artist's breath, times the tool's usual one
+ * @example rehearsedSpeed('mouth', 'steady', 15, 2) // 30
+ */
+export const rehearsedSpeed = (
+  tool: AirTool,
+  setting: string,
+  exitSpeedMS: number,
+  strength: number = USUAL_STRENGTH.breath,
+): number =>
+  exitSpeedMS * settingSpeed(setting) * (airTool(tool).power === 'breath' ? strength : USUAL_STRENGTH.other);
+
+/** The air follows the paint it pushes: so far in a second, mm, and beyond the rim of a pile by so much (common practice). */
+const FOLLOW_MM_S = 25;
+const FOLLOW_MOST_MM = 80;
+const BEYOND_MM = 15;
+
+/**
+ * A pass of the plan as it is blown.
+ *
+ * @param toRimMm how far the rim of the pile lies ahead of where it begins; 0 over none
+ */
+export function strokeOf(
+  pass: PlanPass,
+  blowers: readonly BlowerExit[],
+  strength: number = USUAL_STRENGTH.breath,
+  toRimMm = 0,
+): Stroke {
+  const exit = exitOf(pass, blowers);
+  const speed = (setting: string) => rehearsedSpeed(pass.tool, setting, exit.exitSpeedMS, strength);
+  const toward = (pass.directionDeg * Math.PI) / 180;
+  const slant = (pass.slantDeg * Math.PI) / 180;
+  const past = toRimMm > 0 ? toRimMm + BEYOND_MM : 0;
+  const follow = Math.cos(slant) * Math.min(FOLLOW_MOST_MM, Math.max(past, FOLLOW_MM_S * pass.seconds));
+  return {
+    tool: pass.tool,
+    setting: pass.setting,
+    exitSpeedMS: speed(pass.setting),
+    exitDiameterMm: exit.exitDiameterMm,
+    fromMm: [pass.at.x, pass.at.y],
+    toMm: [pass.at.x + follow * Math.sin(toward), pass.at.y - follow * Math.cos(toward)],
+    towardDeg: pass.directionDeg,
+    slantDeg: pass.slantDeg,
+    distanceMm: pass.distanceMm,
+    endDistanceMm: pass.end?.distanceMm ?? pass.distanceMm,
+    endSpeedMS: speed(pass.end?.setting ?? pass.setting),
+    isCircling: pass.way === 'circling',
+    seconds: pass.seconds,
+  };
+}
+
+/** Radius, mm, and seconds of one round when the hand or the head circles (common practice). */
+const ROUND_MM = 12;
+const ROUND_S = 0.6;
+
+/**
+ * The air of a stroke at a moment.
+ *
+ * @param share of its time, 0 to 1
+ */
+export function airOf(stroke: Stroke, share: number): FilmAir {
+  const between = (from: number, to: number) => from + (to - from) * share;
+  const turn = stroke.isCircling ? (2 * Math.PI * share * stroke.seconds) / ROUND_S : 0;
+  const round = stroke.isCircling ? ROUND_MM : 0;
+  return {
+    exitSpeedMS: between(stroke.exitSpeedMS, stroke.endSpeedMS),
+    exitDiameterMm: stroke.exitDiameterMm,
+    distanceMm: between(stroke.distanceMm, stroke.endDistanceMm),
+    slantDeg: stroke.slantDeg,
+    towardDeg: stroke.towardDeg,
+    xMm: between(stroke.fromMm[0], stroke.toMm[0]) + round * Math.sin(turn),
+    yMm: between(stroke.fromMm[1], stroke.toMm[1]) + round * (Math.cos(turn) - 1),
+  };
+}
