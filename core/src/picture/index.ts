@@ -24,6 +24,7 @@ export {
 export { quantile } from './quantile.ts';
 export { shapesOf } from './shape.ts';
 export { WARNING_CODES, type PhotoWarning, type WarningCode } from './warnings.ts';
+export { petalsOf, type Petals } from './petals.ts';
 export { paletteOfCups, type CupColor, type CupPalette } from './cups.ts';
 export { detailOf, maskOfRuns, numbersOf, type DetailReport } from './report.ts';
 export { findCorners, type FoundCorners } from './corners.ts';

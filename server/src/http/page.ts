@@ -18,7 +18,7 @@ export function securityHeaders(): RequestHandler {
         useDefaults: false,
         directives: {
           defaultSrc: ["'none'"],
-          scriptSrc: ["'self'"],
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           styleSrc: ["'self'", `'nonce-${nonce}'`],
           imgSrc: ["'self'", 'blob:', 'data:'],
           fontSrc: ["'self'"],

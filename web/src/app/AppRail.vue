@@ -7,7 +7,7 @@ import { STATIONS, type StationName } from './stations.ts';
 const route = useRoute();
 const store = usePiece();
 
-const STEP = 66;
+const STEP = 60;
 const TOP = 36;
 const MIDDLE = 22;
 const WIDTH = 44;

@@ -110,6 +110,26 @@ export const router = createRouter({
       meta: { station: 'results', title: 'Result' },
     },
     {
+      path: '/practice',
+      name: 'practice',
+      component: () => import('../station/practice/PracticeStation.vue'),
+      meta: { station: 'practice', title: 'Practice' },
+    },
+    {
+      path: '/practice/piece/:pieceId',
+      name: 'rehearse',
+      component: () => import('../station/practice/RehearseStation.vue'),
+      props: true,
+      meta: { station: 'practice', title: 'Rehearse' },
+    },
+    {
+      path: '/practice/pour/:scene',
+      name: 'scratch-pour',
+      component: () => import('../station/practice/ScratchPour.vue'),
+      props: true,
+      meta: { station: 'practice', title: 'Practice' },
+    },
+    {
       path: '/rack',
       name: 'rack',
       component: () => import('../station/rack/RackStation.vue'),

@@ -8,6 +8,7 @@ export const STATIONS = [
   { name: 'pour', label: 'Pour', needsPiece: true },
   { name: 'results', label: 'Results', needsPiece: false },
   { name: 'rack', label: 'Rack', needsPiece: false },
+  { name: 'practice', label: 'Practice', needsPiece: false },
 ] as const;
 
 export type StationName = (typeof STATIONS)[number]['name'];

@@ -14,15 +14,30 @@ export interface LayerLook {
   readonly isVeined: boolean;
 }
 
-/** What a picture of a film is made from: plain numbers that can be sent from a worker. */
-export interface FilmLook {
+/** What does not change from picture to picture. */
+export interface FilmCast {
+  readonly layers: readonly LayerLook[];
+  /** The bare support. */
+  readonly support: readonly [number, number, number];
+  /** Index of the sheet that opens; -1 without one. */
+  readonly sheet: number;
+}
+
+/** A film at a moment: plain numbers that a worker can send. */
+export interface FilmFrame {
   readonly columns: number;
   readonly rows: number;
   readonly cellM: number;
   readonly stride: number;
+  /** Fields one after the other, each of stride x (rows + margins): thickness of each layer, low surface, grain across and down; m. */
+  readonly numbers: Float32Array;
+  /** The holes, where they were asked for. */
+  readonly seeds: PackedSeeds | null;
+}
+
+/** What a picture of a film is made from. */
+export interface FilmLook extends FilmCast, Omit<FilmFrame, 'numbers' | 'seeds'> {
   readonly isInside: Uint8Array;
-  readonly layers: readonly LayerLook[];
-  readonly support: readonly [number, number, number];
   /** From the support up, m. */
   readonly thickness: readonly Float32Array[];
   /** The surface without its ripples, m. */
@@ -30,35 +45,43 @@ export interface FilmLook {
   /** How far the paint was carried, m. */
   readonly grainX: Float32Array;
   readonly grainY: Float32Array;
-  /** Index of the sheet that opens; -1 without one. */
-  readonly sheet: number;
   readonly seeds: PackedSeeds;
 }
 
 /** Passes of 1-2-1 that leave only the low surface. */
 const PASSES = 10;
 
-/** A film as it is now, for drawing. */
-export function lookOf(
+/** A film as it is now, to be sent or drawn. */
+export function frameOf(
   fields: FilmFields,
-  look: { readonly layers: readonly LayerLook[]; readonly support: readonly [number, number, number] },
   grain: Grain,
   cells: SheetCells | null,
-): FilmLook {
+  withSeeds = true,
+): FilmFrame {
   const { grid, thickness } = fields;
+  const { columns, rows, cellM, stride, length } = grid;
+  const numbers = new Float32Array((thickness.length + 3) * length);
+  [...thickness, lowSurface(grid, thickness), grain.across, grain.down].forEach((field, index) =>
+    numbers.set(field, index * length),
+  );
+  const seeds = withSeeds ? packSeeds(openSeeds(cells), columns * cellM, rows * cellM) : null;
+  return { columns, rows, cellM, stride, numbers, seeds };
+}
+
+/** A frame with how its paints look. */
+export function lookOf(frame: FilmFrame, cast: FilmCast, isInside: Uint8Array): FilmLook {
+  const { columns, rows, cellM, stride, numbers } = frame;
+  const length = isInside.length;
+  const field = (index: number) => numbers.subarray(index * length, (index + 1) * length);
+  const count = cast.layers.length;
   return {
-    columns: grid.columns,
-    rows: grid.rows,
-    cellM: grid.cellM,
-    stride: grid.stride,
-    isInside: grid.rim.inside,
-    ...look,
-    thickness: thickness.map((field) => Float32Array.from(field)),
-    low: lowSurface(grid, thickness),
-    grainX: Float32Array.from(grain.across),
-    grainY: Float32Array.from(grain.down),
-    sheet: cells?.layer ?? -1,
-    seeds: packSeeds(openSeeds(cells), grid.columns * grid.cellM, grid.rows * grid.cellM),
+    ...cast,
+    ...{ columns, rows, cellM, stride, isInside },
+    thickness: cast.layers.map((_, layer) => field(layer)),
+    low: field(count),
+    grainX: field(count + 1),
+    grainY: field(count + 2),
+    seeds: frame.seeds ?? packSeeds([], columns * cellM, rows * cellM),
   };
 }
 

@@ -85,6 +85,21 @@ export function tilted(deg: number, towardDeg: number): FilmDrive {
 }
 
 /**
+ * Turning about a point of the face.
+ *
+ * @example spun(60, 100, 100).turning // 6.283
+ */
+export const spun = (
+  rpm: number,
+  xMm: number,
+  yMm: number,
+): Pick<FilmDrive, 'turning' | 'turningX' | 'turningY'> => ({
+  turning: (rpm * 2 * Math.PI) / 60,
+  turningX: xMm / 1000,
+  turningY: yMm / 1000,
+});
+
+/**
  * What a step pushes with; its air is laid into the fields.
  */
 export function driveOf(step: FilmStep, fields: FilmFields): FilmDrive {
@@ -94,12 +109,7 @@ export function driveOf(step: FilmStep, fields: FilmFields): FilmDrive {
     case 'tilt':
       return tilted(step.deg, step.towardDeg);
     case 'spin':
-      return {
-        ...LEVEL,
-        turning: (step.rpm * 2 * Math.PI) / 60,
-        turningX: step.xMm / 1000,
-        turningY: step.yMm / 1000,
-      };
+      return { ...LEVEL, ...spun(step.rpm, step.xMm, step.yMm) };
     case 'air':
       blowOn(fields, step);
       return { ...LEVEL, isBlown: true };

@@ -10,9 +10,10 @@ export {
 } from './cells.ts';
 export { compiledFilm, type FilmModule } from './compiledKernel.ts';
 export type { FilmDrive, FilmFields, FilmLayer } from './film.ts';
-export { LEVEL, runFilm, tilted, type FilmRun, type FilmRunResult, type FilmStep } from './filmRun.ts';
-export { cellIndex, filmGrid, repeatRim, type FilmGrid } from './grid.ts';
+export { LEVEL, runFilm, spun, tilted, type FilmRun, type FilmRunResult, type FilmStep } from './filmRun.ts';
+export { cellIndex, filmGrid, MARGIN, repeatRim, type FilmGrid } from './grid.ts';
 export { layDisc, layDome, layFilm, layShape } from './lay.ts';
 export { flowOn, liveFilm, type LiveFilm } from './live.ts';
-export { cellAtMm, forEachCell, measureLayer, seenShares, volumeM3 } from './measure.ts';
+export { between } from './carry.ts';
+export { forEachCell, measureLayer, seenByLayer, seenShares, volumeM3 } from './measure.ts';
 export { plainFilm, type FilmKernel, type MakeKernel } from './plainKernel.ts';

@@ -63,15 +63,15 @@ export function measureLayer(grid: FilmGrid, thickness: Float64Array): LayerMeas
 export const SEEN_M = 4e-5;
 
 /**
- * Share of the face on which each layer is seen from above, as a picture with crisp edges shows it: thin films over others do not
- * tint. What is left to 1 is bare support.
+ * How much of each cell shows each layer from above, as a picture with crisp edges shows it: thin films over others do not tint. What is left to
+ * 1 is bare support.
+ *
+ * @returns a field for each layer
  */
-export function seenShares(grid: FilmGrid, thickness: readonly Float64Array[]): number[] {
-  const { stride, cellM } = grid;
-  const shares = thickness.map(() => 0);
-  let cells = 0;
+export function seenByLayer(grid: FilmGrid, thickness: readonly Float64Array[]): Float32Array[] {
+  const { stride, cellM, length } = grid;
+  const seen = thickness.map(() => new Float32Array(length));
   forEachCell(grid, (cell) => {
-    cells += 1;
     let left = 1;
     for (let layer = thickness.length - 1; layer >= 0 && left > 0; layer -= 1) {
       const h = thickness[layer]!;
@@ -79,15 +79,21 @@ export function seenShares(grid: FilmGrid, thickness: readonly Float64Array[]): 
       const down = (h[cell + stride]! - h[cell - stride]!) / (2 * cellM);
       const steep = Math.hypot(across, down) * cellM + 1e-9;
       const cover = Math.min(1, Math.max(0, 0.5 + (h[cell]! - SEEN_M) / steep));
-      shares[layer]! += left * cover;
+      seen[layer]![cell] = left * cover;
       left *= 1 - cover;
     }
   });
-  return shares.map((share) => share / cells);
+  return seen;
 }
 
-/** Middle of a cell from the top left corner of the face, mm. */
-export const cellMiddleMm = (grid: FilmGrid, index: number): number => (index + 0.5) * grid.cellM * 1000;
-
-/** Column or row of the face at a place, mm; it may lie beyond. */
-export const cellAtMm = (grid: FilmGrid, mm: number): number => Math.floor(mm / 1000 / grid.cellM);
+/** Share of the face on which each layer is seen; what is left to 1 is bare support. */
+export function seenShares(grid: FilmGrid, thickness: readonly Float64Array[]): number[] {
+  const seen = seenByLayer(grid, thickness);
+  const sums = seen.map(() => 0);
+  let cells = 0;
+  forEachCell(grid, (cell) => {
+    cells += 1;
+    seen.forEach((field, layer) => (sums[layer]! += field[cell]!));
+  });
+  return sums.map((sum) => sum / cells);
+}

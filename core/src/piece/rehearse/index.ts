@@ -1,4 +1,18 @@
 export { commonLayers } from './filmLayers.ts';
 export { sceneOf, type LayShape, type Scene, type SceneLay, type SceneLayer } from './scene.ts';
-export { emptyStage, lay, looksOf, sceneGrid, USUAL_UNKNOWNS, type FilmUnknowns } from './stage.ts';
-export { airOf, rehearsedSpeed, settingSpeed, strokeOf, type Stroke } from './stroke.ts';
+export { emptyStage, lay, castOf, sceneGrid, USUAL_UNKNOWNS, type FilmUnknowns } from './stage.ts';
+export { airOf, rehearsedSpeed, settingSpeed, strokeOf, USUAL_STRENGTH, type Stroke } from './stroke.ts';
+export {
+  cutAcross,
+  frameNow,
+  keep,
+  layMore,
+  NO_PUSH,
+  pushOn,
+  scrape,
+  startRehearsal,
+  stepBack,
+  torch,
+  type Push,
+  type Rehearsal,
+} from './rehearsal.ts';

@@ -1,6 +1,6 @@
 import { linearRgb } from '../../paint/color/index.ts';
 import type { Opacity } from '../../paint/material/index.ts';
-import type { LayerLook } from '../../flow/look/index.ts';
+import type { FilmCast } from '../../flow/look/index.ts';
 import {
   filmGrid,
   freshCells,
@@ -152,11 +152,9 @@ const DEPTH_M: Readonly<Record<Opacity, number>> = {
 };
 
 /** How the scene's paints look. */
-export function looksOf(scene: Scene): {
-  readonly layers: readonly LayerLook[];
-  readonly support: readonly [number, number, number];
-} {
+export function castOf(scene: Scene): FilmCast {
   return {
+    sheet: scene.sheet,
     layers: scene.layers.map(({ colorHex, opacity, role }) => ({
       isVeined: role === 'color' || role === 'swipe',
       rgb: linearRgb(colorHex),

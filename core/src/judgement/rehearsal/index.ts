@@ -1,0 +1,2 @@
+export { depthAtMm, middleOf, rehearsalNumbers, type RehearsalNumbers } from './numbers.ts';
+export { rehearsalPhoto } from './picture.ts';

@@ -1,0 +1,106 @@
+import { petalsOf, type Petals } from '../../picture/index.ts';
+import { between, forEachCell, MARGIN, seenByLayer, type LiveFilm } from '../../flow/solver/index.ts';
+import type { Place } from '../../piece/plan/index.ts';
+import type { Rehearsal, Scene } from '../../piece/rehearse/index.ts';
+
+/** What a rehearsal has come to, while it runs. */
+export interface RehearsalNumbers {
+  readonly seconds: number;
+  readonly airSeconds: number;
+  /** Share of the face that each paint is seen on, by name; 0 to 1. */
+  readonly shares: Readonly<Record<string, number>>;
+  /** Share of the face that shows the base. */
+  readonly negativeSpace: number;
+  /** Share that shows the bare support. */
+  readonly bare: number;
+  /** Paint left in the middle of the flower, or of the face, mm. */
+  readonly middleMm: number;
+  /** Ran off the edges, ml. */
+  readonly drippedMl: number;
+  readonly cells: { readonly open: number; readonly medianMm: number };
+  readonly petals: Petals;
+}
+
+/** Paints that are design and not ground. */
+const isColor = (role: Scene['layers'][number]['role']): boolean => role !== 'base' && role !== 'pillow';
+
+/** Works the numbers out as they are now. */
+export function rehearsalNumbers({ film, scene, airSeconds }: Rehearsal): RehearsalNumbers {
+  const { grid, thickness, lost } = film.kernel.fields;
+  const seen = seenByLayer(grid, thickness);
+  const shares: Record<string, number> = {};
+  let [negativeSpace, all] = [0, 0];
+  const colored = new Uint8Array(grid.columns * grid.rows);
+  const total = scene.layers.map(() => 0);
+  let cells = 0;
+  forEachCell(grid, (cell, column, row) => {
+    cells += 1;
+    let color = 0;
+    scene.layers.forEach(({ role }, layer) => {
+      const share = seen[layer]![cell]!;
+      total[layer]! += share;
+      if (isColor(role)) color += share;
+    });
+    colored[row * grid.columns + column] = color > 0.5 ? 1 : 0;
+  });
+  scene.layers.forEach(({ name, role }, layer) => {
+    const share = total[layer]! / cells;
+    shares[name] = (shares[name] ?? 0) + share;
+    all += share;
+    if (!isColor(role)) negativeSpace += share;
+  });
+  return {
+    seconds: film.clock.seconds,
+    airSeconds,
+    shares,
+    negativeSpace,
+    bare: Math.max(0, 1 - all),
+    middleMm: depthAtMm(film, middleOf(scene)),
+    drippedMl: lost.reduce((sum, each) => sum + each, 0) * 1e6,
+    cells: openCells(film),
+    petals: petalsOf(colored, grid.columns, grid.rows, 1e-3 / grid.cellM),
+  };
+}
+
+/** The middle of the first puddle, or of the face. */
+export function middleOf({ lays, support }: Scene): Place {
+  const pile = lays.map(({ shape }) => shape).find((shape) => shape.kind === 'puddle');
+  return pile?.kind === 'puddle' ? pile.at : { x: support.widthMm / 2, y: support.heightMm / 2 };
+}
+
+/** How deep the paint stands at a place, mm. */
+export function depthAtMm({ kernel }: LiveFilm, { x, y }: Place): number {
+  const { grid, thickness } = kernel.fields;
+  const inside = (at: number, most: number) => Math.min(most, Math.max(MARGIN, at));
+  const column = inside(x / 1000 / grid.cellM - 0.5 + MARGIN, grid.columns + MARGIN - 1);
+  const row = inside(y / 1000 / grid.cellM - 0.5 + MARGIN, grid.rows + MARGIN - 1);
+  return 1000 * thickness.reduce((sum, field) => sum + between(field, grid.stride, column, row), 0);
+}
+
+/** How many holes are open, and about how wide: what the net leaves of each seed's share of the sheet. */
+function openCells(film: LiveFilm): RehearsalNumbers['cells'] {
+  const { cells, kernel } = film;
+  const open = cells?.seeds.filter(({ isOpen }) => isOpen) ?? [];
+  if (!cells || open.length === 0) return { open: 0, medianMm: 0 };
+  const { grid, thickness } = kernel.fields;
+  const sheet = thickness[cells.layer]!;
+  let covered = 0;
+  forEachCell(grid, (cell) => {
+    if (sheet[cell]! > 8e-6) covered += grid.cellM ** 2;
+  });
+  const share = covered / Math.max(open.length, cells.seeds.length);
+  const wide = open
+    .map(({ x, y, radius, kind }) => {
+      const h = between(
+        sheet,
+        grid.stride,
+        Math.max(1, x / grid.cellM - 0.5 + MARGIN),
+        Math.max(1, y / grid.cellM - 0.5 + MARGIN),
+      );
+      const left = Math.min(0.9, Math.max(0, 1 - h / (cells.settings.netM * (0.7 + 0.6 * kind))));
+      return Math.min(2 * Math.sqrt((left * share) / Math.PI), 1.8 * radius);
+    })
+    .filter((d) => d > 0)
+    .sort((a, b) => a - b);
+  return { open: wide.length, medianMm: 1000 * (wide[Math.floor(wide.length / 2)] ?? 0) };
+}

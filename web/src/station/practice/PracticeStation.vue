@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { Button } from 'ant-design-vue';
+import { useRouter } from 'vue-router';
+import { usePiece } from '../../store/piece/piece.ts';
+import { SCRATCH_SCENES } from './parts/scratchScenes.ts';
+
+/** Practice: a pour is blown before it is poured. */
+const store = usePiece();
+const router = useRouter();
+</script>
+
+<template>
+  <main class="practice">
+    <h1>Practice</h1>
+    <section aria-label="Rehearse">
+      <h2>Blow it before it is poured</h2>
+      <p v-if="store.inHandId && store.piece">
+        The plan of <strong>{{ store.piece.name }}</strong> with its real cups: their thickness, weight and
+        color.
+      </p>
+      <p v-else class="soft">
+        No piece in hand: begin with one of the pours below, or take a piece up on Today.
+      </p>
+      <Button
+        v-if="store.inHandId && store.piece"
+        type="primary"
+        @click="router.push(`/practice/piece/${store.inHandId}`)"
+      >
+        Rehearse {{ store.piece.name }}
+      </Button>
+    </section>
+    <section aria-label="Pours to try">
+      <h2>Pours to try</h2>
+      <ul class="rows">
+        <li v-for="scene in SCRATCH_SCENES" :key="scene.name">
+          <RouterLink :to="`/practice/pour/${scene.name}`">{{ scene.label }}</RouterLink>
+          <span class="soft">{{ scene.shows }}</span>
+        </li>
+      </ul>
+    </section>
+  </main>
+</template>
+
+<style scoped>
+.practice {
+  display: grid;
+  gap: 24px;
+  align-content: start;
+  padding: 16px 24px;
+}
+
+section {
+  display: grid;
+  gap: 12px;
+  justify-items: start;
+}
+
+h1,
+h2,
+p {
+  margin: 0;
+}
+
+ul {
+  width: 100%;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 280px minmax(0, 1fr);
+  gap: 16px;
+  align-items: center;
+  min-height: 48px;
+}
+</style>

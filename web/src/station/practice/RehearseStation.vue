@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { InputError } from '@icy-ribbon/core/base/error';
+import { exitOf } from '@icy-ribbon/core/piece/amount';
+import { sceneOf, type Scene } from '@icy-ribbon/core/piece/rehearse';
+import { Button } from 'ant-design-vue';
+import { computed, onMounted, ref } from 'vue';
+import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
+import { say } from '../../notice/notices.ts';
+import { attempt } from '../../notice/useTask.ts';
+import { usePiece } from '../../store/piece/piece.ts';
+import { usePlan } from '../../store/plan/plan.ts';
+import RehearsalRoom from './parts/RehearsalRoom.vue';
+import { passesOf } from './parts/intoPlan.ts';
+import type { BlownStroke } from './parts/useHand.ts';
+
+/** The plan of a piece, blown before it is poured. */
+defineProps<{ pieceId: string }>();
+
+const store = usePiece();
+const plan = usePlan();
+const opened = ref(false);
+onMounted(() =>
+  attempt(async () => {
+    await plan.open();
+    opened.value = true;
+  }),
+);
+
+/** The plan on the stage, or what it lacks. */
+const staged = computed<{ scene: Scene | null; wrong: string | null }>(() => {
+  const { piece } = store;
+  if (!piece || !opened.value) return { scene: null, wrong: null };
+  const { body, paints, blowers } = plan;
+  if (!body.base && body.stacks.length === 0 && body.paths.length === 0) return { scene: null, wrong: null };
+  try {
+    return { scene: sceneOf(piece.support, body, paints, blowers), wrong: null };
+  } catch (error) {
+    if (error instanceof InputError) return { scene: null, wrong: error.message };
+    throw error;
+  }
+});
+
+const exit = (tool: Parameters<typeof exitOf>[0]['tool']) => exitOf({ tool, blowerId: null }, plan.blowers);
+
+const take = (strokes: readonly BlownStroke[]) => {
+  const passes = passesOf(strokes);
+  plan.edit((now) => ({ ...now, passes }));
+  void plan.flush();
+  say(`${passes.length === 1 ? 'One pass' : `${passes.length} passes`} taken into the plan.`, plan.undo);
+};
+</script>
+
+<template>
+  <RehearsalRoom
+    v-if="staged.scene && store.piece"
+    :key="store.piece.id"
+    :scene="staged.scene"
+    :title="store.piece.name"
+    :exit="exit"
+    :aims="store.piece.aims"
+    :piece-id="store.piece.id"
+    @take="take"
+  />
+  <main v-else-if="opened" class="none">
+    <h1>Rehearse</h1>
+    <EmptyDrawing kind="support" />
+    <p v-if="staged.wrong" class="alarm" role="alert">{{ staged.wrong }}</p>
+    <p v-else>There is nothing to blow yet: plan what this piece pours first.</p>
+    <RouterLink :to="`/plan/${pieceId}`">
+      <Button type="primary">Plan it</Button>
+    </RouterLink>
+  </main>
+</template>
+
+<style scoped>
+.none {
+  display: grid;
+  gap: 16px;
+  justify-items: start;
+  align-content: start;
+  padding: 16px 24px;
+}
+</style>

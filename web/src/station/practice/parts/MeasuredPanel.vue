@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import type { Scene } from '@icy-ribbon/core/piece/rehearse';
+import { Button } from 'ant-design-vue';
+import { ref, shallowRef } from 'vue';
+import { saveFile } from '../../../drawing/saveFile.ts';
+import { attempt } from '../../../notice/useTask.ts';
+import { useUnits } from '../../../store/units.ts';
+import type { MeasuredRehearsal } from '../../../worker/film.worker.ts';
+import type { Film } from './useFilm.ts';
+
+/** The rehearsal measured as a photo is: the same numbers as in Results. */
+const props = defineProps<{ film: Film; scene: Scene; title: string }>();
+const emit = defineEmits<{ measured: [result: MeasuredRehearsal] }>();
+const units = useUnits();
+const result = shallowRef<MeasuredRehearsal | null>(null);
+const busy = ref(false);
+const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
+
+const measure = () =>
+  attempt(async () => {
+    busy.value = true;
+    try {
+      props.film.pause();
+      result.value = await props.film.measure();
+      emit('measured', result.value);
+    } finally {
+      busy.value = false;
+    }
+  });
+
+const save = () =>
+  attempt(async () => {
+    if (!result.value) return;
+    const { picture } = result.value;
+    const canvas = new OffscreenCanvas(picture.width, picture.height);
+    canvas.getContext('2d')!.putImageData(picture, 0, 0);
+    saveFile(await canvas.convertToBlob({ type: 'image/png' }), `${props.title}, rehearsal.png`);
+  });
+</script>
+
+<template>
+  <section class="measured" aria-label="Measured">
+    <div class="actions">
+      <Button :loading="busy" @click="measure">Measure it</Button>
+      <Button v-if="result" @click="save">Save the picture</Button>
+    </div>
+    <p v-if="busy" class="soft" role="status">Drawing it finely and measuring it as a photo.</p>
+    <dl v-if="result">
+      <dt>Base left open</dt>
+      <dd>{{ percent(result.numbers.negativeSpace) }}</dd>
+      <dt>Cells</dt>
+      <dd>
+        {{ result.numbers.cells.count }}
+        <template v-if="result.numbers.cells.count > 0">
+          of {{ units.show('depth', result.numbers.cells.medianMm) }} (usual)
+        </template>
+      </dd>
+      <dt>Net</dt>
+      <dd>{{ percent(result.numbers.lacing.areaShare) }}</dd>
+      <dt>Petals</dt>
+      <dd>{{ result.numbers.petals.count }}, even to {{ percent(result.numbers.petals.symmetry) }}</dd>
+    </dl>
+  </section>
+</template>
+
+<style scoped>
+.measured {
+  display: grid;
+  gap: 8px;
+}
+
+.actions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+dl {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  gap: 4px 12px;
+  margin: 0;
+}
+
+dd,
+p {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,199 @@
+import {
+  rehearsalNumbers,
+  rehearsalPhoto,
+  type RehearsalNumbers,
+} from '@icy-ribbon/core/judgement/rehearsal';
+import type { FilmFrame } from '@icy-ribbon/core/flow/look';
+import { compiledFilm, plainFilm, type FilmModule, type MakeKernel } from '@icy-ribbon/core/flow/solver';
+import { lookOf, pictureOf } from '@icy-ribbon/core/flow/look';
+import {
+  castOf,
+  cutAcross,
+  frameNow,
+  keep,
+  layMore,
+  NO_PUSH,
+  pushOn,
+  scrape,
+  startRehearsal,
+  stepBack,
+  torch,
+  type FilmUnknowns,
+  type Push,
+  type Rehearsal,
+  type Scene,
+  type SceneLay,
+} from '@icy-ribbon/core/piece/rehearse';
+import type { Place } from '@icy-ribbon/core/piece/plan';
+import {
+  detailOf,
+  measurePhoto,
+  numbersOf,
+  type DetailReport,
+  type MeasureInput,
+} from '@icy-ribbon/core/picture';
+import filmUrl from '@icy-ribbon/core/film.wasm?url';
+import { expose, transfer } from 'comlink';
+
+/** What the page is sent after the paint has moved. */
+export interface FilmMoment {
+  readonly frame: FilmFrame;
+  readonly seconds: number;
+  readonly airSeconds: number;
+  /** Thickness of every layer along the row that was asked for, mm. */
+  readonly cut: readonly (readonly number[])[];
+  /** Now and then: they take longer. */
+  readonly numbers: RehearsalNumbers | null;
+  /** Paint seconds that one second of computing moves. */
+  readonly pace: number;
+}
+
+export interface MeasuredRehearsal {
+  readonly numbers: ReturnType<typeof numbersOf>;
+  readonly detail: DetailReport;
+  readonly input: MeasureInput;
+  readonly picture: ImageData;
+}
+
+let compiled: Promise<WebAssembly.Module | null> | undefined;
+let rehearsal: Rehearsal | undefined;
+let lastSeedsAt = -Infinity;
+let lastNumbersAt = -Infinity;
+let pace = 1;
+
+const SEEDS_EVERY_MS = 90;
+const NUMBERS_EVERY_MS = 250;
+/** Cells along the longer side with the compiled step, and without. */
+const FINE = 192;
+const FAIR = 128;
+const COARSE = 80;
+/** Slower than this, paint seconds a second, and the grid is taken coarser. */
+const SLOW = 0.9;
+
+/** The compiled step, null where the browser cannot run it. */
+function filmModule(): Promise<WebAssembly.Module | null> {
+  compiled ??= fetch(filmUrl)
+    .then((response) => response.arrayBuffer())
+    .then((bytes) => WebAssembly.compile(bytes))
+    .catch(() => null);
+  return compiled;
+}
+
+const open = (): Rehearsal => {
+  if (!rehearsal) throw new Error('No rehearsal is open.');
+  return rehearsal;
+};
+
+/** The film of a rehearsal, away from the page. */
+const filmWorker = {
+  /** Lays a scene. @returns cells along the longer side, and whether the compiled step runs */
+  async start(
+    scene: Scene,
+    unknowns: FilmUnknowns,
+    wanted: number | null,
+  ): Promise<{ readonly cells: number; readonly isCompiled: boolean }> {
+    const module = await filmModule();
+    const make: MakeKernel = module
+      ? (grid, layers, given) => {
+          const { exports } = new WebAssembly.Instance(module, {});
+          return compiledFilm(exports as unknown as FilmModule, grid, layers, given);
+        }
+      : plainFilm;
+    let cells = wanted ?? (module ? FINE : COARSE);
+    rehearsal = startRehearsal(scene, cells, make, unknowns);
+    if (module && wanted === null) {
+      const began = performance.now();
+      pushOn(rehearsal, 0.25, NO_PUSH);
+      if (250 / (performance.now() - began) < SLOW) cells = FAIR;
+      rehearsal = startRehearsal(scene, cells, make, unknowns);
+    }
+    lastSeedsAt = lastNumbersAt = -Infinity;
+    pace = 1;
+    return { cells, isCompiled: module !== null };
+  },
+
+  /** Moves the paint for some seconds, or as far as it comes in `budgetMs`. */
+  move(seconds: number, push: Push, cutAtMm: number, budgetMs: number): FilmMoment {
+    const now = open();
+    const began = performance.now();
+    let done = 0;
+    const part = Math.min(seconds, 0.04);
+    while (seconds - done > 1e-6 && performance.now() - began < budgetMs) {
+      const next = Math.min(part, seconds - done);
+      pushOn(now, next, push);
+      done += next;
+    }
+    const took = performance.now() - began;
+    if (done > 0) pace = 0.8 * pace + 0.2 * ((1000 * done) / Math.max(1, took));
+    return moment(cutAtMm);
+  },
+
+  look: (cutAtMm: number): FilmMoment => {
+    lastSeedsAt = lastNumbersAt = -Infinity;
+    return moment(cutAtMm);
+  },
+
+  lay(more: SceneLay): void {
+    layMore(open(), more);
+  },
+  scrape(at: Place, radiusMm: number): void {
+    scrape(open(), at, radiusMm);
+  },
+  torch(at: Place): number {
+    return torch(open(), at);
+  },
+  keep(): void {
+    keep(open());
+  },
+  stepBack(toStart: boolean): number {
+    return stepBack(open(), toStart);
+  },
+
+  /** A standing picture, for browsers that cannot draw the film, and to be kept. */
+  picture(width: number): ImageData {
+    const now = open();
+    const look = lookOf(frameNow(now), castOf(now.scene), now.film.kernel.fields.grid.rim.inside);
+    const { width: wide, height, rgb } = pictureOf(look, width);
+    return imageOf(rgb, wide, height);
+  },
+
+  /** Measures it as a photo would be. */
+  measure(): MeasuredRehearsal {
+    const { photo, input } = rehearsalPhoto(open());
+    const measured = measurePhoto(photo, input);
+    return {
+      numbers: numbersOf(measured),
+      detail: detailOf(measured),
+      input,
+      picture: filmWorker.picture(photo.widthPx),
+    };
+  },
+};
+
+function moment(cutAtMm: number): FilmMoment {
+  const now = open();
+  const at = performance.now();
+  const withSeeds = at - lastSeedsAt > SEEDS_EVERY_MS;
+  const withNumbers = at - lastNumbersAt > NUMBERS_EVERY_MS;
+  if (withSeeds) lastSeedsAt = at;
+  const frame = frameNow(now, withSeeds);
+  const numbers = withNumbers ? rehearsalNumbers(now) : null;
+  if (withNumbers) lastNumbersAt = performance.now();
+  const { seconds } = now.film.clock;
+  return transfer(
+    { frame, seconds, airSeconds: now.airSeconds, cut: cutAcross(now, cutAtMm), numbers, pace },
+    [frame.numbers.buffer as ArrayBuffer],
+  );
+}
+
+function imageOf(rgb: Uint8ClampedArray, width: number, height: number): ImageData {
+  const image = new ImageData(width, height);
+  for (let pixel = 0; pixel < width * height; pixel += 1) {
+    image.data.set(rgb.subarray(3 * pixel, 3 * pixel + 3), 4 * pixel);
+    image.data[4 * pixel + 3] = 255;
+  }
+  return image;
+}
+
+export type FilmWorker = typeof filmWorker;
+expose(filmWorker);
