@@ -30,7 +30,7 @@ export const pieceDocumentSchema = z.object({
         detail: photoDetailSchema.nullable().default(null),
       }),
     )
-    .max(MOST.photosOfPiece),
+    .max(MOST.photosOfPiece + MOST.rehearsalsOfPiece),
 });
 
 export const importResultSchema = z.object({

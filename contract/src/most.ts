@@ -14,5 +14,6 @@ export const MOST = {
   readingsOfPiece: 2000,
   eventsOfPiece: 5000,
   photosOfPiece: 500,
+  rehearsalsOfPiece: 200,
   careOfPiece: 2000,
 } as const;

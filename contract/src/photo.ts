@@ -3,6 +3,8 @@ import { z } from 'zod';
 import { hexColorSchema, idSchema, tableOf, timestampSchema, versionSchema } from './common.ts';
 
 export const PHOTO_STATES = ['wet', 'dry'] as const;
+/** What a picture shows: the piece, or the rehearsal of its plan. */
+export const PICTURE_STATES = [...PHOTO_STATES, 'rehearsal'] as const;
 
 const share = z.number().min(0).max(1);
 const pixel = z.number().min(-1e6).max(1e6);
@@ -108,7 +110,7 @@ export const photoSchema = z.object({
   id: idSchema,
   pieceId: idSchema,
   version: versionSchema,
-  state: z.enum(PHOTO_STATES),
+  state: z.enum(PICTURE_STATES),
   /** SHA-256 of the stored file, which is its name on disk. */
   hash: z.string().regex(/^[0-9a-f]{64}$/),
   widthPx: sizePx,
@@ -123,7 +125,7 @@ export const photoSchema = z.object({
 /** The text fields beside the file of a multipart upload. */
 export const photoUploadFields = z.object({
   id: idSchema.optional(),
-  state: z.enum(PHOTO_STATES, 'Say whether the photo is wet or dry.'),
+  state: z.enum(PICTURE_STATES, 'Say whether the photo is wet or dry.'),
 });
 
 export const measurementPutSchema = z.object({
@@ -140,6 +142,12 @@ export const shutterSchema = z.object({
 });
 
 export type Photo = z.output<typeof photoSchema>;
+/** Every picture of a piece: photos of it, then rehearsals. */
+export const picturesOf = (piece: {
+  readonly photos: readonly Photo[];
+  readonly rehearsals: readonly Photo[];
+}): Photo[] => [...piece.photos, ...piece.rehearsals];
+
 export type PhotoState = (typeof PHOTO_STATES)[number];
 export type Measurement = z.output<typeof measurementSchema>;
 export type PhotoDetail = z.output<typeof photoDetailSchema>;

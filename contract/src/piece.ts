@@ -85,6 +85,11 @@ export const pieceSchema = z.object({
     .max(MOST.careOfPiece, `At most ${MOST.careOfPiece} lines fit into the record after a pour.`)
     .default([]),
   photos: z.array(photoSchema).max(MOST.photosOfPiece, `A piece has at most ${MOST.photosOfPiece} photos.`),
+  /** Pictures of its plan as it was rehearsed, with their measures. */
+  rehearsals: z
+    .array(photoSchema)
+    .max(MOST.rehearsalsOfPiece, `At most ${MOST.rehearsalsOfPiece} rehearsals of a piece are kept.`)
+    .default([]),
   judgement: judgementSchema.nullable(),
   /** Parts of its record that cannot be read, left out above. */
   damaged: z.array(damagedRecordSchema).max(10_000).optional(),

@@ -27,7 +27,11 @@ export function bloomOf(make: MakeKernel, cells: number): { kernel: FilmKernel; 
 }
 
 /** A breath outward from the middle, of one second, in the bloom's direction `towardDeg`. */
-export function breatheOut({ kernel, clock }: ReturnType<typeof bloomOf>, towardDeg: number, seconds = 1): void {
+export function breatheOut(
+  { kernel, clock }: ReturnType<typeof bloomOf>,
+  towardDeg: number,
+  seconds = 1,
+): void {
   const toward = (towardDeg * Math.PI) / 180;
   const parts = 8;
   for (let part = 0; part < parts; part += 1) {

@@ -7,9 +7,7 @@ let compiled: WebAssembly.Module | undefined;
 
 /** A film stepped by the module that `npm run build` makes: the very file that the pages load. */
 export const compiledFilmFromFile: MakeKernel = (grid, layers, given) => {
-  compiled ??= new WebAssembly.Module(
-    readFileSync(join(process.cwd(), 'core/bundle/film.wasm')),
-  );
+  compiled ??= new WebAssembly.Module(readFileSync(join(process.cwd(), 'core/bundle/film.wasm')));
   const { exports } = new WebAssembly.Instance(compiled, {});
   return compiledFilm(exports as unknown as FilmModule, grid, layers, given);
 };

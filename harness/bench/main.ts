@@ -29,6 +29,7 @@ import { paintScene } from '../../server/src/standin/camera/paint.ts';
 import { freshPhoto, measureKnown, missesOf } from '../acceptance/acceptance.ts';
 import { listNumbers } from '../../server/src/result/numbers.queries.ts';
 import { measure, table } from './measure.ts';
+import { filmTable } from './film.ts';
 import { freshLayers, workOut } from './plan.ts';
 import { cropsOf, dragged, madeUpPhoto } from './rack.ts';
 import { fillWithPours } from './pours.ts';
@@ -142,6 +143,7 @@ try {
     await measure('a picture painted, half a megapixel', () => paintScene(scene, 2)),
   ];
   process.stdout.write(`${table(rows)}\n`);
+  process.stdout.write(filmTable());
   process.stdout.write(await acceptanceTable());
   for (const manner of ['advised', 'fixed 5 %'] as const) {
     const { meanAdditions, overshotShare, rmsOffLn } = thinMany(manner, ARTISTS, seededRandom(11));

@@ -8,6 +8,7 @@ import {
   equipmentSchema,
   materialSchema,
   ownRecipeSchema,
+  picturesOf,
   savedViewSchema,
   supportSchema,
   type Archive,
@@ -64,7 +65,7 @@ async function* textOf(db: Reader, hashes: Set<string>, damaged: string[]): Asyn
   const photoIds: string[] = [];
   let comma = '';
   for await (const piece of allPieces(db, damaged)) {
-    for (const { id, hash } of piece.photos) {
+    for (const { id, hash } of picturesOf(piece)) {
       hashes.add(hash);
       photoIds.push(id);
     }

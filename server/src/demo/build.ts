@@ -114,6 +114,7 @@ export async function buildDemoPiece(
     events,
     care: [],
     photos: [],
+    rehearsals: [],
     judgement: null,
   };
   const shots = reached('photo') ? shotsOf(piece, photoId, told, { random, megapixels, clock }) : [];

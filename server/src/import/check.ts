@@ -106,10 +106,16 @@ function checkPiece(
     }
   });
   piece.care.forEach((event, index) => enter('careEvent', event.id, `${at}.care.${index}`));
-  piece.photos.forEach((photo, index) => {
-    enterRecord('photo', photo, `${at}.photos.${index}`);
-    if (photo.pieceId !== piece.id) wrong(`${at}.photos.${index}.pieceId`, 'This photo is another piece’s.');
-  });
+  for (const list of ['photos', 'rehearsals'] as const) {
+    piece[list].forEach((photo, index) => {
+      const place = `${at}.${list}.${index}`;
+      enterRecord('photo', photo, place);
+      if (photo.pieceId !== piece.id) wrong(`${place}.pieceId`, 'This photo is another piece’s.');
+      if ((photo.state === 'rehearsal') !== (list === 'rehearsals')) {
+        wrong(`${place}.state`, 'Photos and rehearsals stand in lists of their own.');
+      }
+    });
+  }
   for (const part of ['plan', 'judgement'] as const) {
     const version = piece[part]?.version ?? 0;
     if (version > MOST_FILE_VERSION) wrong(`${at}.${part}.version`, 'Nothing is changed that often.');

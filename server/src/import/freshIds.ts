@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { pieceDocumentSchema, type PieceDocument } from '@icy-ribbon/contract';
+import { picturesOf, pieceDocumentSchema, type PieceDocument } from '@icy-ribbon/contract';
 
 /** The same piece under new ids, references inside it following along. */
 export function withFreshIds(document: PieceDocument): PieceDocument {
@@ -16,7 +16,7 @@ export function withFreshIds(document: PieceDocument): PieceDocument {
     ...(piece.plan?.planned.map((cup) => cup.id) ?? []),
     ...piece.events.map((event) => event.id),
     ...piece.care.map((event) => event.id),
-    ...piece.photos.map((photo) => photo.id),
+    ...picturesOf(piece).map((photo) => photo.id),
     ...(piece.judgement?.faults.map((fault) => fault.id) ?? []),
   ];
   const fresh = new Map(own.map((id) => [id, randomUUID() as string]));

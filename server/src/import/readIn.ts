@@ -6,12 +6,14 @@ import {
   ARCHIVE_VERSION,
   materialImportSchema,
   overfull,
+  picturesOf,
   pieceDocumentSchema,
   type Archive,
   type ArchiveResult,
   type FieldError,
   type ImportResult,
   type Photo,
+  type Piece,
 } from '@icy-ribbon/contract';
 import type { z } from 'zod';
 import { write } from '../db/write.ts';
@@ -87,7 +89,11 @@ function withFiled(archive: Archive, filed: ReadonlyMap<string, FiledPhoto>): Ar
   const renamed = (photo: Photo): Photo => ({ ...photo, ...filed.get(photo.hash) });
   return {
     ...archive,
-    pieces: archive.pieces.map((piece) => ({ ...piece, photos: piece.photos.map(renamed) })),
+    pieces: archive.pieces.map((piece) => ({
+      ...piece,
+      photos: piece.photos.map(renamed),
+      rehearsals: piece.rehearsals.map(renamed),
+    })),
   };
 }
 
@@ -118,11 +124,12 @@ export async function readDocument(
   const { places, errors } = checkStudio(archive);
   refuse(errors.map((error) => ({ ...error, path: inDocument(error.path) })));
   const filed = new Map<string, FiledPhoto>();
-  for (const [index, photo] of piece.photos.entries()) {
+  const pictures = picturesOf(piece);
+  for (const [index, photo] of pictures.entries()) {
     bench.goOn();
-    bench.report({ phase: 'Photos', done: index, total: piece.photos.length });
+    bench.report({ phase: 'Photos', done: index, total: pictures.length });
     const file = known.get(photo.id);
-    if (!file) throw unfit(`piece.photos.${index}`, 'A photo is missing from the file.');
+    if (!file) throw unfit(placeOf(piece, index), 'A photo is missing from the file.');
     const image = Buffer.from(file.base64, 'base64');
     if (hashOf(image) !== photo.hash) {
       throw unfit(`photoFiles.${file.index}`, 'This photo is damaged: export the piece again.');
@@ -182,3 +189,7 @@ function refuse(errors: readonly FieldError[]): void {
   if (errors.length === 0) return;
   throw new HttpProblem('does-not-fit', errors[0]?.message ?? '', { errors });
 }
+
+/** Where a picture stands in a piece's document. */
+const placeOf = ({ photos }: Piece, index: number): string =>
+  index < photos.length ? `piece.photos.${index}` : `piece.rehearsals.${index - photos.length}`;

@@ -1,4 +1,4 @@
-import type { PhotoDetail, Piece } from '@icy-ribbon/contract';
+import { picturesOf, type PhotoDetail, type Piece } from '@icy-ribbon/contract';
 import { insertCare } from '../care/care.queries.ts';
 import type { Writer } from '../db/record.ts';
 import { insertJudgement } from '../judgement/judgement.queries.ts';
@@ -25,7 +25,7 @@ export async function insertPiece(
   for (const reading of piece.readings) await insertReading(trx, piece.id, reading);
   for (const event of piece.events) await insertEvent(trx, piece.id, event);
   for (const event of piece.care) await insertCare(trx, piece.id, event);
-  for (const photo of piece.photos) await insertPhoto(trx, photo, detailOf(photo.id));
+  for (const photo of picturesOf(piece)) await insertPhoto(trx, photo, detailOf(photo.id));
   if (piece.plan) await insertPlan(trx, piece.id, piece.plan);
   if (piece.judgement) await insertJudgement(trx, piece.id, piece.judgement);
 }

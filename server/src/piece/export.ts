@@ -3,6 +3,7 @@ import {
   DOCUMENT_VERSION,
   pieceDocumentSchema,
   type Material,
+  type Photo,
   type PieceDocument,
 } from '@icy-ribbon/contract';
 import { found, type Reader } from '../db/record.ts';
@@ -31,8 +32,10 @@ export async function exportPiece(db: Reader, files: PhotoFiles, id: string): Pr
   }
   const photoFiles = [];
   // A photo whose file is gone would make a document that cannot be read in again.
-  const photos = piece.photos.filter(({ hash }) => files.has(hash));
-  for (const photo of photos) {
+  const filed = ({ hash }: Photo) => files.has(hash);
+  const photos = piece.photos.filter(filed);
+  const rehearsals = piece.rehearsals.filter(filed);
+  for (const photo of [...photos, ...rehearsals]) {
     const image = await files.read(photo.hash);
     photoFiles.push({
       photoId: photo.id,
@@ -44,7 +47,7 @@ export async function exportPiece(db: Reader, files: PhotoFiles, id: string): Pr
   return {
     format: DOCUMENT_FORMAT,
     formatVersion: DOCUMENT_VERSION,
-    piece: { ...piece, photos },
+    piece: { ...piece, photos, rehearsals },
     materials,
     support: found(await findSupport(db, piece.support.supportId), 'support'),
     photoFiles,

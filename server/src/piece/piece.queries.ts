@@ -64,7 +64,8 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
       plan: plans.get(row.id) ?? null,
       events: events.filter((event) => event.pieceId === row.id),
       care: care.filter((event) => event.pieceId === row.id),
-      photos: photos.filter((photo) => photo.pieceId === row.id),
+      photos: photos.filter(({ pieceId, state }) => pieceId === row.id && state !== 'rehearsal'),
+      rehearsals: photos.filter(({ pieceId, state }) => pieceId === row.id && state === 'rehearsal'),
       judgement: judgements.get(row.id) ?? null,
     };
   });
@@ -121,6 +122,7 @@ export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piec
     events: [],
     care: [],
     photos: [],
+    rehearsals: [],
     judgement: null,
   };
   await insertPieceRow(trx, piece);

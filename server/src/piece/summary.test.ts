@@ -43,6 +43,7 @@ const piece = (changes: Partial<Piece> = {}): Piece => ({
   touchDryAt: null,
   origin: null,
   care: [],
+  rehearsals: [],
   readings: [],
   plan: null,
   ...record,

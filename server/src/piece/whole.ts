@@ -2,7 +2,14 @@ import { pieceSchema, type DamagedRecord, type Piece } from '@icy-ribbon/contrac
 import type { Reader } from '../db/record.ts';
 import { findPiece } from './piece.queries.ts';
 
-const LISTS = { mixes: 'mix', readings: 'reading', events: 'event', care: 'care', photos: 'photo' } as const;
+const LISTS = {
+  mixes: 'mix',
+  readings: 'reading',
+  events: 'event',
+  care: 'care',
+  photos: 'photo',
+  rehearsals: 'photo',
+} as const;
 const MOST_REASON = 400;
 
 /** One piece as JSON text; undefined when it is not there or deleted. */
@@ -40,6 +47,7 @@ export function withoutDamaged(piece: Piece): Piece {
       events: left.events.filter(stays('event')),
       care: left.care.filter(stays('care')),
       photos: left.photos.filter(stays('photo')),
+      rehearsals: left.rehearsals.filter(stays('photo')),
       plan: ids.has(`plan ${piece.id}`) ? null : left.plan,
       judgement: ids.has(`judgement ${piece.id}`) ? null : left.judgement,
     };

@@ -123,6 +123,13 @@ export const router = createRouter({
       meta: { station: 'practice', title: 'Rehearse' },
     },
     {
+      path: '/practice/piece/:pieceId/result',
+      name: 'beside-result',
+      component: () => import('../station/practice/BesideResult.vue'),
+      props: true,
+      meta: { station: 'practice', title: 'Rehearsed and poured' },
+    },
+    {
       path: '/practice/pour/:scene',
       name: 'scratch-pour',
       component: () => import('../station/practice/ScratchPour.vue'),

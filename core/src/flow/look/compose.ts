@@ -22,6 +22,8 @@ export const LOOK = {
   /** Thick paint is this much deeper than thin paint, over this thickness, m. */
   deeper: 0.16,
   deepM: 4e-4,
+  /** The net's relief is drawn in full by pixels this small, m. */
+  reliefM: 2.5e-4,
 } as const;
 
 /** What a pixel shows before it is lit. */
@@ -62,6 +64,8 @@ export function composer(look: FilmLook, noise: Float32Array, pixelM: number) {
   ];
   const depth = new Float64Array(count);
   const cover = new Float64Array(count);
+  // A relief narrower than a pixel would only glitter.
+  const stands = Math.min(1, LOOK.reliefM / pixelM);
   const net: Net = { hole: 0, relief: 0, ring: 0, core: 0 };
 
   /** Composes the pixel whose middle lies at a place of the face, m from its top left corner. */
@@ -159,7 +163,7 @@ export function composer(look: FilmLook, noise: Float32Array, pixelM: number) {
     out.g = (g + left * look.support[1]) * dark;
     out.b = (b + left * look.support[2]) * dark;
     const low = splined(look.low);
-    out.surface = 0.45 * low + 4 * (surface - low + net.relief + 1.6e-5 * ridges);
+    out.surface = 0.45 * low + 4 * (surface - low + net.relief * stands + 1.6e-5 * ridges);
   };
 
   /** A large hole shows one color more in its core. */

@@ -26,7 +26,11 @@ export interface FilmPicture {
 }
 
 let table: Float32Array | undefined;
-/** The noise that pictures are drawn with, made once. */
+/**
+ * The noise that pictures are drawn with, made once: four tiles side by side.
+ *
+ * @example pictureNoise().length // 1048576
+ */
 export const pictureNoise = (): Float32Array => (table ??= noiseTable());
 
 const smoothstep = (from: number, to: number, value: number): number => {

@@ -22,6 +22,11 @@ export interface FilmClock {
   fastest: number;
 }
 
+/**
+ * A clock before the first step.
+ *
+ * @example filmClock().steps // 0
+ */
 export const filmClock = (): FilmClock => ({ seconds: 0, steps: 0, stepS: FIRST_S / GROWTH, fastest: 0 });
 
 /**

@@ -30,8 +30,6 @@ const GAP = 32;
 
 /**
  * A film whose steps are compiled. One module holds one film: make another instance for another.
- *
- * @example compiledFilm(instance.exports, grid, layers, { tauHalfPa: 3, isCrisp: true }).step(0.001, LEVEL, 0)
  */
 export function compiledFilm(
   module: FilmModule,

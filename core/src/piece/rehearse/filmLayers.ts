@@ -6,7 +6,7 @@ export const MOST_LAYERS = 9;
  * a film's layers keep their order everywhere. When there would be too many, a paint goes into the nearest layer of its own.
  *
  * @returns the paint of each layer, and for each sequence the layer of each of its paints
- * @example commonLayers([['a', 'b'], ['b', 'a']]) // { layers: ['a', 'b', 'a'], places: [[0, 1], [1, 2]] }
+ * @example commonLayers([['a', 'b'], ['b', 'c']]) // { layers: ['a', 'b', 'c'], places: [[0, 1], [1, 2]] }
  */
 export function commonLayers(
   sequences: readonly (readonly string[])[],

@@ -1,4 +1,4 @@
-import type { Photo } from '@icy-ribbon/contract';
+import type { PhotoState } from '@icy-ribbon/contract';
 import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
 import type { Reader } from '../../db/record.ts';
 import { found } from '../../db/record.ts';
@@ -7,7 +7,7 @@ import { photographPour, seedOfPiece } from './camera.ts';
 
 export interface Shutter {
   readonly pieceId: string;
-  readonly state: Photo['state'];
+  readonly state: PhotoState;
   readonly megapixels: number;
 }
 

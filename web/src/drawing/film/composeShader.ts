@@ -199,5 +199,5 @@ void main() {
     left *= 1.0 - seen * dense;
   }
   sum = (sum + left * support) * (1.0 - 0.18 * ring);
-  composed = vec4(sum, 0.45 * low + 4.0 * (surface - low + relief + 1.6e-5 * ridges));
+  composed = vec4(sum, 0.45 * low + 4.0 * (surface - low + relief * min(1.0, ${float(LOOK.reliefM)} / pixelM) + 1.6e-5 * ridges));
 }`;

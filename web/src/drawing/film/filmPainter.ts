@@ -21,6 +21,8 @@ import { lightShader } from './lightShader.ts';
 
 /** Draws frames of a film onto a canvas. */
 export interface FilmPainter {
+  /** Whether the processor of the machine draws, where there is no graphics processor: slowly. */
+  readonly isSoftware: boolean;
   draw(frame: FilmFrame): void;
   dispose(): void;
 }
@@ -77,6 +79,7 @@ export function filmPainter(canvas: HTMLCanvasElement, cast: FilmCast, isRound: 
   };
 
   return {
+    isSoftware: isDrawnBySoftware(gl),
     draw(frame) {
       const { stride, rows, columns, cellM, numbers } = frame;
       const high = rows + 4;
@@ -124,6 +127,12 @@ export function filmPainter(canvas: HTMLCanvasElement, cast: FilmCast, isRound: 
       gl.deleteProgram(light.program);
     },
   };
+}
+
+function isDrawnBySoftware(gl: WebGL2RenderingContext): boolean {
+  const names = gl.getExtension('WEBGL_debug_renderer_info');
+  const name = names ? String(gl.getParameter(names.UNMASKED_RENDERER_WEBGL)) : '';
+  return /swiftshader|llvmpipe|software|basic render/i.test(name);
 }
 
 function clampLinear(gl: WebGL2RenderingContext, target: number): void {

@@ -10,6 +10,8 @@ import { attempt } from '../../notice/useTask.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import RehearsalRoom from './parts/RehearsalRoom.vue';
+import { keepRehearsal } from './parts/keepRehearsal.ts';
+import type { MeasuredRehearsal } from '../../worker/film.worker.ts';
 import { passesOf } from './parts/intoPlan.ts';
 import type { BlownStroke } from './parts/useHand.ts';
 
@@ -42,6 +44,17 @@ const staged = computed<{ scene: Scene | null; wrong: string | null }>(() => {
 
 const exit = (tool: Parameters<typeof exitOf>[0]['tool']) => exitOf({ tool, blowerId: null }, plan.blowers);
 
+const canCompare = computed(() => {
+  const { piece } = store;
+  return piece && piece.rehearsals.length > 0 && piece.photos.some(({ measurement }) => measurement);
+});
+
+async function keep(result: MeasuredRehearsal): Promise<void> {
+  if (!staged.value.scene) return;
+  const photo = await keepRehearsal(store, staged.value.scene, result);
+  say('Kept with the piece as its rehearsal.', () => store.removePhoto(photo));
+}
+
 const take = (strokes: readonly BlownStroke[]) => {
   const passes = passesOf(strokes);
   plan.edit((now) => ({ ...now, passes }));
@@ -58,9 +71,12 @@ const take = (strokes: readonly BlownStroke[]) => {
     :title="store.piece.name"
     :exit="exit"
     :aims="store.piece.aims"
-    :piece-id="store.piece.id"
+    can-take
+    :keep="keep"
     @take="take"
-  />
+  >
+    <RouterLink v-if="canCompare" :to="`/practice/piece/${pieceId}/result`">Beside the result</RouterLink>
+  </RehearsalRoom>
   <main v-else-if="opened" class="none">
     <h1>Rehearse</h1>
     <EmptyDrawing kind="support" />

@@ -1,4 +1,4 @@
-import { api, type Measurement, type Photo, type PhotoDetail, type PhotoState } from '@icy-ribbon/contract';
+import { api, type Measurement, type Photo, type PhotoDetail } from '@icy-ribbon/contract';
 import { call, upload } from '../../api/client.ts';
 import { sendVersioned } from '../versioned.ts';
 import type { InHand } from './inHand.ts';
@@ -6,14 +6,16 @@ import type { InHand } from './inHand.ts';
 /** What is done to the photos of the piece in hand. */
 export function photoWrites(hand: InHand) {
   function replacePhoto(photo: Photo): void {
-    const photos = hand.current().photos.some((each) => each.id === photo.id)
-      ? hand.current().photos.map((each) => (each.id === photo.id ? photo : each))
-      : [...hand.current().photos, photo];
-    hand.change({ photos });
+    const list = photo.state === 'rehearsal' ? 'rehearsals' : 'photos';
+    const known = hand.current()[list];
+    const next = known.some((each) => each.id === photo.id)
+      ? known.map((each) => (each.id === photo.id ? photo : each))
+      : [...known, photo];
+    hand.change({ [list]: next });
   }
 
   /** Lets the camera stand-in take a photo. */
-  async function takePhoto(state: PhotoState): Promise<Photo> {
+  async function takePhoto(state: 'wet' | 'dry'): Promise<Photo> {
     const body = { id: crypto.randomUUID(), state, megapixels: 3 };
     const photo = await call(api.photos.shutter, { params: { pieceId: hand.current().id }, body });
     replacePhoto(photo);
@@ -28,7 +30,7 @@ export function photoWrites(hand: InHand) {
     else await hand.reload();
   }
 
-  async function attachPhoto(file: Blob, state: PhotoState): Promise<Photo> {
+  async function attachPhoto(file: Blob, state: Photo['state']): Promise<Photo> {
     const form = new FormData();
     form.set('id', crypto.randomUUID());
     form.set('state', state);
@@ -40,7 +42,9 @@ export function photoWrites(hand: InHand) {
 
   async function removePhoto({ id, version }: Photo): Promise<Photo> {
     const removed = await call(api.photos.remove, { params: { id }, query: { version } });
-    hand.change({ photos: hand.current().photos.filter((photo) => photo.id !== id) });
+    const without = (list: readonly Photo[]) => list.filter((photo) => photo.id !== id);
+    const { photos, rehearsals } = hand.current();
+    hand.change({ photos: without(photos), rehearsals: without(rehearsals) });
     return removed;
   }
 

@@ -52,6 +52,7 @@ function makePainter(): void {
   if (!canvas.value) return;
   painter.value = filmPainter(canvas.value, castOf(props.scene), props.scene.support.shape === 'round');
   canPaint.value = painter.value !== null;
+  if (painter.value?.isSoftware) density = LEAST_DENSITY;
 }
 
 /** Without a graphics processor a standing picture is drawn now and then. */

@@ -3,14 +3,20 @@ import type { Scene } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { ref, shallowRef } from 'vue';
 import { saveFile } from '../../../drawing/saveFile.ts';
+import { fileOf } from './keepRehearsal.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { useUnits } from '../../../store/units.ts';
 import type { MeasuredRehearsal } from '../../../worker/film.worker.ts';
 import type { Film } from './useFilm.ts';
 
 /** The rehearsal measured as a photo is: the same numbers as in Results. */
-const props = defineProps<{ film: Film; scene: Scene; title: string }>();
-const emit = defineEmits<{ measured: [result: MeasuredRehearsal] }>();
+const props = defineProps<{
+  film: Film;
+  scene: Scene;
+  title: string;
+  /** Keeps it with its piece; left out for a pour that has none. */
+  keep?: ((result: MeasuredRehearsal) => Promise<void>) | undefined;
+}>();
 const units = useUnits();
 const result = shallowRef<MeasuredRehearsal | null>(null);
 const busy = ref(false);
@@ -22,7 +28,7 @@ const measure = () =>
     try {
       props.film.pause();
       result.value = await props.film.measure();
-      emit('measured', result.value);
+      await props.keep?.(result.value);
     } finally {
       busy.value = false;
     }
@@ -31,17 +37,14 @@ const measure = () =>
 const save = () =>
   attempt(async () => {
     if (!result.value) return;
-    const { picture } = result.value;
-    const canvas = new OffscreenCanvas(picture.width, picture.height);
-    canvas.getContext('2d')!.putImageData(picture, 0, 0);
-    saveFile(await canvas.convertToBlob({ type: 'image/png' }), `${props.title}, rehearsal.png`);
+    saveFile(await fileOf(result.value.picture, 'image/png'), `${props.title}, rehearsal.png`);
   });
 </script>
 
 <template>
   <section class="measured" aria-label="Measured">
     <div class="actions">
-      <Button :loading="busy" @click="measure">Measure it</Button>
+      <Button :loading="busy" @click="measure">{{ keep ? 'Measure and keep it' : 'Measure it' }}</Button>
       <Button v-if="result" @click="save">Save the picture</Button>
     </div>
     <p v-if="busy" class="soft" role="status">Drawing it finely and measuring it as a photo.</p>

@@ -5,7 +5,9 @@ import type { Place } from '@icy-ribbon/core/piece/plan';
 import { USUAL_STRENGTH, type Scene } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
+import { attempt } from '../../../notice/useTask.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import type { MeasuredRehearsal } from '../../../worker/film.worker.ts';
 import FilmBench from './FilmBench.vue';
 import FilmCut from './FilmCut.vue';
 import HandTools from './HandTools.vue';
@@ -22,7 +24,9 @@ const props = defineProps<{
   title: string;
   exit: (tool: AirTool) => { exitSpeedMS: number; exitDiameterMm: number };
   aims?: Aims | null;
-  pieceId?: string | null;
+  /** What was blown can be taken into a plan. */
+  canTake?: boolean;
+  keep?: ((result: MeasuredRehearsal) => Promise<void>) | undefined;
 }>();
 const emit = defineEmits<{ take: [strokes: readonly BlownStroke[]] }>();
 
@@ -40,7 +44,7 @@ onMounted(() => {
   hand.aim.value = middle.value;
   film.cutAtMm.value = middle.value.y;
   if (props.scene.strokes[0]) hand.take(props.scene.strokes[0].tool);
-  void film.start(props.scene);
+  void attempt(() => film.start(props.scene));
 });
 
 const SLOW = 0.25;
@@ -48,9 +52,9 @@ const toggleSlow = () => (speed.value = speed.value === 1 ? SLOW : 1);
 const playPlan = () => film.blowPlan(props.scene.strokes);
 const again = () => {
   hand.forget();
-  void film.again();
+  void attempt(() => film.again());
 };
-const back = () => void film.back();
+const back = () => void attempt(() => film.back());
 const stop = () => (task.value ? film.halt() : isRunning.value ? film.pause() : film.run());
 const WAIT_S = 30;
 const spin = () =>
@@ -61,11 +65,13 @@ function layAt(at: Place): void {
   const paint = props.scene.layers[layer];
   if (!paint || !grams) return;
   const volumeMl = (1000 * grams) / paint.densityKgM3;
-  void film.lay({
-    ...{ layer, volumeMl },
-    // As far as a puddle has run when the cup is set down.
-    shape: { kind: 'puddle', at, radiusMm: 9 * Math.cbrt(volumeMl) },
-  });
+  void attempt(() =>
+    film.lay({
+      ...{ layer, volumeMl },
+      // As far as a puddle has run when the cup is set down.
+      shape: { kind: 'puddle', at, radiusMm: 9 * Math.cbrt(volumeMl) },
+    }),
+  );
 }
 
 const state = computed(() => {
@@ -100,22 +106,22 @@ useShortcuts(
         <p class="state" role="status">
           {{ state }}
           <template v-if="moment">
-            <span class="whole">{{ moment.seconds.toFixed(0) }}&nbsp;s of paint,</span>
+            <span class="whole">{{ moment.seconds.toFixed(0) }}&nbsp;s of paint,</span>{{ ' ' }}
             <span class="whole">{{ moment.airSeconds.toFixed(1) }}&nbsp;s of air.</span>
           </template>
+          <template v-if="isSlow">This machine moves it slower than real paint.</template>
         </p>
-        <p v-if="isSlow" class="soft">This machine moves it slower than real paint.</p>
       </header>
       <div class="actions">
         <Button type="primary" :disabled="!isReady || scene.strokes.length === 0" @click="playPlan">
           {{ scene.strokes.length === 0 ? 'No passes planned' : `Blow the plan’s ${scene.strokes.length}` }}
         </Button>
-        <Button :disabled="!isReady" @click="stop">{{
+        <Button class="changes" :disabled="!isReady" @click="stop">{{
           task ? 'Stop' : isRunning ? 'Pause' : 'Go on'
         }}</Button>
         <Button :disabled="!isReady" @click="again">Again</Button>
         <Button :disabled="!isReady" @click="back">Step back</Button>
-        <Button :aria-pressed="speed !== 1" @click="toggleSlow">{{
+        <Button class="changes" :aria-pressed="speed !== 1" @click="toggleSlow">{{
           speed === 1 ? 'Slower' : 'Full speed'
         }}</Button>
         <Button :disabled="!isReady" @click="film.wait(WAIT_S)">Wait {{ WAIT_S }}&nbsp;s</Button>
@@ -130,9 +136,10 @@ useShortcuts(
           {{ hand.blown.value.length === 1 ? 'One breath' : `${hand.blown.value.length} breaths` }} blown by
           hand.
         </p>
-        <Button v-if="pieceId" @click="emit('take', hand.blown.value)">Take into the plan</Button>
+        <Button v-if="canTake" @click="emit('take', hand.blown.value)">Take into the plan</Button>
       </div>
-      <MeasuredPanel :film="film" :scene="scene" :title="title" />
+      <MeasuredPanel :film="film" :scene="scene" :title="title" :keep="keep" />
+      <slot></slot>
     </aside>
   </main>
 </template>
@@ -147,6 +154,7 @@ useShortcuts(
 
 aside {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   align-content: start;
   padding: 16px 16px 24px;
@@ -160,7 +168,12 @@ header p {
 }
 
 .state {
+  min-height: 2.8em;
   color: var(--ink-soft);
+}
+
+.actions .changes {
+  min-width: 80px;
 }
 
 .actions,

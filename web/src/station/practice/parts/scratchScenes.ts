@@ -137,7 +137,7 @@ function fan(changes: Partial<Wanted> = {}): Scene {
         layers: NAMES.slice(0, 4).map((paintId) => ({ id: paintId, paintId, massG: 3 })),
       },
       {
-        ...{ id: 'sheet', kind: 'line', ...line(148) },
+        ...{ id: 'sheet', kind: 'line', ...line(138) },
         layers: [{ id: 'sheet', paintId: 'white activator', massG: 2.4 }],
       },
     ],
@@ -174,13 +174,13 @@ export const SCRATCH_SCENES: readonly ScratchScene[] = [
   {
     name: 'little-base',
     label: 'Too little base',
-    shows: 'Half a millimeter and no pillow: petals drag and stop short.',
+    shows: 'A thin film and no pillow: petals drag and stop short.',
     make: () => bloom({ baseMm: 0.5, pillowG: 0 }),
   },
   {
     name: 'much-base',
     label: 'Too much base',
-    shows: 'Five millimeters: everything floats, spreads and runs off the edge.',
+    shows: 'More than twice as deep: everything floats, spreads and runs off the edge.',
     make: () => bloom({ baseMm: 5 }),
   },
   {

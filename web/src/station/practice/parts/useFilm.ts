@@ -70,10 +70,12 @@ export function useFilm() {
     task.value = null;
     strokes = null;
     push = NO_PUSH;
-    scene = given;
+    // A copy: what a page watches cannot be sent to a worker.
+    const plain = JSON.parse(JSON.stringify(given)) as Scene;
+    scene = plain;
     unknowns = with_;
     await inTurn(async () => {
-      const started = await remote.start(given, with_, null);
+      const started = await remote.start(plain, with_, null);
       cells.value = started.cells;
       isCompiled.value = started.isCompiled;
       show(await remote.look(cutAtMm.value));

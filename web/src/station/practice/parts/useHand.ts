@@ -65,7 +65,7 @@ export function useHand(
     directionDeg: 0,
     swells: true,
   });
-  const aim = ref<Place>({ x: 0, y: 0 });
+  const aim = shallowRef<Place>({ x: 0, y: 0 });
   const isDown = ref(false);
   const strength = ref(2);
   const blown = shallowRef<readonly BlownStroke[]>([]);

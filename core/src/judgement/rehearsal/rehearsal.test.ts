@@ -1,0 +1,50 @@
+import { compiledFilmFromFile } from '../../../testing/compiledFilm.ts';
+import { paint } from '../../../testing/plan.ts';
+import { measurePhoto } from '../../picture/index.ts';
+import { EMPTY_PLAN, type Plan } from '../../piece/plan/index.ts';
+import { NO_PUSH, pushOn, sceneOf, startRehearsal } from '../../piece/rehearse/index.ts';
+import { depthAtMm, middleOf, rehearsalNumbers, rehearsalPhoto } from './index.ts';
+
+const support = { shape: 'rectangle', widthMm: 200, heightMm: 200, sideDepthMm: 10 } as const;
+const paints = [
+  paint('oyster', { role: 'base', colorHex: '#e9e4d8', viscosityPaS: 3, densityGPerMl: 1.1 }),
+  paint('rust', { colorHex: '#9c4a2c', viscosityPaS: 2, densityGPerMl: 1.12, opacity: 'opaque' }),
+  paint('slate', { colorHex: '#26333f', viscosityPaS: 2, densityGPerMl: 1.1, opacity: 'opaque' }),
+];
+const plan: Plan = {
+  ...EMPTY_PLAN,
+  base: {
+    ...{ pattern: 'one', areas: [{ paintId: 'oyster', share: 1 }], seam: null },
+    film: { kind: 'thickness', mm: 2 },
+  },
+  stacks: [
+    {
+      ...{ id: 's', at: { x: 100, y: 100 }, footprintMm: 100 },
+      layers: [
+        { id: 'a', paintId: 'rust', massG: 9 },
+        { id: 'b', paintId: 'slate', massG: 4 },
+      ],
+    },
+  ],
+};
+const rehearsal = startRehearsal(sceneOf(support, plan, paints, []), 96, compiledFilmFromFile);
+pushOn(rehearsal, 1, NO_PUSH);
+
+it('the numbers while it runs add up to the face', () => {
+  const { shares, negativeSpace, bare, middleMm } = rehearsalNumbers(rehearsal);
+  expect(Object.values(shares).reduce((sum, each) => sum + each, 0) + bare).toBeCloseTo(1, 6);
+  expect(negativeSpace).toBeCloseTo(shares.oyster!, 9);
+  expect(middleOf(rehearsal.scene)).toEqual({ x: 100, y: 100 });
+  expect(middleMm).toBeGreaterThan(3);
+  expect(depthAtMm(rehearsal.film, { x: 5, y: 5 })).toBeCloseTo(2, 1);
+});
+
+it('the picture measured as a photo says what the film says', () => {
+  const now = rehearsalNumbers(rehearsal);
+  const { photo, input } = rehearsalPhoto(rehearsal);
+  const measured = measurePhoto(photo, input);
+  for (const name of ['oyster', 'rust', 'slate']) {
+    expect(Math.abs(measured.shares[name]! - now.shares[name]!)).toBeLessThan(0.02);
+  }
+  expect(measured.cells.count).toBeLessThan(4);
+});

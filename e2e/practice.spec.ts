@@ -1,0 +1,157 @@
+import type { Page } from '@playwright/test';
+import { pieceNamed, send, type Json } from './support/pieces.ts';
+import { expect, test } from './support/studio.ts';
+
+test.use({ demo: true });
+
+const face = (page: Page) => page.getByRole('application', { name: /^The support from above/ });
+const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name }).click();
+/** A number from what the rehearsal says of itself. */
+async function said(page: Page, words: RegExp): Promise<number> {
+  const found = words.exec(
+    (await page.getByRole('status').filter({ hasText: 'of paint' }).innerText()).replaceAll('\u00a0', ' '),
+  );
+  return Number(found?.[1] ?? Number.NaN);
+}
+const airSeconds = (page: Page) => said(page, /([\d.]+) s of air/);
+const paintSeconds = (page: Page) => said(page, /(\d+) s of paint/);
+const ready = async (page: Page) => {
+  await expect(face(page)).toBeVisible();
+  await expect(page.getByText('The paint runs.')).toBeVisible({ timeout: 60_000 });
+};
+
+test('a bloom is blown with the pointer, stepped back and blown again', async ({ page }) => {
+  await page.goto('/practice');
+  await page.getByRole('link', { name: 'A bloom' }).click();
+  await ready(page);
+  const box = (await face(page).boundingBox())!;
+  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  await page.mouse.move(middle.x, middle.y - 10);
+  await page.mouse.down();
+  for (let step = 1; step <= 12; step += 1) {
+    await page.mouse.move(middle.x, middle.y - 10 - 10 * step);
+    await page.waitForTimeout(60);
+  }
+  await expect.poll(() => airSeconds(page)).toBeGreaterThan(0.2);
+  await page.mouse.up();
+  await expect(page.getByText('One breath blown by hand.')).toBeVisible();
+  await expect(page.getByLabel('Toward')).toHaveValue('0');
+  const blown = await airSeconds(page);
+  await press(page, 'Pause');
+  await expect(page.getByText('Paused.')).toBeVisible();
+  await press(page, 'Step back');
+  await expect.poll(() => airSeconds(page)).toBeLessThan(blown);
+  await press(page, 'Again');
+  await expect.poll(() => airSeconds(page)).toBe(0);
+  await expect(page.getByText('One breath blown by hand.')).toBeHidden();
+  // Scraped bare, and laid again.
+  await page.getByText('Scrape', { exact: true }).click();
+  await page.mouse.click(middle.x, middle.y);
+  await expect(page.getByRole('row', { name: /Left in the middle 0/ })).toBeVisible();
+  await page.getByText('Lay', { exact: true }).click();
+  await page.getByLabel('Amount').fill('8');
+  await page.mouse.click(middle.x, middle.y);
+  await expect(page.getByRole('row', { name: /Left in the middle [1-9]/ })).toBeVisible();
+});
+
+test('a fan is blown by keys alone: aimed, turned, held, tilted, waited for', async ({ page }) => {
+  await page.goto('/practice/pour/fan');
+  await ready(page);
+  await face(page).focus();
+  for (let step = 0; step < 6; step += 1) await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByLabel('Distance')).toHaveValue('14');
+  await page.keyboard.press('e');
+  await expect(page.getByLabel('Toward')).toHaveValue('15');
+  await page.keyboard.press('q');
+  await page.keyboard.down(' ');
+  await expect.poll(() => airSeconds(page), { timeout: 60_000 }).toBeGreaterThan(0.3);
+  await page.keyboard.up(' ');
+  await expect(page.getByText('One breath blown by hand.')).toBeVisible();
+  await page.keyboard.press('6');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText(/2° toward 90°/)).toBeVisible();
+  await page.keyboard.press('Home');
+  const before = await paintSeconds(page);
+  await page.keyboard.press('w');
+  await expect(page.getByText(/^Waiting/)).toBeVisible();
+  await page.keyboard.press('p');
+  await expect(page.getByText(/^Waiting/)).toBeHidden();
+  expect(await paintSeconds(page)).toBeGreaterThanOrEqual(before);
+});
+
+test('a plan is rehearsed, taken from what was blown, measured, poured and held beside the result', async ({
+  page,
+  studio,
+}) => {
+  test.setTimeout(400_000);
+  const id = await pieceNamed(studio, 'Door panel');
+  type Piece = Json & {
+    plan: { passes: { directionDeg: number }[] };
+    mixes: (Json & { role: string })[];
+    rehearsals: { state: string; measurement: object | null }[];
+    photos: { measurement: object | null }[];
+  };
+  const read = () => send<Piece>(studio, 'GET', `/api/pieces/${id}`);
+  await page.goto(`/practice/piece/${id}`);
+  await ready(page);
+
+  await test.step('its own passes', async () => {
+    await press(page, /^Blow the plan’s 7/);
+    await expect(page.getByText(/^Pass [2-7] of 7/)).toBeVisible({ timeout: 90_000 });
+    await press(page, 'Stop');
+    await expect.poll(() => airSeconds(page)).toBeGreaterThan(0.5);
+  });
+
+  await test.step('what is blown freely goes into the plan', async () => {
+    const box = (await face(page).boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    for (let step = 1; step <= 10; step += 1) {
+      await page.mouse.move(box.x + box.width / 2 + 8 * step, box.y + box.height / 2);
+      await page.waitForTimeout(80);
+    }
+    await page.mouse.up();
+    await press(page, 'Take into the plan');
+    await expect(page.getByText('One pass taken into the plan.')).toBeVisible();
+    await expect.poll(async () => (await read()).plan.passes.length).toBe(1);
+    expect((await read()).plan.passes[0]!.directionDeg).toBe(90);
+  });
+
+  await test.step('it is measured and kept', async () => {
+    await expect(page.getByRole('button', { name: /^Blow the plan’s 1/ })).toBeVisible();
+    await ready(page);
+    await press(page, 'Measure and keep it');
+    await expect(page.getByText('Kept with the piece as its rehearsal.')).toBeVisible({ timeout: 120_000 });
+    const { rehearsals, photos } = await read();
+    expect(rehearsals).toHaveLength(1);
+    expect(rehearsals[0]!.measurement).not.toBeNull();
+    expect(photos).toHaveLength(0);
+  });
+
+  await test.step('it is poured and photographed', async () => {
+    const { mixes } = await read();
+    for (const { id: mixId } of mixes) {
+      await send(studio, 'POST', `/api/pieces/${id}/events`, {
+        ...{ id: crypto.randomUUID(), at: new Date().toISOString(), kind: 'layer' },
+        data: { mixId, mg: 6000 },
+      });
+    }
+    await send(studio, 'POST', `/api/pieces/${id}/camera`, { state: 'wet', megapixels: 1 });
+    await page.goto(`/results/${id}`);
+    await press(page, /^Measure it/);
+    await page.getByRole('button', { name: 'Measure', exact: true }).click();
+    await expect(page.getByRole('region', { name: 'Measured on the photo' })).toBeVisible({
+      timeout: 120_000,
+    });
+    // A rehearsal is no photo of the piece.
+    expect((await read()).photos).toHaveLength(1);
+  });
+
+  await test.step('both stand side by side', async () => {
+    await page.goto(`/practice/piece/${id}/result`);
+    await expect(page.getByRole('img', { name: 'Rehearsed' })).toBeVisible();
+    await expect(page.getByRole('img', { name: 'Poured' })).toBeVisible();
+    await expect(page.getByRole('row', { name: /^Base left open \d+\s% \d+\s%/ })).toBeVisible();
+  });
+});
