@@ -33,7 +33,12 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     for (const key of ['4', '2']) await page.keyboard.press(key);
   });
   await picture('plan', `/plan/${idOf('Door panel')}`);
-  await picture('run-sheet', `/plan/${idOf('Door panel')}/sheet`);
+  await picture('practice', '/practice/pour/bloom', async () => {
+    await page.getByRole('button', { name: /^Blow the plan/ }).click();
+    await page.getByText('The paint runs.').waitFor({ timeout: 240_000 });
+    await page.getByRole('button', { name: 'Pause' }).click();
+    await page.waitForTimeout(1500);
+  });
   await picture('pour', `/pour/${idOf('Door panel')}`, async () => {
     // Some layers are laid, and a pass is being entered.
     for (let step = 0; step < 8; step += 1) {

@@ -123,6 +123,13 @@ export const router = createRouter({
       meta: { station: 'practice', title: 'Rehearse' },
     },
     {
+      path: '/practice/piece/:pieceId/what-if',
+      name: 'what-if',
+      component: () => import('../station/practice/WhatIf.vue'),
+      props: true,
+      meta: { station: 'practice', title: 'What if' },
+    },
+    {
       path: '/practice/piece/:pieceId/result',
       name: 'beside-result',
       component: () => import('../station/practice/BesideResult.vue'),

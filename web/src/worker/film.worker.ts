@@ -14,6 +14,7 @@ import {
   layMore,
   NO_PUSH,
   pushOn,
+  rehearseWhole,
   scrape,
   startRehearsal,
   stepBack,
@@ -79,6 +80,17 @@ function filmModule(): Promise<WebAssembly.Module | null> {
   return compiled;
 }
 
+async function makeKernel(): Promise<MakeKernel> {
+  const module = await filmModule();
+  if (!module) return plainFilm;
+  return (grid, layers, given) => {
+    const { exports } = new WebAssembly.Instance(module, {});
+    return compiledFilm(exports as unknown as FilmModule, grid, layers, given);
+  };
+}
+
+const TRIAL_S = 0.5;
+
 const open = (): Rehearsal => {
   if (!rehearsal) throw new Error('No rehearsal is open.');
   return rehearsal;
@@ -93,12 +105,7 @@ const filmWorker = {
     wanted: number | null,
   ): Promise<{ readonly cells: number; readonly isCompiled: boolean }> {
     const module = await filmModule();
-    const make: MakeKernel = module
-      ? (grid, layers, given) => {
-          const { exports } = new WebAssembly.Instance(module, {});
-          return compiledFilm(exports as unknown as FilmModule, grid, layers, given);
-        }
-      : plainFilm;
+    const make = await makeKernel();
     let cells = wanted ?? (module ? FINE : COARSE);
     rehearsal = startRehearsal(scene, cells, make, unknowns);
     if (module && wanted === null) {
@@ -147,6 +154,33 @@ const filmWorker = {
   },
   stepBack(toStart: boolean): number {
     return stepBack(open(), toStart);
+  },
+
+  /** Milliseconds that a second of a scene's paint takes here, tried on its beginning. */
+  async trial(scene: Scene, unknowns: FilmUnknowns, cells: number): Promise<number> {
+    const make = await makeKernel();
+    rehearsal = startRehearsal(scene, cells, make, unknowns);
+    const began = performance.now();
+    pushOn(rehearsal, TRIAL_S, NO_PUSH);
+    return (performance.now() - began) / TRIAL_S;
+  },
+
+  /** A scene from its first pass to its last, with a small picture and its numbers. */
+  async whole(
+    scene: Scene,
+    unknowns: FilmUnknowns,
+    cells: number,
+    width: number,
+    onProgress: (share: number) => void,
+  ): Promise<{ readonly picture: ImageData; readonly numbers: RehearsalNumbers }> {
+    const make = await makeKernel();
+    let told = 0;
+    rehearsal = rehearseWhole(scene, cells, make, unknowns, (share) => {
+      if (share - told < 0.03) return;
+      told = share;
+      onProgress(share);
+    });
+    return { picture: filmWorker.picture(width), numbers: rehearsalNumbers(rehearsal) };
   },
 
   /** A standing picture, for browsers that cannot draw the film, and to be kept. */

@@ -16,6 +16,9 @@ export const LIGHT = {
   mirror: 0.04,
 } as const;
 
+/** How bright a photo for measuring is. */
+const EVENLY = 0.82;
+
 export interface FilmPicture {
   readonly width: number;
   readonly height: number;
@@ -43,7 +46,7 @@ const smoothstep = (from: number, to: number, value: number): number => {
  * the page draws the same on the graphics processor.
  *
  * @param width pixels across the face
- * @param given.isGlossy false leaves the mirrored lamp out, as a photo for measuring wants it
+ * @param given.isGlossy false is a photo for measuring: evenly lit, no mirrored lamp, white below the brightest
  */
 export function pictureOf(
   look: FilmLook,
@@ -123,6 +126,12 @@ function lit(
         (surface[below]! - surface[above]!) / (2 * pixelM) + 0.003 * noiseAt(noise, mmX, mmY, 302);
       const long = 1 / Math.sqrt(slopeX * slopeX + slopeY * slopeY + 1);
       const [nx, ny, nz] = [-slopeX * long, -slopeY * long, long];
+      if (!isGlossy) {
+        for (let channel = 0; channel < 3; channel += 1) {
+          rgb[3 * at + channel] = byteOf(EVENLY * colors[3 * at + channel]!);
+        }
+        continue;
+      }
       const facing = Math.max(0, nx * lampX + ny * lampY + nz * lampZ) / lampZ;
       const bend =
         (surface[right]! + surface[left]! + surface[below]! + surface[above]! - 4 * surface[at]!) /
@@ -134,7 +143,7 @@ function lit(
       const box =
         smoothstep(LIGHT.boxWidth, 0.45 * LIGHT.boxWidth, Math.abs(viewX - LIGHT.boxX)) *
         smoothstep(LIGHT.boxWidth, 0.45 * LIGHT.boxWidth, Math.abs(viewY - LIGHT.boxY));
-      const mirror = isGlossy ? LIGHT.mirror + (1 - LIGHT.mirror) * (1 - Math.max(0, nz)) ** 5 : 0;
+      const mirror = LIGHT.mirror + (1 - LIGHT.mirror) * (1 - Math.max(0, nz)) ** 5;
       const gloss = mirror * (0.5 * Math.max(0, 0.5 - 0.9 * viewY) + LIGHT.boxLight * box);
       for (let channel = 0; channel < 3; channel += 1) {
         rgb[3 * at + channel] = byteOf(colors[3 * at + channel]! * shade * (1 - mirror) + gloss);

@@ -76,6 +76,8 @@ const SPACING = 6.2;
 /** Spread of spacing and of strength from seed to seed, in ln. */
 const SPACING_SPREAD = 0.6;
 const STRENGTH_SPREAD = 0.5;
+/** Fewest spreads below the usual spacing: closer seeds would fill every gap. */
+const LEAST_SPREAD = -0.7;
 /** A sheet this thin, m, has no seeds; one this thick is a puddle yet. */
 const THINNEST = 8e-6;
 const THICKEST = 1.5e-3;
@@ -85,6 +87,8 @@ const RIPPLE_SPREAD = 0.5;
 /** New seeds are looked for this often, s, at so many places on a face of 200 x 200 mm. */
 const SOW_EVERY_S = 0.1;
 const SOW_PLACES = 4000;
+/** No more seeds than this: a face that asks for more is drawn with what it has. */
+const MOST_SEEDS = 8000;
 /** A seed without sheet is given up after this, s. */
 const FORGET_S = 2;
 
@@ -171,14 +175,15 @@ export function openCells(cells: SheetCells, fields: FilmFields, seconds: number
   function sow(): void {
     const near = new SeedIndex(cells.seeds, settings.spacingM);
     const places = Math.round((SOW_PLACES * wide * high) / 0.04);
-    for (let place = 0; place < places; place += 1) {
+    for (let place = 0; place < places && cells.seeds.length < MOST_SEEDS; place += 1) {
       const [x, y] = [cells.random() * wide, cells.random() * high];
       const h = sheetAt(x, y);
       if (h < THINNEST || h > THICKEST) continue;
       const below = layerBelow(x, y);
       if (below < 1) continue;
       const forecast = SPACING * h * (viscosity[below]! / viscosity[layer]!) ** 0.23;
-      const spacing = Math.max(forecast, settings.spacingM) * Math.exp(SPACING_SPREAD * bounded());
+      const spacing =
+        Math.max(forecast, settings.spacingM) * Math.exp(SPACING_SPREAD * Math.max(LEAST_SPREAD, bounded()));
       if (near.hasWithin(x, y, h < 6e-5 ? 0.75 * spacing : spacing)) continue;
       const seed: CellSeed = {
         ...{ x, y, radius: 0, isOpen: false, bare: 0, stretch: [1, 0, 0, 1] },

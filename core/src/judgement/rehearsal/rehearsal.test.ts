@@ -2,12 +2,12 @@ import { compiledFilmFromFile } from '../../../testing/compiledFilm.ts';
 import { paint } from '../../../testing/plan.ts';
 import { measurePhoto } from '../../picture/index.ts';
 import { EMPTY_PLAN, type Plan } from '../../piece/plan/index.ts';
-import { NO_PUSH, pushOn, sceneOf, startRehearsal } from '../../piece/rehearse/index.ts';
-import { depthAtMm, middleOf, rehearsalNumbers, rehearsalPhoto } from './index.ts';
+import { NO_PUSH, pushOn, sceneOf, startRehearsal, USUAL_UNKNOWNS } from '../../piece/rehearse/index.ts';
+import { depthAtMm, middleOf, rehearsalNumbers, rehearsalPhoto, spacingForCells } from './index.ts';
 
 const support = { shape: 'rectangle', widthMm: 200, heightMm: 200, sideDepthMm: 10 } as const;
 const paints = [
-  paint('oyster', { role: 'base', colorHex: '#e9e4d8', viscosityPaS: 3, densityGPerMl: 1.1 }),
+  paint('oyster', { role: 'base', colorHex: '#7f9c6a', viscosityPaS: 3, densityGPerMl: 1.1 }),
   paint('rust', { colorHex: '#9c4a2c', viscosityPaS: 2, densityGPerMl: 1.12, opacity: 'opaque' }),
   paint('slate', { colorHex: '#26333f', viscosityPaS: 2, densityGPerMl: 1.1, opacity: 'opaque' }),
 ];
@@ -47,4 +47,27 @@ it('the picture measured as a photo says what the film says', () => {
     expect(Math.abs(measured.shares[name]! - now.shares[name]!)).toBeLessThan(0.02);
   }
   expect(measured.cells.count).toBeLessThan(4);
+});
+
+it.each([1.2, 2.4])('cells of %p mm are asked for, and cells of about that size are measured', (cellMm) => {
+  const sheet = paint('white', {
+    ...{ role: 'activator', colorHex: '#f7f3ea', viscosityPaS: 0.6, densityGPerMl: 1.18, opacity: 'opaque' },
+  });
+  const [pile] = plan.stacks;
+  const layers = [...pile!.layers, { id: 'c', paintId: 'white', massG: 0.3 }];
+  const scene = sceneOf(support, { ...plan, stacks: [{ ...pile!, layers }] }, [...paints, sheet], []);
+  const { cells } = USUAL_UNKNOWNS;
+  const opened = startRehearsal(scene, 64, compiledFilmFromFile, {
+    ...USUAL_UNKNOWNS,
+    cells: { ...cells, spacingM: spacingForCells(cellMm) },
+  });
+  pushOn(opened, 15, NO_PUSH);
+  const { photo, input } = rehearsalPhoto(opened);
+  const measured = measurePhoto(photo, input);
+  expect(measured.cells.count).toBeGreaterThan(20);
+  expect(Math.abs(Math.log(measured.cells.medianMm / cellMm))).toBeLessThan(0.3);
+  // What is said while it runs is the same.
+  const { open, medianMm } = rehearsalNumbers(opened).cells;
+  expect(open).toBeGreaterThan(measured.cells.count);
+  expect(Math.abs(Math.log(medianMm / measured.cells.medianMm))).toBeLessThan(0.2);
 });

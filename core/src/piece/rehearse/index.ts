@@ -9,10 +9,23 @@ export {
   layMore,
   NO_PUSH,
   pushOn,
+  rehearseWhole,
   scrape,
   startRehearsal,
   stepBack,
   torch,
+  wholeSeconds,
   type Push,
   type Rehearsal,
 } from './rehearsal.ts';
+export {
+  isPlanned,
+  varied,
+  WHAT_IF_CAUSES,
+  whatIfCauses,
+  whatIfRuns,
+  whatIfValues,
+  type Variant,
+  type WhatIfCause,
+  type WhatIfRun,
+} from './whatIf.ts';

@@ -10,6 +10,7 @@ import { attempt } from '../../notice/useTask.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import RehearsalRoom from './parts/RehearsalRoom.vue';
+import { useUnknowns } from './parts/useUnknowns.ts';
 import { keepRehearsal } from './parts/keepRehearsal.ts';
 import type { MeasuredRehearsal } from '../../worker/film.worker.ts';
 import { passesOf } from './parts/intoPlan.ts';
@@ -21,6 +22,7 @@ defineProps<{ pieceId: string }>();
 const store = usePiece();
 const plan = usePlan();
 const opened = ref(false);
+const unknowns = useUnknowns();
 onMounted(() =>
   attempt(async () => {
     await plan.open();
@@ -70,11 +72,13 @@ const take = (strokes: readonly BlownStroke[]) => {
     :scene="staged.scene"
     :title="store.piece.name"
     :exit="exit"
+    :unknowns="unknowns"
     :aims="store.piece.aims"
     can-take
     :keep="keep"
     @take="take"
   >
+    <RouterLink :to="`/practice/piece/${pieceId}/what-if`">What if</RouterLink>
     <RouterLink v-if="canCompare" :to="`/practice/piece/${pieceId}/result`">Beside the result</RouterLink>
   </RehearsalRoom>
   <main v-else-if="opened" class="none">

@@ -2,7 +2,7 @@
 import type { Aims } from '@icy-ribbon/core/paint/stage';
 import type { AirTool } from '@icy-ribbon/core/flow/air';
 import type { Place } from '@icy-ribbon/core/piece/plan';
-import { USUAL_STRENGTH, type Scene } from '@icy-ribbon/core/piece/rehearse';
+import { USUAL_STRENGTH, type FilmUnknowns, type Scene } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import { attempt } from '../../../notice/useTask.ts';
@@ -24,6 +24,8 @@ const props = defineProps<{
   title: string;
   exit: (tool: AirTool) => { exitSpeedMS: number; exitDiameterMm: number };
   aims?: Aims | null;
+  /** What the artist's own pours say of the film's unknowns. */
+  unknowns?: FilmUnknowns | undefined;
   /** What was blown can be taken into a plan. */
   canTake?: boolean;
   keep?: ((result: MeasuredRehearsal) => Promise<void>) | undefined;
@@ -44,7 +46,7 @@ onMounted(() => {
   hand.aim.value = middle.value;
   film.cutAtMm.value = middle.value.y;
   if (props.scene.strokes[0]) hand.take(props.scene.strokes[0].tool);
-  void attempt(() => film.start(props.scene));
+  void attempt(() => film.start(props.scene, props.unknowns));
 });
 
 const SLOW = 0.25;

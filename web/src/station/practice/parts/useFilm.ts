@@ -73,9 +73,9 @@ export function useFilm() {
     // A copy: what a page watches cannot be sent to a worker.
     const plain = JSON.parse(JSON.stringify(given)) as Scene;
     scene = plain;
-    unknowns = with_;
+    unknowns = JSON.parse(JSON.stringify(with_)) as FilmUnknowns;
     await inTurn(async () => {
-      const started = await remote.start(plain, with_, null);
+      const started = await remote.start(plain, unknowns, null);
       cells.value = started.cells;
       isCompiled.value = started.isCompiled;
       show(await remote.look(cutAtMm.value));
