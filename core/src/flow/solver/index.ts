@@ -16,4 +16,5 @@ export { layDisc, layDome, layFilm, layShape } from './lay.ts';
 export { flowOn, liveFilm, type LiveFilm } from './live.ts';
 export { between } from './carry.ts';
 export { forEachCell, measureLayer, seenByLayer, seenShares, volumeM3 } from './measure.ts';
+export { dryLayers, freshSkin, type Skin } from './skin.ts';
 export { plainFilm, type FilmKernel, type MakeKernel } from './plainKernel.ts';

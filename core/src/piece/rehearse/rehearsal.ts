@@ -1,6 +1,8 @@
 import { frameOf, type FilmFrame } from '../../flow/look/index.ts';
 import {
   blowOn,
+  dryLayers,
+  freshSkin,
   calm,
   flowOn,
   forEachCell,
@@ -14,6 +16,7 @@ import {
   type FilmDrive,
   type LiveFilm,
   type MakeKernel,
+  type Skin,
 } from '../../flow/solver/index.ts';
 import type { Place } from '../plan/index.ts';
 import { airOf } from './stroke.ts';
@@ -39,6 +42,8 @@ interface Snapshot {
   readonly lost: Float64Array;
   readonly grain: readonly [Float64Array, Float64Array];
   readonly seeds: readonly CellSeed[];
+  readonly viscosity: Float64Array;
+  readonly water: Float64Array;
 }
 
 /** A pour that is being rehearsed. */
@@ -46,6 +51,9 @@ export interface Rehearsal {
   readonly scene: Scene;
   readonly unknowns: FilmUnknowns;
   readonly film: LiveFilm;
+  /** How far each layer has dried. */
+  readonly skin: Skin;
+  sinceDried: number;
   airSeconds: number;
   pushed: string;
   readonly history: Snapshot[];
@@ -64,7 +72,11 @@ export function startRehearsal(
 ): Rehearsal {
   const film = emptyStage(scene, cells, makeKernel, unknowns);
   for (const each of scene.lays) lay(film, each);
-  const rehearsal: Rehearsal = { scene, unknowns, film, airSeconds: 0, pushed: '', history: [] };
+  const skin = freshSkin(film.kernel.fields);
+  const rehearsal: Rehearsal = {
+    ...{ scene, unknowns, film, skin },
+    ...{ sinceDried: 0, airSeconds: 0, pushed: '', history: [] },
+  };
   keep(rehearsal);
   return rehearsal;
 }
@@ -90,7 +102,20 @@ export function pushOn(rehearsal: Rehearsal, seconds: number, push: Push): void 
   flowOn(film, seconds, drive);
   if (drive.isBlown) calm(fields);
   if (push.air) rehearsal.airSeconds += seconds;
+  rehearsal.sinceDried += seconds;
+  if (rehearsal.sinceDried >= DRY_EVERY_S) {
+    dryLayers(
+      fields,
+      rehearsal.skin,
+      rehearsal.scene.layers.map(({ viscosityPaS }) => viscosityPaS),
+      rehearsal.sinceDried,
+    );
+    rehearsal.sinceDried = 0;
+  }
 }
+
+/** Drying is looked at this often, s. */
+const DRY_EVERY_S = 1;
 
 const IDLE = JSON.stringify([false, false, null, undefined]);
 
@@ -161,6 +186,8 @@ export function keep(rehearsal: Rehearsal): void {
     lost: Float64Array.from(lost),
     grain: [Float64Array.from(film.grain.across), Float64Array.from(film.grain.down)],
     seeds: (film.cells?.seeds ?? []).map((seed) => ({ ...seed, stretch: [...seed.stretch] })),
+    viscosity: Float64Array.from(film.kernel.fields.viscosity),
+    water: Float64Array.from(rehearsal.skin.water),
   });
   if (history.length > SNAPS_KEPT) history.splice(1, 1);
 }
@@ -170,10 +197,12 @@ export function stepBack(rehearsal: Rehearsal, toStart = false): number {
   const { film, history } = rehearsal;
   const now = film.clock.seconds;
   while (history.length > 1 && (toStart || history.at(-1)!.seconds > now - 1e-6)) history.pop();
-  const { seconds, airSeconds, thickness, lost, grain, seeds } = history.at(-1)!;
+  const { seconds, airSeconds, thickness, lost, grain, seeds, viscosity, water } = history.at(-1)!;
   const { fields } = film.kernel;
   thickness.forEach((field, layer) => fields.thickness[layer]!.set(field));
   fields.lost.set(lost);
+  fields.viscosity.set(viscosity);
+  rehearsal.skin.water.set(water);
   film.grain.across.set(grain[0]);
   film.grain.down.set(grain[1]);
   if (film.cells) {
