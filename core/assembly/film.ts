@@ -40,7 +40,8 @@ const CREEPING: f64 = 5e-5;
 const MOST_THINNING: f64 = 4;
 const ALL_BUT: f64 = 1 - 1e-7;
 const STEEP: f64 = 25;
-const SHARED_ROWS: i32 = 7;
+const SHARED_ROWS: i32 = 10;
+const BARE_M: f64 = 1e-5;
 const ROWS_PER_LAYER: i32 = 5;
 
 let table: usize = 0;
@@ -91,6 +92,7 @@ export function step(
   cell: f64,
   seconds: f64,
   thinning: f64,
+  pinM: f64,
   stiffness: f64,
   gravity: f64,
   alongX: f64,
@@ -109,8 +111,8 @@ export function step(
   cellM = cell;
   for (let layer = 0; layer < layers; layer++) findBox(layer);
   smoothLayers();
-  layerVelocities(0, gravity, alongX, turning * turning, turningX, thinning, isBlown);
-  layerVelocities(1, gravity, alongY, turning * turning, turningY, thinning, isBlown);
+  layerVelocities(0, gravity, alongX, turning * turning, turningX, thinning, pinM, isBlown);
+  layerVelocities(1, gravity, alongY, turning * turning, turningY, thinning, pinM, isBlown);
   raiseSurface(seconds, stiffness, acrossFirst);
   return moveLayers(seconds, stiffness);
 }
@@ -196,6 +198,7 @@ function layerVelocities(
   turningSquared: f64,
   center: f64,
   thinning: f64,
+  pinM: f64,
   isBlown: bool,
 ): void {
   const off: usize = direction == 0 ? 8 : (<usize>stride) << 3;
@@ -218,6 +221,9 @@ function layerVelocities(
   const topAnswer = at(buffers, 4 * stride);
   const speed = at(buffers, 5 * stride);
   const speedAnswer = at(buffers, 6 * stride);
+  const behindRow = at(buffers, 7 * stride);
+  const aheadRow = at(buffers, 8 * stride);
+  const gate = at(buffers, 9 * stride);
 
   for (let y = MARGIN; y <= endRow; y++) {
     const start = y * stride;
@@ -237,6 +243,8 @@ function layerVelocities(
       v128.store(topAnswer + o, zero);
       v128.store(speed + o, zero);
       v128.store(speedAnswer + o, zero);
+      v128.store(behindRow + o, zero);
+      v128.store(aheadRow + o, zero);
       v128.store(flow + face, zero);
       v128.store(mobility + face, zero);
     }
@@ -253,6 +261,8 @@ function layerVelocities(
         const s = smooth + o;
         const before = v128.load(h - off);
         const after = v128.load(h);
+        v128.store(behindRow + o, f64x2.add(v128.load(behindRow + o), before));
+        v128.store(aheadRow + o, f64x2.add(v128.load(aheadRow + o), after));
         v128.store(depth + o, f64x2.mul(half, f64x2.add(before, after)));
         const p = f64x2.mul(f64x2.mul(f64x2.sub(after, before), perCell), heave);
         v128.store(pressure + o, f64x2.add(v128.load(pressure + o), p));
@@ -260,6 +270,15 @@ function layerVelocities(
         v128.store(rise + o, up);
         v128.store(slope + o, f64x2.add(v128.load(slope + o), up));
       }
+    }
+    for (let o = (<usize>MARGIN) << 3; o <= (<usize>endColumn) << 3; o += 16) {
+      const behind = v128.load(behindRow + o);
+      const ahead = v128.load(aheadRow + o);
+      const stays = v128.and(
+        f64x2.lt(f64x2.pmin(behind, ahead), f64x2.splat(BARE_M)),
+        f64x2.lt(f64x2.pmax(behind, ahead), f64x2.splat(pinM)),
+      );
+      v128.store(gate + o, v128.bitselect(zero, f64x2.splat(1), stays));
     }
     for (let layer = layers - 1; layer >= 0; layer--) {
       if (!crosses(layer, y, direction)) continue;
@@ -354,7 +373,11 @@ function layerVelocities(
         }
         const base = v128.load(speed + o);
         const ends = f64x2.add(above, f64x2.add(below, below));
-        const moved = f64x2.add(base, f64x2.mul(q, f64x2.add(f64x2.add(ends, ends), f64x2.mul(thin, mean))));
+        const open = v128.load(gate + o);
+        const moved = f64x2.mul(
+          open,
+          f64x2.add(base, f64x2.mul(q, f64x2.add(f64x2.add(ends, ends), f64x2.mul(thin, mean)))),
+        );
         v128.store(v + o, moved);
         const sheared = f64x2.add(
           f64x2.mul(f64x2.splat(6), f64x2.add(above, below)),
@@ -373,9 +396,12 @@ function layerVelocities(
         const second = f64x2.mul(answerBelow, m);
         const secondOnce = f64x2.mul(answerBelow, m1);
         const baseAnswer = v128.load(speedAnswer + o);
-        const answered = f64x2.add(
-          baseAnswer,
-          f64x2.mul(q, f64x2.add(f64x2.add(first, second), f64x2.add(secondOnce, secondOnce))),
+        const answered = f64x2.mul(
+          open,
+          f64x2.add(
+            baseAnswer,
+            f64x2.mul(q, f64x2.add(f64x2.add(first, second), f64x2.add(secondOnce, secondOnce))),
+          ),
         );
         v128.store(a + o, answered);
         const sum = f64x2.add(f64x2.add(first, f64x2.mul(answer, m0)), f64x2.add(second, secondOnce));

@@ -13,6 +13,7 @@ import { dryCalculation } from '../flow/drying/dry.calculation.ts';
 import { driftCalculation } from '../flow/film/drift.calculation.ts';
 import { filmLeftCalculation } from '../flow/film/filmLeft.calculation.ts';
 import { levelCalculation } from '../flow/film/level.calculation.ts';
+import { restingCalculation } from '../flow/film/resting.calculation.ts';
 import { spinCalculation } from '../flow/film/spin.calculation.ts';
 import { rimCalculation } from '../flow/film/rim.calculation.ts';
 import { spinShearCalculation } from '../flow/film/spinShear.calculation.ts';
@@ -44,6 +45,7 @@ export const CALCULATIONS = [
   filmLeftCalculation,
   driftCalculation,
   rimCalculation,
+  restingCalculation,
   tipTestCalculation,
   spinCalculation,
   spinShearCalculation,

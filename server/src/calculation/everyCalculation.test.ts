@@ -18,6 +18,7 @@ it('has the calculations of its contract', () => {
     'film-left',
     'drift',
     'rim',
+    'resting',
     'tip-test',
     'spin',
     'spin-shear',

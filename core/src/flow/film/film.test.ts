@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { filmLeftMm, levelingRate, spreadRadiusMm, spunMm } from './index.ts';
+import { filmLeftMm, levelingRate, spreadRadiusMm, spunMm, restingMm } from './index.ts';
 
 const positive = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -116,4 +116,15 @@ describe('leveling (Orchard 1962, from memory)', () => {
       expect.objectContaining({ field: 'surfaceTensionNM' }),
     );
   });
+});
+
+it('water that meets a face at a right angle rests 3.9 mm thick (de Gennes et al., from memory)', () => {
+  const water = { surfaceTensionNM: 0.0728, densityKgM3: 998 };
+  expect(restingMm({ ...water, contactDeg: 90 })).toBeCloseTo(3.86, 1);
+  expect(restingMm({ ...water, contactDeg: 0 })).toBe(0);
+  // Mercury on glass, 140 degrees: 3.6 mm.
+  expect(restingMm({ surfaceTensionNM: 0.485, densityKgM3: 13_534, contactDeg: 140 })).toBeCloseTo(3.6, 1);
+  expect(() => restingMm({ ...water, contactDeg: 200 })).toThrow(
+    expect.objectContaining({ field: 'contactDeg' }),
+  );
 });

@@ -84,3 +84,26 @@ it('agrees cell by cell, with crisp edges, on a round support', () => {
   expect(Math.min(...plain.thickness.map((field) => Math.min(...field)))).toBeGreaterThanOrEqual(0);
   expect(plain.lost[0]).toBeGreaterThan(1e-8);
 });
+
+it('on a bare face paint stops at its resting thickness, in both', () => {
+  const grid = filmGrid({ columns: 60, rows: 60, cellM: 2e-3, edge: 'open' });
+  const pinM = 1e-3;
+  const spread = (make: typeof plainFilm, nature: object) => {
+    const kernel = make(grid, [{ viscosityPaS: 1, densityKgM3: 1100 }], {
+      ...{ tauHalfPa: null, isCrisp: false },
+      ...nature,
+    });
+    const [field] = kernel.fields.thickness;
+    layDisc(grid, field!, { xMm: 60, yMm: 60, radiusMm: 15, volumeMl: 4 });
+    advance(kernel, filmClock(), 60, LEVEL);
+    const wet = field!.filter((h, cell) => h > 1e-5 && grid.rim.inside[cell]).length * 4;
+    return { meanMm: 4000 / wet, field: field! };
+  };
+  const pinned = spread(plainFilm, { pinM });
+  // The edge rests at the pin; the middle of so small a puddle still stands higher after a minute.
+  expect(pinned.meanMm).toBeGreaterThan(0.95);
+  expect(pinned.meanMm).toBeLessThan(1.6);
+  expect(spread(plainFilm, {}).meanMm).toBeLessThan(0.85 * pinned.meanMm);
+  const compiled = spread(compiledFilmFromFile, { pinM });
+  pinned.field.forEach((h, cell) => expect(Math.abs(h - compiled.field[cell]!)).toBeLessThan(1e-9));
+});

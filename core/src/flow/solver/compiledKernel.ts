@@ -1,4 +1,4 @@
-import { filmFields, type FilmLayer } from './film.ts';
+import { filmFields, type FilmLayer, type FilmNature } from './film.ts';
 import type { FilmGrid, RimFaces } from './grid.ts';
 import type { FilmKernel } from './plainKernel.ts';
 
@@ -10,6 +10,7 @@ export interface FilmModule {
     cellM: number,
     seconds: number,
     thinning: number,
+    pinM: number,
     stiffness: number,
     gravity: number,
     alongX: number,
@@ -35,7 +36,7 @@ export function compiledFilm(
   module: FilmModule,
   grid: FilmGrid,
   layers: readonly FilmLayer[],
-  given: { readonly tauHalfPa: number | null; readonly isCrisp: boolean },
+  given: FilmNature,
 ): FilmKernel {
   const lengths: number[] = [];
   filmFields(grid, layers, given, (length) => (lengths.push(length), new Float64Array(layers.length)));
@@ -96,6 +97,7 @@ export function compiledFilm(
         grid.cellM,
         seconds,
         fields.thinning,
+        fields.pinM,
         heaviest * gravity,
         gravity,
         alongX,

@@ -35,6 +35,8 @@ export interface FilmFields {
   readonly density: Float64Array;
   /** 1 / stress at which paint runs twice as fast, 1/Pa; 0 for paint that does not thin when sheared. */
   readonly thinning: number;
+  /** Paint thinner than this, m, does not run onto a bare face; 0 where it does. */
+  readonly pinM: number;
   /** Whether edges of color stay as sharp as they were laid. */
   readonly isCrisp: boolean;
   /** Thickness of each layer from the support up, m. */
@@ -61,9 +63,16 @@ export interface FilmFields {
   readonly lost: Float64Array;
 }
 
-/** Buffers of a row that the pass over the layers needs: seven shared ones and five for each layer. */
-export const sharedRows = 7;
+/** Buffers of a row that the pass over the layers needs: ten shared ones and five for each layer. */
+export const sharedRows = 10;
 export const rowsPerLayer = 5;
+
+/** What kind of paint it is, and how it is drawn. */
+export interface FilmNature {
+  readonly tauHalfPa: number | null;
+  readonly isCrisp: boolean;
+  readonly pinM?: number;
+}
 
 /** Takes the next field of a given length from wherever the fields are kept. */
 export type TakeField = (length: number) => Float64Array;
@@ -76,7 +85,7 @@ export type TakeField = (length: number) => Float64Array;
 export function filmFields(
   grid: FilmGrid,
   layers: readonly FilmLayer[],
-  given: { readonly tauHalfPa: number | null; readonly isCrisp: boolean },
+  given: FilmNature,
   take: TakeField = (length) => new Float64Array(length),
 ): FilmFields {
   const field = () => take(grid.length);
@@ -91,6 +100,7 @@ export function filmFields(
     viscosity: scalars(layers.map(({ viscosityPaS }) => viscosityPaS)),
     density: scalars(layers.map(({ densityKgM3 }) => densityKgM3)),
     thinning: given.tauHalfPa === null ? 0 : 1 / given.tauHalfPa,
+    pinM: given.pinM ?? 0,
     isCrisp: given.isCrisp,
     thickness: each(),
     smooth: each(),

@@ -1,5 +1,5 @@
 import { findBox } from './box.ts';
-import { filmFields, type FilmDrive, type FilmFields, type FilmLayer } from './film.ts';
+import { filmFields, type FilmDrive, type FilmFields, type FilmLayer, type FilmNature } from './film.ts';
 import type { FilmGrid } from './grid.ts';
 import { raiseSurface } from './rise.ts';
 import { smoothLayers } from './smooth.ts';
@@ -17,11 +17,7 @@ export interface FilmKernel {
 }
 
 /** Makes a film without paint that can be stepped. */
-export type MakeKernel = (
-  grid: FilmGrid,
-  layers: readonly FilmLayer[],
-  given: { readonly tauHalfPa: number | null; readonly isCrisp: boolean },
-) => FilmKernel;
+export type MakeKernel = (grid: FilmGrid, layers: readonly FilmLayer[], given: FilmNature) => FilmKernel;
 
 /** A film whose steps are plain TypeScript. */
 export const plainFilm: MakeKernel = (grid, layers, given) => plainKernel(filmFields(grid, layers, given));

@@ -3,6 +3,10 @@ import { rowsPerLayer, sharedRows, type FilmDrive, type FilmFields } from './fil
 import { MARGIN } from './grid.ts';
 import { REACH } from './smooth.ts';
 
+type Row = Float64Array;
+
+/** A face with less paint than this, m, is bare. */
+export const BARE_M = 1e-5;
 /** Paint thins no further beyond this many times the shear at which it runs twice as fast (an assumption). */
 export const MOST_THINNING = 4;
 
@@ -30,10 +34,10 @@ export function layerVelocities(fields: FilmFields, direction: 0 | 1, drive: Fil
   const shear = fields.airShear[direction];
   const air = fields.airPressure;
   const row = (index: number) => fields.rows.subarray(index * stride, (index + 1) * stride);
-  const [pressure, weight, slope, top, topAnswer, speed, speedAnswer] = Array.from(
+  const [pressure, weight, slope, top, topAnswer, speed, speedAnswer, behind, ahead, gate] = Array.from(
     { length: sharedRows },
     (_, index) => row(index),
-  ) as [Float64Array, Float64Array, Float64Array, Float64Array, Float64Array, Float64Array, Float64Array];
+  ) as unknown as readonly [Row, Row, Row, Row, Row, Row, Row, Row, Row, Row];
   const own = (layer: number, index: number) => row(sharedRows + rowsPerLayer * layer + index);
   const boxes = fields.boxes.map((box) => (isEmpty(box) ? null : around(grid, box, REACH - 2)));
   const spanOf = (layer: number, y: number) => {
@@ -50,7 +54,7 @@ export function layerVelocities(fields: FilmFields, direction: 0 | 1, drive: Fil
       const face = start + x;
       pressure[x] = drive.isBlown ? (air[face]! - air[face - off]!) * perCell : 0;
       top[x] = drive.isBlown ? 0.5 * (shear[face]! + shear[face - off]!) : 0;
-      weight[x] = slope[x] = topAnswer[x] = speed[x] = speedAnswer[x] = 0;
+      weight[x] = slope[x] = topAnswer[x] = speed[x] = speedAnswer[x] = behind[x] = ahead[x] = 0;
       flow[face] = mobility[face] = 0;
     }
     for (let layer = 0; layer < layers; layer += 1) {
@@ -62,10 +66,16 @@ export function layerVelocities(fields: FilmFields, direction: 0 | 1, drive: Fil
         const face = start + x;
         const [before, after] = [thick[face - off]!, thick[face]!];
         depth[x] = 0.5 * (before + after);
+        behind[x]! += before;
+        ahead[x]! += after;
         pressure[x]! += (after - before) * perCell * drive.gravity * reference;
         rise[x] = (smooth[face]! - smooth[face - off]!) * perCell;
         slope[x]! += rise[x]!;
       }
+    }
+    for (let x = MARGIN; x <= endColumn; x += 1) {
+      const [least, deepest] = [Math.min(behind[x]!, ahead[x]!), Math.max(behind[x]!, ahead[x]!)];
+      gate[x] = least < BARE_M && deepest < fields.pinM ? 0 : 1;
     }
     for (let layer = layers - 1; layer >= 0; layer -= 1) {
       const span = spanOf(layer, y);
@@ -122,11 +132,11 @@ export function layerVelocities(fields: FilmFields, direction: 0 | 1, drive: Fil
           mean = (above * size * turn * turn) / 12 + below * sizeBelow * rest * (turn / 3 + rest / 4);
           across = (above * size * turn + below * sizeBelow * rest) / 3;
         }
-        v[face] = speed[x]! + q * ((above + 2 * below) / 6 + thinning * mean);
+        v[face] = gate[x]! * (speed[x]! + q * ((above + 2 * below) / 6 + thinning * mean));
         speed[x]! += q * ((above + below) / 2 + thinning * across);
         const answer = answerAt[x]!;
         const [m0, m1] = [1 + 2 * thinning * size, 1 + 2 * thinning * sizeBelow];
-        a[face] = speedAnswer[x]! + q * mean4(answer, answer - h, m0, m1);
+        a[face] = gate[x]! * (speedAnswer[x]! + q * mean4(answer, answer - h, m0, m1));
         speedAnswer[x]! += q * across4(answer, answer - h, m0, m1);
         flow[face]! += v[face]! * h;
         mobility[face]! -= a[face]! * h;

@@ -1,3 +1,4 @@
+import { restingMm } from '../../flow/film/index.ts';
 import { linearRgb } from '../../paint/color/index.ts';
 import type { Opacity } from '../../paint/material/index.ts';
 import type { FilmCast } from '../../flow/look/index.ts';
@@ -50,6 +51,9 @@ export function sceneGrid({ support }: Pick<Scene, 'support'>, cells: number): F
   });
 }
 
+/** Paint at the edge of a primed face that is not wetted (assumptions: surface tension as in `cells`, a third of a right angle). */
+const BARE_PAINT = { surfaceTensionNM: 0.03, contactDeg: 30 } as const;
+
 /** A film with nothing on it yet. */
 export function emptyStage(
   scene: Scene,
@@ -60,6 +64,7 @@ export function emptyStage(
   const kernel = makeKernel(sceneGrid(scene, cells), scene.layers, {
     tauHalfPa: unknowns.tauHalfPa,
     isCrisp: true,
+    pinM: restingMm({ ...BARE_PAINT, densityKgM3: scene.layers[0]?.densityKgM3 ?? 1100 }) / 1000,
   });
   if (scene.sheet < 0) return liveFilm(kernel, null);
   const { dose } = scene;
