@@ -155,3 +155,35 @@ test('a plan is rehearsed, taken from what was blown, measured, poured and held 
     await expect(page.getByRole('row', { name: /^Base left open \d+\s% \d+\s%/ })).toBeVisible();
   });
 });
+
+test('what if: one cause of a plan as small runs, the best by the aim first, one is taken', async ({
+  page,
+  studio,
+}) => {
+  const id = await pieceNamed(studio, 'Door panel');
+  await page.goto(`/plan/${id}`);
+  await press(page, 'Rehearse');
+  await page.getByRole('link', { name: 'What if' }).click();
+  await page.getByLabel('Change').selectOption('order');
+  await expect(page.getByText(/^About \d+\ss\.$/)).toBeVisible({ timeout: 60_000 });
+  await press(page, 'Run 2');
+  await expect(page.getByText(/% done\.$/)).toBeVisible();
+  const runs = page.getByRole('list', { name: 'Runs' }).getByRole('listitem');
+  await expect(runs).toHaveCount(2);
+  await expect(page.getByRole('button', { name: 'Take this one' })).toHaveCount(2, { timeout: 180_000 });
+  await page.getByLabel('The best by').selectOption('middle');
+  await expect(runs.first()).toContainText('in the middle');
+  const layers = async () =>
+    (
+      await send<Json & { plan: { stacks: { layers: { paintId: string }[] }[] } }>(
+        studio,
+        'GET',
+        `/api/pieces/${id}`,
+      )
+    ).plan.stacks[0]!.layers.map(({ paintId }) => paintId);
+  const before = await layers();
+  await runs.filter({ hasText: 'colors turned over' }).getByRole('button').click();
+  await expect(page).toHaveURL(new RegExp(`/practice/piece/${id}$`));
+  await expect.poll(layers).not.toEqual(before);
+  expect([...(await layers())].sort()).toEqual([...before].sort());
+});

@@ -3,16 +3,19 @@ import { paletteOfCups, type MeasureInput, type PhotoPixels } from '../../pictur
 import { castOf, frameNow, type Rehearsal } from '../../piece/rehearse/index.ts';
 
 /** Pixels across the face of the picture that a rehearsal is measured on. */
-const ACROSS = 1100;
+const ACROSS_PX = 1100;
 
 /**
  * The picture of a rehearsal and what is looked for in it: the same measuring as of a photo, on a photo without perspective and glare.
  */
-export function rehearsalPhoto(rehearsal: Rehearsal): { photo: PhotoPixels; input: MeasureInput } {
+export function rehearsalPhoto(
+  rehearsal: Rehearsal,
+  acrossPx = ACROSS_PX,
+): { photo: PhotoPixels; input: MeasureInput } {
   const { scene, film } = rehearsal;
   const { grid } = film.kernel.fields;
   const look = lookOf(frameNow(rehearsal), castOf(scene), grid.rim.inside);
-  const { width, height, rgb } = pictureOf(look, ACROSS, { isGlossy: false });
+  const { width, height, rgb } = pictureOf(look, acrossPx, { isGlossy: false });
   const used = scene.layers.filter(
     ({ paintId }, index) => scene.layers.findIndex((layer) => layer.paintId === paintId) === index,
   );

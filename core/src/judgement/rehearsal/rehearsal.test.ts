@@ -41,7 +41,7 @@ it('the numbers while it runs add up to the face', () => {
 
 it('the picture measured as a photo says what the film says', () => {
   const now = rehearsalNumbers(rehearsal);
-  const { photo, input } = rehearsalPhoto(rehearsal);
+  const { photo, input } = rehearsalPhoto(rehearsal, 600);
   const measured = measurePhoto(photo, input);
   for (const name of ['oyster', 'rust', 'slate']) {
     expect(Math.abs(measured.shares[name]! - now.shares[name]!)).toBeLessThan(0.02);
@@ -57,12 +57,12 @@ it.each([1.2, 2.4])('cells of %p mm are asked for, and cells of about that size 
   const layers = [...pile!.layers, { id: 'c', paintId: 'white', massG: 0.3 }];
   const scene = sceneOf(support, { ...plan, stacks: [{ ...pile!, layers }] }, [...paints, sheet], []);
   const { cells } = USUAL_UNKNOWNS;
-  const opened = startRehearsal(scene, 64, compiledFilmFromFile, {
+  const opened = startRehearsal(scene, 50, compiledFilmFromFile, {
     ...USUAL_UNKNOWNS,
     cells: { ...cells, spacingM: spacingForCells(cellMm) },
   });
-  pushOn(opened, 15, NO_PUSH);
-  const { photo, input } = rehearsalPhoto(opened);
+  pushOn(opened, 12, NO_PUSH);
+  const { photo, input } = rehearsalPhoto(opened, 800);
   const measured = measurePhoto(photo, input);
   expect(measured.cells.count).toBeGreaterThan(20);
   expect(Math.abs(Math.log(measured.cells.medianMm / cellMm))).toBeLessThan(0.3);

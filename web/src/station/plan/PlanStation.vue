@@ -127,6 +127,12 @@ function planned(id: string): void {
   addPlanned(id);
 }
 
+/** It is blown before it is poured. */
+const goRehearse = () =>
+  attempt(async () => {
+    await plan.flush();
+    await router.push({ name: 'rehearse', params: { pieceId: props.pieceId } });
+  });
 const goPour = () => void router.push({ name: 'pour', params: { pieceId: props.pieceId } });
 
 useUndoKeys(plan);
@@ -164,6 +170,7 @@ useShortcuts(
         @scale="scaling = true"
         @save="save"
       />
+      <Button @click="goRehearse">Rehearse</Button>
       <Button type="primary" @click="goPour">Pour it</Button>
     </header>
     <section class="support" aria-label="The support from above">

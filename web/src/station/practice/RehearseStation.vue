@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { InputError } from '@icy-ribbon/core/base/error';
 import { exitOf } from '@icy-ribbon/core/piece/amount';
+import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
+import { sceneOfPour } from '@icy-ribbon/core/judgement/rehearsal';
 import { sceneOf, type Scene } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
@@ -30,13 +32,20 @@ onMounted(() =>
   }),
 );
 
+/** A piece that was poured without a plan is rehearsed as it was recorded. */
+const isPlanned = computed(
+  () => plan.body.base !== null || plan.body.stacks.length > 0 || plan.body.paths.length > 0,
+);
+
 /** The plan on the stage, or what it lacks. */
 const staged = computed<{ scene: Scene | null; wrong: string | null }>(() => {
   const { piece } = store;
   if (!piece || !opened.value) return { scene: null, wrong: null };
   const { body, paints, blowers } = plan;
-  if (!body.base && body.stacks.length === 0 && body.paths.length === 0) return { scene: null, wrong: null };
   try {
+    if (!isPlanned.value) {
+      return { scene: store.layers.length > 0 ? sceneOfPour(pourRecordOf(piece)) : null, wrong: null };
+    }
     return { scene: sceneOf(piece.support, body, paints, blowers), wrong: null };
   } catch (error) {
     if (error instanceof InputError) return { scene: null, wrong: error.message };
@@ -74,11 +83,12 @@ const take = (strokes: readonly BlownStroke[]) => {
     :exit="exit"
     :unknowns="unknowns"
     :aims="store.piece.aims"
-    can-take
+    :can-take="isPlanned"
+    :note="isPlanned ? '' : 'As it was recorded: where the air began is not in the record.'"
     :keep="keep"
     @take="take"
   >
-    <RouterLink :to="`/practice/piece/${pieceId}/what-if`">What if</RouterLink>
+    <RouterLink v-if="isPlanned" :to="`/practice/piece/${pieceId}/what-if`">What if</RouterLink>
     <RouterLink v-if="canCompare" :to="`/practice/piece/${pieceId}/result`">Beside the result</RouterLink>
   </RehearsalRoom>
   <main v-else-if="opened" class="none">

@@ -12,7 +12,14 @@ const exit = (tool: AirTool) => airTool(tool);
 </script>
 
 <template>
-  <RehearsalRoom v-if="found && laid" :key="found.name" :scene="laid" :title="found.label" :exit="exit" />
+  <RehearsalRoom
+    v-if="found && laid"
+    :key="found.name"
+    :scene="laid"
+    :title="found.label"
+    :exit="exit"
+    :tilt="found.tilt"
+  />
   <main v-else class="none">
     <h1>No such pour</h1>
     <RouterLink to="/practice">To Practice</RouterLink>

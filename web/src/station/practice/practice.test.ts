@@ -3,6 +3,7 @@ import { startRehearsal, WHAT_IF_CAUSES, whatIfValues } from '@icy-ribbon/core/p
 import { causeValueWords, CAUSE_WORDS } from '../../words/whatIf.ts';
 import { passesOf } from './parts/intoPlan.ts';
 import { SCRATCH_SCENES } from './parts/scratchScenes.ts';
+import { lieOf } from './parts/useDeviceTilt.ts';
 import { useHand, type BlownStroke } from './parts/useHand.ts';
 import type { Film } from './parts/useFilm.ts';
 
@@ -84,4 +85,11 @@ describe('the hand', () => {
     hand.turn(-30);
     expect(hand.hold.directionDeg).toBeGreaterThanOrEqual(0);
   });
+});
+
+it('a tablet that is held says how the support lies', () => {
+  expect(lieOf(0.2, -0.3)).toEqual({ deg: 0, towardDeg: 180 });
+  expect(lieOf(8, 0)).toEqual({ deg: 8, towardDeg: 180 });
+  expect(lieOf(0, 5)).toEqual({ deg: 5, towardDeg: 90 });
+  expect(lieOf(-80, 0)).toEqual({ deg: 60, towardDeg: 0 });
 });

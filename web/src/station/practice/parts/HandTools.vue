@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { AIR_TOOLS, type AirTool } from '@icy-ribbon/core/flow/air';
 import { computed } from 'vue';
+import { Button } from 'ant-design-vue';
 import NumberField from '../../../field/NumberField.vue';
 import { useUnits } from '../../../store/units.ts';
+import { useDeviceTilt } from './useDeviceTilt.ts';
 import { HAND_TOOLS, type Hand } from './useHand.ts';
 
 /** What the hand holds, and how. */
@@ -10,6 +12,8 @@ const props = defineProps<{ hand: Hand }>();
 const units = useUnits();
 
 const { hold, tilt, hand: held } = props.hand;
+const device = useDeviceTilt(props.hand);
+const { follows } = device;
 const distance = computed({
   get: () => Number(units.fromBase('length', hold.distanceMm).toFixed(1)),
   set: (shown: number | null) => {
@@ -75,11 +79,14 @@ const take = (event: Event) => props.hand.take((event.target as HTMLSelectElemen
         <NumberField v-model="toward" label="Toward" unit="°" :digits="0" />
       </div>
     </template>
-    <p v-else-if="held === 'tilt'" class="soft">
-      Arrow keys tilt the support, Home levels it:
-      <strong>{{ tilt.deg }}°</strong>
-      <template v-if="tilt.deg > 0"> toward {{ tilt.towardDeg }}°</template>.
-    </p>
+    <template v-else-if="held === 'tilt'">
+      <p class="soft">
+        Arrow keys tilt the support, Home levels it: <strong>{{ tilt.deg }}°</strong>
+        <template v-if="tilt.deg > 0"> toward {{ tilt.towardDeg }}°</template>.
+      </p>
+      <Button v-if="device.isThere && !follows" @click="device.follow">Tilt it with this device</Button>
+      <Button v-else-if="follows" @click="device.letGo">Level it and hold the device as you like</Button>
+    </template>
     <p v-else-if="held === 'torch'" class="soft">
       A flame opens what is about to open. On a real piece: no solvents near it, hair tied back, water at
       hand.

@@ -26,6 +26,10 @@ const props = defineProps<{
   aims?: Aims | null;
   /** What the artist's own pours say of the film's unknowns. */
   unknowns?: FilmUnknowns | undefined;
+  /** How the support lies. */
+  tilt?: { readonly deg: number; readonly towardDeg: number } | undefined;
+  /** What is to be known of where the scene comes from. */
+  note?: string;
   /** What was blown can be taken into a plan. */
   canTake?: boolean;
   keep?: ((result: MeasuredRehearsal) => Promise<void>) | undefined;
@@ -46,7 +50,11 @@ onMounted(() => {
   hand.aim.value = middle.value;
   film.cutAtMm.value = middle.value.y;
   if (props.scene.strokes[0]) hand.take(props.scene.strokes[0].tool);
-  void attempt(() => film.start(props.scene, props.unknowns));
+  if (props.tilt) Object.assign(hand.tilt, props.tilt);
+  void attempt(async () => {
+    await film.start(props.scene, props.unknowns);
+    hand.apply();
+  });
 });
 
 const SLOW = 0.25;
@@ -54,7 +62,10 @@ const toggleSlow = () => (speed.value = speed.value === 1 ? SLOW : 1);
 const playPlan = () => film.blowPlan(props.scene.strokes);
 const again = () => {
   hand.forget();
-  void attempt(() => film.again());
+  void attempt(async () => {
+    await film.again();
+    hand.apply();
+  });
 };
 const back = () => void attempt(() => film.back());
 const stop = () => (task.value ? film.halt() : isRunning.value ? film.pause() : film.run());
@@ -113,6 +124,7 @@ useShortcuts(
           </template>
           <template v-if="isSlow">This machine moves it slower than real paint.</template>
         </p>
+        <p v-if="note" class="soft">{{ note }}</p>
       </header>
       <div class="actions">
         <Button type="primary" :disabled="!isReady || scene.strokes.length === 0" @click="playPlan">

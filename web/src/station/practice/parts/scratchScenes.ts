@@ -9,6 +9,8 @@ export interface ScratchScene {
   readonly name: string;
   readonly label: string;
   readonly shows: string;
+  /** The support does not lie level. */
+  readonly tilt?: { readonly deg: number; readonly towardDeg: number };
   make(): Scene;
 }
 
@@ -24,6 +26,10 @@ interface Wanted {
   readonly baseMm: number;
   readonly pillowG: number;
   readonly firstDensity: number;
+  /** Viscosity of the second color, where it is another. */
+  readonly secondPaS: number | null;
+  /** The lowest color hides what lies below it, the others let it through. */
+  readonly opaqueLow: boolean;
   readonly passes: readonly PlanPass[];
   readonly spin: readonly [rpm: number, seconds: number];
 }
@@ -56,8 +62,12 @@ function breath(index: number, of: number, changes: Partial<PlanPass> = {}): Pla
 const breaths = (changes: Partial<PlanPass> = {}): PlanPass[] =>
   Array.from({ length: 7 }, (_, index) => breath(index, 7, changes));
 
+const HEAVY_OPAQUE = { opacity: 'opaque', densityGPerMl: 1.45 } as const;
+const CLEAR = { opacity: 'transparent' } as const;
+
 const USUAL: Wanted = {
   ...{ paS: 1.5, basePaS: 2.2, activatorPaS: 0.6, dose: 1, baseMm: 2.2, pillowG: 18, firstDensity: 1.12 },
+  ...{ secondPaS: null, opaqueLow: false },
   passes: breaths(),
   spin: [0, 0],
 };
@@ -68,15 +78,16 @@ function bloom(changes: Partial<Wanted> = {}): Scene {
   const paints = [
     paint('oyster', 'base', '#e9e4d8', wanted.basePaS, 1.09),
     paint('pillow', 'pillow', '#e9e4d8', wanted.basePaS, 1.08),
-    ...NAMES.map((name, index) =>
-      paint(
+    ...NAMES.map((name, index) => ({
+      ...paint(
         name,
         'color',
         COLORS[index]!,
-        wanted.paS,
+        index === 1 ? (wanted.secondPaS ?? wanted.paS) : wanted.paS,
         index === 1 ? wanted.firstDensity : 1.1 + 0.01 * index,
       ),
-    ),
+      ...(wanted.opaqueLow && (index === 0 ? HEAVY_OPAQUE : CLEAR)),
+    })),
     {
       ...paint('white activator', 'activator', '#f7f3ea', wanted.activatorPaS, 1.19),
       doseFactor: wanted.dose,
@@ -206,6 +217,31 @@ export const SCRATCH_SCENES: readonly ScratchScene[] = [
     label: 'One heavy cup',
     shows: 'The second color is a third heavier than the rest: it sinks and pushes through.',
     make: () => bloom({ firstDensity: 1.5 }),
+  },
+  {
+    name: 'thin-cup',
+    label: 'One thin cup',
+    shows: 'The second color is five times thinner: it shoots out ahead of the others.',
+    make: () => bloom({ secondPaS: 0.3 }),
+  },
+  {
+    name: 'opaque-low',
+    label: 'Opaque paint low',
+    shows: 'A heavy opaque color under clear ones: it comes through where they are thin.',
+    make: () => bloom({ opaqueLow: true }),
+  },
+  {
+    name: 'slope',
+    label: 'Left on a slope',
+    shows: 'Two degrees off level: wait, and see how far it creeps. Tilt, then Home, levels it.',
+    tilt: { deg: 2, towardDeg: 110 },
+    make: () => bloom(),
+  },
+  {
+    name: 'near-edge',
+    label: 'A petal that almost reaches the edge',
+    shows: 'One breath is longer than the rest: stop it in time, or let it run over.',
+    make: () => bloom({ passes: [...breaths().slice(0, 6), breath(6, 7, { seconds: 3.5, slantDeg: 16 })] }),
   },
   {
     name: 'fast-spin',

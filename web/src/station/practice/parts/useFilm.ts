@@ -94,6 +94,9 @@ export function useFilm() {
     isRunning.value = false;
   };
 
+  /** Nothing pushes but how the support lies. */
+  const asItLies = (): Push => ({ ...NO_PUSH, tilt: push.tilt });
+
   /** What the hand does from now on. */
   function setPush(next: Push): void {
     push = next;
@@ -115,7 +118,7 @@ export function useFilm() {
       show(next);
       const done = doing.done + Math.max(0, came);
       task.value = done >= doing.seconds - 1e-3 ? null : { ...doing, done };
-      if (!task.value) setPush(NO_PUSH);
+      if (!task.value) setPush(asItLies());
       return;
     }
     if (strokes) nextOfPlan(passed);
@@ -138,11 +141,11 @@ export function useFilm() {
     if (!stroke) {
       strokes = null;
       task.value = null;
-      push = NO_PUSH;
+      push = asItLies();
       return;
     }
     const share = strokes.into / stroke.seconds;
-    push = share <= 1 ? { ...NO_PUSH, air: airOf(stroke, share) } : NO_PUSH;
+    push = share <= 1 ? { ...asItLies(), air: airOf(stroke, share) } : asItLies();
     task.value = { kind: 'passes', of: strokes.list.length, at: strokes.index };
   }
 
@@ -185,7 +188,7 @@ export function useFilm() {
       run();
     },
     wait(seconds: number): void {
-      setPush(NO_PUSH);
+      setPush(asItLies());
       task.value = { kind: 'wait', seconds, done: 0 };
       run();
     },
@@ -197,7 +200,7 @@ export function useFilm() {
     halt(): void {
       strokes = null;
       task.value = null;
-      setPush(NO_PUSH);
+      setPush(asItLies());
     },
     back: (toStart = false) => {
       strokes = null;
