@@ -116,6 +116,8 @@ export function useFilm() {
       const next = await inTurn(() => remote.move(seconds, push, cutAtMm.value, WAIT_BUDGET_MS));
       const came = next.seconds - (moment.value?.seconds ?? 0);
       show(next);
+      // It was stopped while the paint moved.
+      if (task.value !== doing) return;
       const done = doing.done + Math.max(0, came);
       task.value = done >= doing.seconds - 1e-3 ? null : { ...doing, done };
       if (!task.value) setPush(asItLies());
