@@ -10,7 +10,6 @@ import {
   castOf,
   cutAcross,
   frameNow,
-  keep,
   layMore,
   NO_PUSH,
   pushOn,
@@ -98,25 +97,19 @@ const open = (): Rehearsal => {
 
 /** The film of a rehearsal, away from the page. */
 const filmWorker = {
-  /** Lays a scene. @returns cells along the longer side, and whether the compiled step runs */
-  async start(
-    scene: Scene,
-    unknowns: FilmUnknowns,
-    wanted: number | null,
-  ): Promise<{ readonly cells: number; readonly isCompiled: boolean }> {
-    const module = await filmModule();
+  /** Lays a scene, coarser where this machine is slow. */
+  async start(scene: Scene, unknowns: FilmUnknowns): Promise<void> {
     const make = await makeKernel();
-    let cells = wanted ?? (module ? FINE : COARSE);
-    rehearsal = startRehearsal(scene, cells, make, unknowns);
-    if (module && wanted === null) {
+    const isFine = make !== plainFilm;
+    rehearsal = startRehearsal(scene, isFine ? FINE : COARSE, make, unknowns);
+    if (isFine) {
       const began = performance.now();
       pushOn(rehearsal, 0.25, NO_PUSH);
-      if (250 / (performance.now() - began) < SLOW) cells = FAIR;
-      rehearsal = startRehearsal(scene, cells, make, unknowns);
+      const isSlow = 250 / (performance.now() - began) < SLOW;
+      rehearsal = startRehearsal(scene, isSlow ? FAIR : FINE, make, unknowns);
     }
     lastSeedsAt = lastNumbersAt = -Infinity;
     pace = 1;
-    return { cells, isCompiled: module !== null };
   },
 
   /** Moves the paint for some seconds, or as far as it comes in `budgetMs`. */
@@ -149,11 +142,8 @@ const filmWorker = {
   torch(at: Place): number {
     return torch(open(), at);
   },
-  keep(): void {
-    keep(open());
-  },
-  stepBack(toStart: boolean): number {
-    return stepBack(open(), toStart);
+  stepBack(): number {
+    return stepBack(open());
   },
 
   /** Milliseconds that a second of a scene's paint takes here, tried on its beginning. */

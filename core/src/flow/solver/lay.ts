@@ -56,36 +56,38 @@ export function layShape(
   return (volumeM3 * (all - on)) / all;
 }
 
-/** Lays a volume as a flat disc; a disc smaller than a cell fills the cell it lies in. Returns what missed the support, m3. */
-export function layDisc(
-  grid: FilmGrid,
-  thickness: Float64Array,
-  disc: { readonly xMm: number; readonly yMm: number; readonly radiusMm: number; readonly volumeMl: number },
-): number {
-  const { xMm, yMm } = disc;
-  const radius = Math.max(disc.radiusMm, grid.cellM * 500);
-  return layShape(
-    grid,
-    thickness,
-    disc.volumeMl * 1e-6,
-    (x, y) => ((x - xMm) ** 2 + (y - yMm) ** 2 <= radius ** 2 ? 1 : 0),
-    { left: xMm - radius, right: xMm + radius, top: yMm - radius, bottom: yMm + radius },
-  );
+/** A round on the face. */
+export interface LaidRound {
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly radiusMm: number;
+  readonly volumeMl: number;
 }
 
+/** Lays a volume as a flat disc; one smaller than a cell fills the cell it lies in. Returns what missed the support, m3. */
+export const layDisc = (grid: FilmGrid, thickness: Float64Array, disc: LaidRound): number =>
+  layRound(grid, thickness, disc, () => 1);
+
 /** Lays a volume as a puddle that has spread by itself (Huppert 1982a: (1 - s^2)^(1/3)). Returns what missed the support, m3. */
-export function layDome(
+export const layDome = (grid: FilmGrid, thickness: Float64Array, dome: LaidRound): number =>
+  layRound(grid, thickness, dome, (squared) => Math.cbrt(1 - squared));
+
+/** @param profile thickness by the square of the distance from the middle, 1 at the rim */
+function layRound(
   grid: FilmGrid,
   thickness: Float64Array,
-  dome: { readonly xMm: number; readonly yMm: number; readonly radiusMm: number; readonly volumeMl: number },
+  { xMm, yMm, radiusMm, volumeMl }: LaidRound,
+  profile: (squared: number) => number,
 ): number {
-  const { xMm, yMm } = dome;
-  const radius = Math.max(dome.radiusMm, grid.cellM * 500);
+  const radius = Math.max(radiusMm, grid.cellM * 500);
   return layShape(
     grid,
     thickness,
-    dome.volumeMl * 1e-6,
-    (x, y) => Math.cbrt(Math.max(0, 1 - ((x - xMm) ** 2 + (y - yMm) ** 2) / radius ** 2)),
+    volumeMl * 1e-6,
+    (x, y) => {
+      const squared = ((x - xMm) ** 2 + (y - yMm) ** 2) / radius ** 2;
+      return squared <= 1 ? profile(squared) : 0;
+    },
     { left: xMm - radius, right: xMm + radius, top: yMm - radius, bottom: yMm + radius },
   );
 }

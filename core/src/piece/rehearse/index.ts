@@ -1,7 +1,7 @@
 export { commonLayers } from './filmLayers.ts';
 export { sceneOf, type LayShape, type Scene, type SceneLay, type SceneLayer } from './scene.ts';
 export { emptyStage, lay, castOf, sceneGrid, USUAL_UNKNOWNS, type FilmUnknowns } from './stage.ts';
-export { airOf, rehearsedSpeed, settingSpeed, strokeOf, USUAL_STRENGTH, type Stroke } from './stroke.ts';
+export { airOf, rehearsedSpeed, settingSpeed, strokeOf, type Stroke } from './stroke.ts';
 export {
   cutAcross,
   frameNow,
@@ -9,12 +9,10 @@ export {
   layMore,
   NO_PUSH,
   pushOn,
-  rehearseWhole,
   scrape,
   startRehearsal,
   stepBack,
   torch,
-  wholeSeconds,
   type Push,
   type Rehearsal,
 } from './rehearsal.ts';
@@ -29,3 +27,4 @@ export {
   type WhatIfCause,
   type WhatIfRun,
 } from './whatIf.ts';
+export { rehearseWhole, wholeSeconds } from './whole.ts';

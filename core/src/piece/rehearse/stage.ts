@@ -17,6 +17,7 @@ import {
 } from '../../flow/solver/index.ts';
 import type { Place } from '../plan/index.ts';
 import type { Scene, SceneLay } from './scene.ts';
+import { USUAL_STRENGTH } from './stroke.ts';
 
 /** Unknowns of the film model that an artist's own pours narrow down; assumptions until then. */
 export interface FilmUnknowns {
@@ -30,7 +31,7 @@ export interface FilmUnknowns {
 }
 
 export const USUAL_UNKNOWNS: FilmUnknowns = {
-  strength: 2,
+  strength: USUAL_STRENGTH.breath,
   tauHalfPa: 3,
   friction: 0.025,
   cells: USUAL_CELLS,

@@ -9,6 +9,7 @@ import { computed, onMounted, ref } from 'vue';
 import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
 import { say } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
+import { useOwnCells } from '../../store/ownCells.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import RehearsalRoom from './parts/RehearsalRoom.vue';
@@ -24,10 +25,11 @@ defineProps<{ pieceId: string }>();
 const store = usePiece();
 const plan = usePlan();
 const opened = ref(false);
+const own = useOwnCells();
 const unknowns = useUnknowns();
 onMounted(() =>
   attempt(async () => {
-    await plan.open();
+    await Promise.all([plan.open(), own.load()]);
     opened.value = true;
   }),
 );
@@ -44,9 +46,12 @@ const staged = computed<{ scene: Scene | null; wrong: string | null }>(() => {
   const { body, paints, blowers } = plan;
   try {
     if (!isPlanned.value) {
-      return { scene: store.layers.length > 0 ? sceneOfPour(pourRecordOf(piece)) : null, wrong: null };
+      return {
+        scene: store.layers.length > 0 ? sceneOfPour(pourRecordOf(piece), unknowns.value.strength) : null,
+        wrong: null,
+      };
     }
-    return { scene: sceneOf(piece.support, body, paints, blowers), wrong: null };
+    return { scene: sceneOf(piece.support, body, paints, blowers, unknowns.value.strength), wrong: null };
   } catch (error) {
     if (error instanceof InputError) return { scene: null, wrong: error.message };
     throw error;
@@ -67,6 +72,10 @@ async function keep(result: MeasuredRehearsal): Promise<void> {
 }
 
 const take = (strokes: readonly BlownStroke[]) => {
+  if (strokes.length === 0) {
+    say('Nothing was blown by hand yet.');
+    return;
+  }
   const passes = passesOf(strokes);
   plan.edit((now) => ({ ...now, passes }));
   void plan.flush();

@@ -14,6 +14,7 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { say } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
+import { useOwnCells } from '../../store/ownCells.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import { useUnits } from '../../store/units.ts';
@@ -30,13 +31,14 @@ const units = useUnits();
 const router = useRouter();
 const { results, isRunning, estimateS, share, estimate, start, cancel } = useWhatIf();
 
+const own = useOwnCells();
 const unknowns = useUnknowns();
 const first = ref<WhatIfCause>('distance');
 const second = ref<WhatIfCause | ''>('');
 const opened = ref(false);
 onMounted(() =>
   attempt(async () => {
-    await plan.open();
+    await Promise.all([plan.open(), own.load()]);
     opened.value = true;
     const aims = store.piece?.aims;
     sortBy.value = aims?.negativeSpace ? 'open' : aims?.reach === 'full' ? 'reach' : 'cells';
@@ -51,7 +53,7 @@ const runs = computed<{ run: WhatIfRun; scene: Scene }[]>(() => {
   try {
     return whatIfRuns({ plan: plan.body, paints: plan.paints }, chosen).map((run) => ({
       run,
-      scene: sceneOf(piece.support, run.plan, run.paints, plan.blowers),
+      scene: sceneOf(piece.support, run.plan, run.paints, plan.blowers, unknowns.value.strength),
     }));
   } catch (error) {
     if (error instanceof InputError) return [];
@@ -135,7 +137,7 @@ function take({ run }: WhatIfResult): void {
     </header>
     <p v-if="opened && !canRun">There are no passes to try: plan some air first.</p>
     <div v-else class="ask">
-      <label>
+      <label class="pick">
         Change
         <select v-model="first" :disabled="isRunning">
           <option v-for="cause in causes" :key="cause" :value="cause">
@@ -143,7 +145,7 @@ function take({ run }: WhatIfResult): void {
           </option>
         </select>
       </label>
-      <label>
+      <label class="pick">
         crossed with
         <select v-model="second" :disabled="isRunning">
           <option value="">nothing else</option>
@@ -162,7 +164,7 @@ function take({ run }: WhatIfResult): void {
           >About {{ Math.max(1, Math.round(estimateS)) }}&nbsp;s.</template
         >
       </p>
-      <label v-if="results.length > 0">
+      <label v-if="results.length > 0" class="pick">
         The best by
         <select v-model="sortBy">
           <option v-for="(sort, key) in SORTS" :key="key" :value="key">{{ sort.label }}</option>
@@ -199,20 +201,6 @@ header,
 h1,
 p {
   margin: 0;
-}
-
-label {
-  display: grid;
-  gap: 4px;
-}
-
-select {
-  min-height: var(--touch-field);
-  padding: 0 8px;
-  color: var(--ink);
-  font: inherit;
-  background: var(--bench);
-  border: 1px solid var(--edge);
 }
 
 .sheet {

@@ -180,7 +180,6 @@ const shown = computed(() => {
     isOn: Boolean(playing) || props.hand.isDown.value,
   };
 });
-defineExpose({ canPaint });
 </script>
 
 <template>

@@ -119,20 +119,6 @@ fieldset {
   gap: 8px;
 }
 
-.pick {
-  display: grid;
-  gap: 4px;
-}
-
-select {
-  min-height: var(--touch-field);
-  padding: 0 8px;
-  color: var(--ink);
-  font: inherit;
-  background: var(--bench);
-  border: 1px solid var(--edge);
-}
-
 p {
   margin: 0;
 }

@@ -22,7 +22,7 @@ const choose = (event: Event) => {
 
 <template>
   <div class="lay">
-    <label>
+    <label class="pick">
       Paint
       <select :value="model.layer" @change="choose">
         <option v-for="(layer, index) in scene.layers" :key="index" :value="index">{{ layer.name }}</option>
@@ -37,19 +37,5 @@ const choose = (event: Event) => {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 8px;
-}
-
-label {
-  display: grid;
-  gap: 4px;
-}
-
-select {
-  min-height: var(--touch-field);
-  padding: 0 8px;
-  color: var(--ink);
-  font: inherit;
-  background: var(--bench);
-  border: 1px solid var(--edge);
 }
 </style>

@@ -2,7 +2,7 @@
 import type { Aims } from '@icy-ribbon/core/paint/stage';
 import type { AirTool } from '@icy-ribbon/core/flow/air';
 import type { Place } from '@icy-ribbon/core/piece/plan';
-import { USUAL_STRENGTH, type FilmUnknowns, type Scene } from '@icy-ribbon/core/piece/rehearse';
+import { USUAL_UNKNOWNS, type FilmUnknowns, type Scene } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import { attempt } from '../../../notice/useTask.ts';
@@ -38,7 +38,7 @@ const emit = defineEmits<{ take: [strokes: readonly BlownStroke[]] }>();
 
 const film = useFilm();
 const hand = useHand(film, props.exit);
-hand.strength.value = USUAL_STRENGTH.breath;
+hand.strength.value = (props.unknowns ?? USUAL_UNKNOWNS).strength;
 const { task, isRunning, isReady, moment, numbers, speed } = film;
 
 const middle = computed<Place>(() => ({
@@ -51,21 +51,21 @@ onMounted(() => {
   film.cutAtMm.value = middle.value.y;
   if (props.scene.strokes[0]) hand.take(props.scene.strokes[0].tool);
   if (props.tilt) Object.assign(hand.tilt, props.tilt);
+  lay();
+});
+/** Lays the scene as it is now. */
+const lay = () =>
   void attempt(async () => {
     await film.start(props.scene, props.unknowns);
     hand.apply();
   });
-});
 
 const SLOW = 0.25;
 const toggleSlow = () => (speed.value = speed.value === 1 ? SLOW : 1);
 const playPlan = () => film.blowPlan(props.scene.strokes);
 const again = () => {
   hand.forget();
-  void attempt(async () => {
-    await film.again();
-    hand.apply();
-  });
+  lay();
 };
 const back = () => void attempt(() => film.back());
 const stop = () => (task.value ? film.halt() : isRunning.value ? film.pause() : film.run());
@@ -105,7 +105,7 @@ useShortcuts(
     support: () => props.scene.support,
     ...{ playPlan, again, back, stop, toggleSlow, spin, layAt },
     wait: () => film.wait(WAIT_S),
-    take: () => emit('take', hand.blown.value),
+    take: props.canTake ? () => emit('take', hand.blown.value) : null,
   }),
 );
 </script>

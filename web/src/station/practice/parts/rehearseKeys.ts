@@ -20,7 +20,8 @@ export function rehearseKeys(given: {
   readonly toggleSlow: () => void;
   readonly wait: () => void;
   readonly spin: () => void;
-  readonly take: () => void;
+  /** Null where there is no plan to take it into. */
+  readonly take: (() => void) | null;
   readonly layAt: (at: Place) => void;
 }): Shortcut[] {
   const { hand, film } = given;
@@ -98,6 +99,8 @@ export function rehearseKeys(given: {
     { keys: ['a'], shown: 'A', does: 'Again from the start', run: given.again },
     { keys: ['w'], shown: 'W', does: 'Wait', run: given.wait },
     { keys: ['r'], shown: 'R', does: 'Spin', run: given.spin },
-    { keys: ['t'], shown: 'T', does: 'Take what was blown into the plan', run: given.take },
+    ...(given.take
+      ? [{ keys: ['t'], shown: 'T', does: 'Take what was blown into the plan', run: given.take }]
+      : []),
   ];
 }

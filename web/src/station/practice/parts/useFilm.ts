@@ -35,8 +35,6 @@ export function useFilm() {
   const { remote, stop } = newFilmWorker();
   const moment = shallowRef<FilmMoment | null>(null);
   const numbers = shallowRef<RehearsalNumbers | null>(null);
-  const cells = ref(0);
-  const isCompiled = ref(true);
   const isRunning = ref(false);
   const isReady = ref(false);
   /** Paint seconds a second. */
@@ -44,8 +42,6 @@ export function useFilm() {
   const task = shallowRef<FilmTask | null>(null);
   const cutAtMm = ref(0);
   let push: Push = NO_PUSH;
-  let scene: Scene | null = null;
-  let unknowns: FilmUnknowns = USUAL_UNKNOWNS;
   let strokes: { readonly list: readonly Stroke[]; index: number; into: number } | null = null;
   let untouched = 0;
   let last = 0;
@@ -71,13 +67,9 @@ export function useFilm() {
     strokes = null;
     push = NO_PUSH;
     // A copy: what a page watches cannot be sent to a worker.
-    const plain = JSON.parse(JSON.stringify(given)) as Scene;
-    scene = plain;
-    unknowns = JSON.parse(JSON.stringify(with_)) as FilmUnknowns;
+    const [scene, unknowns] = JSON.parse(JSON.stringify([given, with_])) as [Scene, FilmUnknowns];
     await inTurn(async () => {
-      const started = await remote.start(plain, unknowns, null);
-      cells.value = started.cells;
-      isCompiled.value = started.isCompiled;
+      await remote.start(scene, unknowns);
       show(await remote.look(cutAtMm.value));
     });
     isReady.value = true;
@@ -179,10 +171,9 @@ export function useFilm() {
   });
 
   return {
-    ...{ moment, numbers, cells, isCompiled, isRunning, isReady, speed, task, cutAtMm },
+    ...{ moment, numbers, isRunning, isReady, speed, task, cutAtMm },
     ...{ start, run, pause, setPush },
     currentPush: (): Push => push,
-    again: () => (scene ? start(scene, unknowns) : Promise.resolve()),
     blowPlan(list: readonly Stroke[]): void {
       if (list.length === 0) return;
       strokes = { list, index: 0, into: 0 };
@@ -204,13 +195,12 @@ export function useFilm() {
       task.value = null;
       setPush(asItLies());
     },
-    back: (toStart = false) => {
+    back: () => {
       strokes = null;
       task.value = null;
-      push = NO_PUSH;
-      return act(() => remote.stepBack(toStart));
+      push = asItLies();
+      return act(() => remote.stepBack());
     },
-    keep: () => inTurn(() => remote.keep()),
     lay: (more: SceneLay) => act(() => remote.lay(more)),
     scrape: (at: Place, radiusMm: number) => act(() => remote.scrape(at, radiusMm)),
     torch: (at: Place) => act(() => remote.torch(at)),

@@ -4,18 +4,19 @@ import { spacingForCells } from '@icy-ribbon/core/judgement/rehearsal';
 import { baseAreas } from '@icy-ribbon/core/piece/amount';
 import { USUAL_UNKNOWNS, type FilmUnknowns } from '@icy-ribbon/core/piece/rehearse';
 import { coreSample, stackOf } from '@icy-ribbon/core/piece/stack';
-import { computed, onMounted, type ComputedRef } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
+import { computed, type ComputedRef } from 'vue';
 import { useOwnCells } from '../../../store/ownCells.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 
-/** The film's unknowns for the plan in hand: its cells as large as Plan forecasts them from the artist's own pours. */
+/**
+ * The film's unknowns for the plan in hand: its cells as large as Plan forecasts them from the artist's own pours, which are to be loaded
+ * before.
+ */
 export function useUnknowns(): ComputedRef<FilmUnknowns> {
   const store = usePiece();
   const plan = usePlan();
   const own = useOwnCells();
-  onMounted(() => attempt(() => own.load()));
 
   const cellMm = computed(() => {
     const { piece } = store;

@@ -1,0 +1,56 @@
+import type { MakeKernel } from '../../flow/solver/index.ts';
+import { NO_PUSH, pushOn, startRehearsal, type Push, type Rehearsal } from './rehearsal.ts';
+import type { Scene } from './scene.ts';
+import { USUAL_UNKNOWNS, type FilmUnknowns } from './stage.ts';
+import { airOf } from './stroke.ts';
+
+/** Between two passes, after the last, and the length of one push of air, s. */
+const BREATHING_S = 0.4;
+const SETTLE_S = 6;
+const PART_S = 0.1;
+/** Paint runs so long before the first pass, s. */
+const BEFORE_S = 1;
+
+/** Seconds of paint that a whole rehearsal moves through. */
+export const wholeSeconds = ({ strokes, spin }: Scene): number =>
+  BEFORE_S +
+  SETTLE_S +
+  (spin?.seconds ?? 0) +
+  strokes.reduce((sum, { seconds }) => sum + seconds + BREATHING_S, 0);
+
+/**
+ * Rehearses a scene from the first pass to the last, its spin, and some rest.
+ *
+ * @param onProgress told the share that is done
+ */
+export function rehearseWhole(
+  scene: Scene,
+  cells: number,
+  makeKernel: MakeKernel,
+  unknowns: FilmUnknowns = USUAL_UNKNOWNS,
+  onProgress?: (share: number) => void,
+): Rehearsal {
+  const rehearsal = startRehearsal(scene, cells, makeKernel, unknowns);
+  const all = wholeSeconds(scene);
+  const move = (seconds: number, push: Push) => {
+    pushOn(rehearsal, seconds, push);
+    onProgress?.(Math.min(1, rehearsal.film.clock.seconds / all));
+  };
+  move(BEFORE_S, NO_PUSH);
+  for (const stroke of scene.strokes) {
+    const parts = Math.max(1, Math.round(stroke.seconds / PART_S));
+    for (let part = 0; part < parts; part += 1) {
+      move(stroke.seconds / parts, { ...NO_PUSH, air: airOf(stroke, (part + 0.5) / parts) });
+    }
+    move(BREATHING_S, NO_PUSH);
+  }
+  if (scene.spin) {
+    const { widthMm, heightMm } = scene.support;
+    move(scene.spin.seconds, {
+      ...NO_PUSH,
+      spin: { rpm: scene.spin.rpm, at: { x: widthMm / 2, y: heightMm / 2 } },
+    });
+  }
+  move(SETTLE_S, NO_PUSH);
+  return rehearsal;
+}
