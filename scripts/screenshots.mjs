@@ -34,7 +34,7 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
   });
   await picture('plan', `/plan/${idOf('Door panel')}`);
   await picture('practice', '/practice/pour/bloom', async () => {
-    await page.getByRole('button', { name: /^Blow the plan/ }).click();
+    await page.getByRole('button', { name: /^Blow its/ }).click();
     await page.getByText('The paint runs.').waitFor({ timeout: 240_000 });
     await page.getByRole('button', { name: 'Pause' }).click();
     await page.waitForTimeout(1500);

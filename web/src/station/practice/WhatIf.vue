@@ -171,6 +171,10 @@ function take({ run }: WhatIfResult): void {
         </select>
       </label>
     </div>
+    <p v-if="canRun && results.length === 0" class="soft">
+      Each run is the plan with this one thing changed, blown from its first pass to its last. The plan stays
+      as it is until you take one.
+    </p>
     <ol v-if="results.length > 0" class="sheet" aria-label="Runs">
       <li v-for="result in sorted" :key="words(result.run)">
         <SmallPicture :picture="result.picture" :share="result.share" :label="words(result.run)" />

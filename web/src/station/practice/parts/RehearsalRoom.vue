@@ -95,6 +95,11 @@ const state = computed(() => {
   if (doing?.kind === 'spin') return `Spinning, ${Math.round(doing.done)} of ${doing.seconds} s.`;
   return isRunning.value ? 'The paint runs.' : 'Paused.';
 });
+const passesWords = computed(() => {
+  const { length } = props.scene.strokes;
+  if (length === 0) return 'No passes to blow';
+  return length === 1 ? 'Blow its one pass' : `Blow its ${length} passes`;
+});
 const isSlow = computed(() => (moment.value?.pace ?? 1) < 0.8);
 
 useShortcuts(
@@ -128,7 +133,7 @@ useShortcuts(
       </header>
       <div class="actions">
         <Button type="primary" :disabled="!isReady || scene.strokes.length === 0" @click="playPlan">
-          {{ scene.strokes.length === 0 ? 'No passes planned' : `Blow the plan’s ${scene.strokes.length}` }}
+          {{ passesWords }}
         </Button>
         <Button class="changes" :disabled="!isReady" @click="stop">{{
           task ? 'Stop' : isRunning ? 'Pause' : 'Go on'

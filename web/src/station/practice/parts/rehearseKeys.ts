@@ -92,7 +92,7 @@ export function rehearseKeys(given: {
     { keys: [','], shown: ',', does: 'Flatter', run: () => hand.changeSlant(-5) },
     { keys: ['.'], shown: '.', does: 'Steeper', run: () => hand.changeSlant(5) },
     ...tools,
-    { keys: ['b'], shown: 'B', does: 'Blow the plan’s passes', run: given.playPlan },
+    { keys: ['b'], shown: 'B', does: 'Blow its passes', run: given.playPlan },
     { keys: ['p'], shown: 'P', does: 'Pause, go on, stop', run: given.stop },
     { keys: ['s'], shown: 'S', does: 'Slower, full speed', run: given.toggleSlow },
     { keys: ['Backspace', 'z'], shown: 'Backspace', does: 'Step back', run: given.back },
