@@ -25,6 +25,7 @@ const key = (page: Page, ...keys: string[]) =>
 
 test('one piece from start to a recorded result with the keyboard alone', async ({ page }) => {
   await page.goto('/today');
+  await expect(page.getByLabel('Name', { exact: true })).toBeVisible();
   await tabTo(page, 'Name');
   await page.keyboard.type('By keys');
   await key(page, 'Enter');
