@@ -4,6 +4,7 @@ import { calendar } from './calendar.api.ts';
 import { care } from './care.api.ts';
 import { calibrations } from './calibration.api.ts';
 import { climate } from './climate.api.ts';
+import { drills } from './drill.api.ts';
 import { equipment } from './equipment.api.ts';
 import { health } from './health.api.ts';
 import { imports } from './import.api.ts';
@@ -34,6 +35,7 @@ export const api = {
   mixes,
   readings,
   calibrations,
+  drills,
   plans,
   pours,
   care,

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { calibrationSchema } from './reading.ts';
+import { drillRunSchema } from './drill.ts';
 import { equipmentSchema } from './equipment.ts';
 import { materialSchema } from './material.ts';
 import { idSchema } from './common.ts';
@@ -25,6 +26,8 @@ export const archiveSchema = z.object({
   equipment: z.array(equipmentSchema).max(MOST.equipment),
   recipes: z.array(ownRecipeSchema).max(MOST.recipes),
   calibrations: z.array(calibrationSchema).max(MOST.calibrations),
+  /** Studios written before there were drills have none. */
+  drills: z.array(drillRunSchema).max(MOST.drills).default([]),
   views: z.array(savedViewSchema).max(MOST.views),
   pieces: z.array(pieceSchema).max(MOST.pieces),
   details: z.array(z.object({ photoId: idSchema, detail: photoDetailSchema })).max(5 * MOST.pieces),
@@ -39,6 +42,7 @@ export const archiveResultSchema = z.object({
   equipment: counted,
   recipes: counted,
   calibrations: counted,
+  drills: counted,
   views: counted,
   pieces: counted,
   /** Photos that were missing already where the zip was written. */

@@ -5,6 +5,7 @@ export * from './care.ts';
 export * from './climate.ts';
 export * from './common.ts';
 export * from './document.ts';
+export * from './drill.ts';
 export { endpoint, hasPart, JSON_MEDIA_TYPE, type Endpoint, type Method } from './endpoint.ts';
 export * from './equipment.ts';
 export * from './import.ts';

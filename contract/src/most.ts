@@ -6,6 +6,7 @@ export const MOST = {
   equipment: 10_000,
   recipes: 10_000,
   calibrations: 10_000,
+  drills: 100_000,
   views: 1000,
   cupsOfPiece: 200,
   ingredientsOfCup: 100,

@@ -29,7 +29,12 @@ const roomTemperatureSchema = z
 
 /** What was read, as it was read. */
 const measureSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('words'), stage: z.enum(STAGES.map((stage) => stage.name)) }),
+  z.object({
+    kind: z.literal('words'),
+    stage: z.enum(STAGES.map((stage) => stage.name)),
+    /** How this artist's words lay then, by what was practiced. */
+    eye: calibratedSchema.extend({ spreadLn: sdLnSchema }).nullable().optional(),
+  }),
   z.object({
     kind: z.literal('mound'),
     seconds: secondsSchema,

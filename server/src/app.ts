@@ -9,6 +9,7 @@ import { safekeepingRoutes, type Keeper } from './backup/safekeeping.routes.ts';
 import { calendarRoutes } from './calendar/calendar.routes.ts';
 import { careRoutes } from './care/care.routes.ts';
 import { calibrationRoutes } from './calibration/calibration.routes.ts';
+import { drillRoutes } from './drill/drill.routes.ts';
 import { calculationRoutes } from './calculation/calculation.routes.ts';
 import type { Config } from './config.ts';
 import type { Db } from './db/open.ts';
@@ -118,6 +119,7 @@ export function studioRouter({ db, files, tasks, jobs, dataFolder, beforeDeletin
   mixRoutes(router, db, tasks);
   readingRoutes(router, db);
   calibrationRoutes(router, db);
+  drillRoutes(router, db);
   planRoutes(router, db);
   pourRoutes(router, db);
   careRoutes(router, db);

@@ -25,6 +25,7 @@ import { thinCalculation } from '../paint/mix/thin.calculation.ts';
 import { nextAdditionCalculation } from '../thickness/match/nextAddition.calculation.ts';
 import { combineCalculation } from '../thickness/reading/combine.calculation.ts';
 import { drainCupCalculation } from '../thickness/reading/drainCup.calculation.ts';
+import { eyeCalculation } from '../thickness/reading/eye.calculation.ts';
 import { glycerineCalculation } from '../thickness/reading/glycerine.calculation.ts';
 import { tiltRaceCalculation } from '../thickness/reading/tiltRace.calculation.ts';
 import { ownCellsCalculation } from '../judgement/cells/ownCells.calculation.ts';
@@ -42,6 +43,7 @@ export const CALCULATIONS = [
   drainCupCalculation,
   tiltRaceCalculation,
   combineCalculation,
+  eyeCalculation,
   filmLeftCalculation,
   driftCalculation,
   rimCalculation,

@@ -5,6 +5,7 @@ import {
   ARCHIVE_FORMAT,
   ARCHIVE_VERSION,
   calibrationSchema,
+  drillRunSchema,
   equipmentSchema,
   materialSchema,
   ownRecipeSchema,
@@ -18,6 +19,7 @@ import { listCalibrations } from '../calibration/calibration.queries.ts';
 import type { Db } from '../db/open.ts';
 import { readable } from '../db/readable.ts';
 import type { Reader } from '../db/record.ts';
+import { listDrillRuns } from '../drill/drill.queries.ts';
 import { listEquipment } from '../equipment/equipment.queries.ts';
 import { allMaterials } from '../material/material.queries.ts';
 import { findDetail } from '../photo/photo.queries.ts';
@@ -58,6 +60,7 @@ async function* textOf(db: Reader, hashes: Set<string>, damaged: string[]): Asyn
     equipment: readable(equipmentSchema, await listEquipment(db)),
     recipes: readable(ownRecipeSchema, await listRecipes(db)),
     calibrations: readable(calibrationSchema, await listCalibrations(db)),
+    drills: readable(drillRunSchema, await listDrillRuns(db)),
     views: readable(savedViewSchema, await listViews(db)),
   };
   const head = { format: ARCHIVE_FORMAT, formatVersion: ARCHIVE_VERSION, ...shelves };

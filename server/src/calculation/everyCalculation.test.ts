@@ -15,6 +15,7 @@ it('has the calculations of its contract', () => {
     'drain-cup',
     'tilt-race',
     'combine',
+    'eye',
     'film-left',
     'drift',
     'rim',

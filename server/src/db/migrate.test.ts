@@ -21,6 +21,7 @@ import { supportKind } from './migrations/0013-support-kind.ts';
 import { tintingStrength } from './migrations/0014-tinting-strength.ts';
 import { touchDry } from './migrations/0015-touch-dry.ts';
 import { care } from './migrations/0016-care.ts';
+import { drills } from './migrations/0017-drills.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -45,6 +46,7 @@ const later = {
   '0014-tinting-strength': tintingStrength,
   '0015-touch-dry': touchDry,
   '0016-care': care,
+  '0017-drills': drills,
   '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),

@@ -17,6 +17,7 @@ import { supportKind } from './migrations/0013-support-kind.ts';
 import { tintingStrength } from './migrations/0014-tinting-strength.ts';
 import { touchDry } from './migrations/0015-touch-dry.ts';
 import { care } from './migrations/0016-care.ts';
+import { drills } from './migrations/0017-drills.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -35,6 +36,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0014-tinting-strength': tintingStrength,
   '0015-touch-dry': touchDry,
   '0016-care': care,
+  '0017-drills': drills,
 };
 
 /** The database was written by a newer program than this one. */

@@ -22,7 +22,7 @@ export const ALL: Page = { page: 1, pageSize: 1_000_000 };
  */
 export async function pageOfRecords<Record>(
   db: Db,
-  table: 'equipment' | 'recipe' | 'calibration' | 'savedView',
+  table: 'equipment' | 'recipe' | 'calibration' | 'drillRun' | 'savedView',
   schema: z.ZodType<Record>,
   page: Page,
   list: (db: Db, page: Page) => Promise<Record[]>,

@@ -8,7 +8,15 @@ export type Reader = Db | Transaction<Database>;
 export type Writer = Transaction<Database>;
 
 export type RecordTable =
-  'equipment' | 'material' | 'recipe' | 'support' | 'piece' | 'mix' | 'calibration' | 'savedView';
+  | 'equipment'
+  | 'material'
+  | 'recipe'
+  | 'support'
+  | 'piece'
+  | 'mix'
+  | 'calibration'
+  | 'drillRun'
+  | 'savedView';
 
 /** The time now, in the form every record carries. */
 export const timestamp = (): string => new Date().toISOString();

@@ -1,5 +1,6 @@
 import type {
   Calibration,
+  DrillRun,
   CareEvent,
   Equipment,
   Judgement,
@@ -32,6 +33,7 @@ export interface Database {
   mixMovement: MixMovementTable;
   reading: ReadingTable;
   calibration: CalibrationTable;
+  drillRun: DrillRunTable;
   pourEvent: PourEventTable;
   careEvent: CareEventTable;
   photo: PhotoTable;
@@ -195,6 +197,13 @@ export interface CalibrationTable extends RecordColumns {
   name: string;
   /** The readings of reference liquids. */
   points: JsonText<Calibration['points']>;
+}
+
+export interface DrillRunTable extends RecordColumns {
+  drill: DrillRun['drill'];
+  score: number;
+  answers: JsonText<DrillRun['answers']>;
+  measures: JsonText<DrillRun['measures']>;
 }
 
 export interface PourEventTable {

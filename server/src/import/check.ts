@@ -55,6 +55,7 @@ const RECORD_LISTS = {
   equipment: 'equipment',
   recipes: 'recipe',
   calibrations: 'calibration',
+  drills: 'drillRun',
   views: 'savedView',
 } as const;
 

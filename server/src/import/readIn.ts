@@ -116,7 +116,15 @@ export async function readDocument(
   const archive: Archive = {
     format: ARCHIVE_FORMAT,
     formatVersion: ARCHIVE_VERSION,
-    ...{ materials, supports: [support], equipment: [], recipes: [], calibrations: [], views: [] },
+    ...{
+      materials,
+      supports: [support],
+      equipment: [],
+      recipes: [],
+      calibrations: [],
+      drills: [],
+      views: [],
+    },
     pieces: [piece],
     details: photoFiles.flatMap(({ photoId, detail }) => (detail ? [{ photoId, detail }] : [])),
   };

@@ -7,6 +7,7 @@ import { insertCalibration } from '../calibration/calibration.queries.ts';
 import { openFresh, type Db } from '../db/open.ts';
 import type { Database } from '../db/schema.ts';
 import { write } from '../db/write.ts';
+import { insertDrillRun } from '../drill/drill.queries.ts';
 import { insertEquipment } from '../equipment/equipment.queries.ts';
 import { folderOf } from '../folder/folder.ts';
 import { HttpProblem, unfit } from '../http/problem.ts';
@@ -30,6 +31,7 @@ const SHELVES = {
   equipment: 'equipment',
   recipe: 'recipes',
   calibration: 'calibrations',
+  drillRun: 'drills',
   savedView: 'views',
 } as const;
 
@@ -93,6 +95,7 @@ async function stage(
       for (const equipment of archive.equipment) await insertEquipment(trx, equipment);
       for (const recipe of archive.recipes) await insertRecipe(trx, recipe);
       for (const calibration of archive.calibrations) await insertCalibration(trx, calibration);
+      for (const run of archive.drills) await insertDrillRun(trx, run);
       for (const view of archive.views) await insertView(trx, view);
     });
     for (const [index, piece] of archive.pieces.entries()) {

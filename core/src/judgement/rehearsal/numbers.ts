@@ -1,5 +1,12 @@
 import { petalsOf, type Petals } from '../../picture/index.ts';
-import { between, forEachCell, MARGIN, seenByLayer, type LiveFilm } from '../../flow/solver/index.ts';
+import {
+  between,
+  forEachCell,
+  MARGIN,
+  seenByLayer,
+  type CellSeed,
+  type LiveFilm,
+} from '../../flow/solver/index.ts';
 import type { Place } from '../../piece/plan/index.ts';
 import type { Rehearsal, Scene } from '../../piece/rehearse/index.ts';
 
@@ -17,7 +24,14 @@ export interface RehearsalNumbers {
   readonly middleMm: number;
   /** Ran off the edges, ml. */
   readonly drippedMl: number;
-  readonly cells: { readonly open: number; readonly medianMm: number };
+  readonly cells: {
+    readonly open: number;
+    readonly medianMm: number;
+    /** How much longer than wide they are drawn on average: 0 is round, 1 twice as long. */
+    readonly warp: number;
+  };
+  /** What each flower covers with color, mm2, in the order in which the piles were laid. */
+  readonly flowersMm2: readonly number[];
   readonly petals: Petals;
 }
 
@@ -33,6 +47,9 @@ export function rehearsalNumbers({ film, scene, airSeconds }: Rehearsal): Rehear
   const colored = new Uint8Array(grid.columns * grid.rows);
   const total = scene.layers.map(() => 0);
   let cells = 0;
+  const piles = pilesOf(scene);
+  const flowersMm2 = piles.map(() => 0);
+  const areaMm2 = (1000 * grid.cellM) ** 2;
   forEachCell(grid, (cell, column, row) => {
     cells += 1;
     let color = 0;
@@ -42,6 +59,10 @@ export function rehearsalNumbers({ film, scene, airSeconds }: Rehearsal): Rehear
       if (isColor(role)) color += share;
     });
     colored[row * grid.columns + column] = color > 0.5 ? 1 : 0;
+    if (color > 0.5 && piles.length > 0) {
+      const at = { x: 1000 * grid.cellM * (column + 0.5), y: 1000 * grid.cellM * (row + 0.5) };
+      flowersMm2[nearest(piles, at)]! += areaMm2;
+    }
   });
   scene.layers.forEach(({ name, role }, layer) => {
     const share = total[layer]! / cells;
@@ -58,6 +79,7 @@ export function rehearsalNumbers({ film, scene, airSeconds }: Rehearsal): Rehear
     middleMm: depthAtMm(film, middleOf(scene)),
     drippedMl: lost.reduce((sum, each) => sum + each, 0) * 1e6,
     cells: openCells(film),
+    flowersMm2,
     petals: petalsOf(colored, grid.columns, grid.rows, 1e-3 / grid.cellM),
   };
 }
@@ -66,6 +88,25 @@ export function rehearsalNumbers({ film, scene, airSeconds }: Rehearsal): Rehear
 export function middleOf({ lays, support }: Scene): Place {
   const pile = lays.map(({ shape }) => shape).find((shape) => shape.kind === 'puddle');
   return pile?.kind === 'puddle' ? pile.at : { x: support.widthMm / 2, y: support.heightMm / 2 };
+}
+
+/** Piles closer than this are one, mm. */
+const ONE_PILE_MM = 2;
+
+/** Where piles of color stand, each once. */
+function pilesOf({ lays, layers }: Scene): Place[] {
+  const piles: Place[] = [];
+  for (const { shape, layer } of lays) {
+    if (shape.kind !== 'puddle' || !isColor(layers[layer]!.role)) continue;
+    const isKnown = piles.some(({ x, y }) => Math.hypot(x - shape.at.x, y - shape.at.y) < ONE_PILE_MM);
+    if (!isKnown) piles.push(shape.at);
+  }
+  return piles;
+}
+
+function nearest(places: readonly Place[], { x, y }: Place): number {
+  const far = places.map((place) => Math.hypot(place.x - x, place.y - y));
+  return far.indexOf(Math.min(...far));
 }
 
 /** How deep the paint stands at a place, mm. */
@@ -84,7 +125,7 @@ const MEASURED = 0.69;
 function openCells(film: LiveFilm): RehearsalNumbers['cells'] {
   const { cells, kernel } = film;
   const open = cells?.seeds.filter(({ isOpen }) => isOpen) ?? [];
-  if (!cells || open.length === 0) return { open: 0, medianMm: 0 };
+  if (!cells || open.length === 0) return { open: 0, medianMm: 0, warp: 0 };
   const { grid, thickness } = kernel.fields;
   const sheet = thickness[cells.layer]!;
   let covered = 0;
@@ -105,5 +146,19 @@ function openCells(film: LiveFilm): RehearsalNumbers['cells'] {
     })
     .filter((d) => d > 0)
     .sort((a, b) => a - b);
-  return { open: wide.length, medianMm: 1000 * MEASURED * (wide[Math.floor(wide.length / 2)] ?? 0) };
+  return {
+    open: wide.length,
+    medianMm: 1000 * MEASURED * (wide[Math.floor(wide.length / 2)] ?? 0),
+    warp: open.reduce((sum, { stretch }) => sum + drawnOut(stretch), 0) / open.length,
+  };
+}
+
+/** A hole is never drawn out more than so many times its width. */
+const MOST_DRAWN = 10;
+
+/** How much longer than wide a stretched round is: the ratio of the stretch's principal values, less one. */
+function drawnOut([a, b, c, d]: CellSeed['stretch']): number {
+  const turned = Math.hypot(a + d, c - b);
+  const sheared = Math.hypot(a - d, c + b);
+  return Math.min(MOST_DRAWN, (turned + sheared) / Math.max(1e-9, Math.abs(turned - sheared))) - 1;
 }

@@ -66,13 +66,25 @@ export function learnKeeping(
   const lastOfRace = new Map(
     counting.flatMap(({ id, raceId, measure }) => (measure.kind === 'race' ? [[raceId, id] as const] : [])),
   );
-  const prior = beliefOf(priorsOf(cups.flatMap((cup) => cup.ingredients)));
+  const prior = withShared(beliefOf(priorsOf(cups.flatMap((cup) => cup.ingredients))), counting);
   return counting.reduce((so, reading) => {
     const after = take(so, reading, byId);
     const { id, raceId, measure } = reading;
     const isOver = measure.kind === 'race' && lastOfRace.get(raceId) === id && !keptRaces.has(raceId);
     return isOver ? forget(after, sharedName('race', raceId)) : after;
   }, prior);
+}
+
+/** What mounds and words share, as the best of their readings knew it: an eye that was practiced since holds for what it said before. */
+function withShared(belief: Belief, readings: readonly ReadingRecord[]): Belief {
+  const best = new Map<string, Calibrated>();
+  for (const { measure, raceId } of readings) {
+    const { constant } = interpret(measure);
+    if (!constant?.prior || constant.of === 'race') continue;
+    const name = sharedName(constant.of, raceId);
+    if (constant.prior.sdLn < (best.get(name)?.sdLn ?? Infinity)) best.set(name, constant.prior);
+  }
+  return [...best].reduce((so, [name, { ln, sdLn }]) => withUnknown(so, name, ln, sdLn), belief);
 }
 
 /** A reading as an observation of the unknowns: `value` = the weighted sum ± `sd`; undefined when its cup is not there. */

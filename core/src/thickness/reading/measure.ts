@@ -9,6 +9,7 @@ import {
   USUAL_MOUND_CONSTANT,
 } from './mound.ts';
 import { laneLn, RACE_SD_LN } from './tiltRace.ts';
+import { WORDS_BIAS_SD_LN, WORDS_SD_LN } from './wordsSpread.ts';
 
 /** A number that was calibrated: its logarithm's mean and spread. */
 export interface Calibrated {
@@ -18,7 +19,12 @@ export interface Calibrated {
 
 /** What was read, as it was read; what it says of thickness is computed from it. */
 export type Measure =
-  | { readonly kind: 'words'; readonly stage: StageName }
+  | {
+      readonly kind: 'words';
+      readonly stage: StageName;
+      /** How this artist's words lay when it was said, if the eye was practiced. */
+      readonly eye?: (Calibrated & { readonly spreadLn: number }) | null | undefined;
+    }
   | {
       readonly kind: 'mound';
       readonly seconds: number;
@@ -48,9 +54,6 @@ export type Measure =
       readonly card: Calibrated | null;
     };
 
-/** Spread of a single look, and of what one person's looks have in common, in ln(viscosity) (common practice). */
-const WORDS_SD_LN = 0.5;
-export const WORDS_BIAS_SD_LN = 0.35;
 const DRAIN_CUP_SD_LN = 0.08;
 
 /** What a measure says of ln(viscosity), and what it shares with other readings. */
@@ -75,8 +78,14 @@ export function interpret(measure: Measure): Interpreted {
     case 'words':
       return {
         ln: Math.log(stageCenter(measure.stage)),
-        sdLn: WORDS_SD_LN,
-        constant: { of: 'words', prior: { ln: 0, sdLn: WORDS_BIAS_SD_LN } },
+        sdLn: measure.eye?.spreadLn ?? WORDS_SD_LN,
+        // What they have in common is added to a reading: an eye that sees paint too thick takes it off.
+        constant: {
+          of: 'words',
+          prior: measure.eye
+            ? { ln: -measure.eye.ln, sdLn: measure.eye.sdLn }
+            : { ln: 0, sdLn: WORDS_BIAS_SD_LN },
+        },
       };
     case 'mound': {
       const ln = Math.log(moundViscosity(measure.seconds, 1));
