@@ -144,6 +144,13 @@ export const router = createRouter({
       meta: { station: 'practice', title: 'Practice' },
     },
     {
+      path: '/practice/drill/:drill',
+      name: 'drill',
+      component: () => import('../station/practice/drill/DrillStation.vue'),
+      props: true,
+      meta: { station: 'practice', title: 'Drill' },
+    },
+    {
       path: '/rack',
       name: 'rack',
       component: () => import('../station/rack/RackStation.vue'),

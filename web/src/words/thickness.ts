@@ -19,7 +19,7 @@ export function spreadWords(spreadLn: number): string {
 export function measureWords({ measure }: Pick<Reading, 'measure'>): string {
   switch (measure.kind) {
     case 'words':
-      return `looks like ${measure.stage}`;
+      return `looks like ${measure.stage}${measure.eye ? ', corrected by your practiced eye' : ''}`;
     case 'mound':
       return `mound gone after ${measure.seconds.toFixed(1)}\u00a0s${measure.constant ? '' : ', not calibrated'}`;
     case 'drain-cup': {

@@ -97,11 +97,11 @@ const open = (): Rehearsal => {
 
 /** The film of a rehearsal, away from the page. */
 const filmWorker = {
-  /** Lays a scene, coarser where this machine is slow. */
-  async start(scene: Scene, unknowns: FilmUnknowns): Promise<void> {
+  /** Lays a scene, coarser where this machine is slow; or with as many cells along its longer side as are asked for. */
+  async start(scene: Scene, unknowns: FilmUnknowns, cells?: number): Promise<void> {
     const make = await makeKernel();
-    const isFine = make !== plainFilm;
-    rehearsal = startRehearsal(scene, isFine ? FINE : COARSE, make, unknowns);
+    const isFine = make !== plainFilm && cells === undefined;
+    rehearsal = startRehearsal(scene, cells ?? (isFine ? FINE : COARSE), make, unknowns);
     if (isFine) {
       const began = performance.now();
       pushOn(rehearsal, 0.25, NO_PUSH);
@@ -155,6 +155,61 @@ const filmWorker = {
     return (performance.now() - began) / TRIAL_S;
   },
 
+  /** A scene from its first pass to its last; it can be gone on with. */
+  async blowWhole(
+    scene: Scene,
+    unknowns: FilmUnknowns,
+    cells: number,
+    onProgress: (share: number) => void,
+    afterPass?: (numbers: RehearsalNumbers) => void,
+  ): Promise<void> {
+    const make = await makeKernel();
+    let told = 0;
+    const tell = (share: number) => {
+      if (share - told < 0.03) return;
+      told = share;
+      onProgress(share);
+    };
+    const note = afterPass && (() => afterPass(rehearsalNumbers(open())));
+    const begin = (begun: Rehearsal) => (rehearsal = begun);
+    rehearsal = rehearseWhole(scene, cells, make, unknowns, {
+      onProgress: tell,
+      onBegin: begin,
+      afterPass: note,
+    });
+    lastSeedsAt = lastNumbersAt = -Infinity;
+    pace = 1;
+  },
+
+  /** The numbers of a scene before its first pass and after each. */
+  async afterPasses(
+    scene: Scene,
+    unknowns: FilmUnknowns,
+    cells: number,
+    onProgress: (share: number) => void,
+  ): Promise<RehearsalNumbers[]> {
+    const passes: RehearsalNumbers[] = [];
+    await filmWorker.blowWhole(scene, unknowns, cells, onProgress, (numbers) => passes.push(numbers));
+    return passes;
+  },
+
+  /** How it goes on under one push: its numbers at the start and after every `everyS`, until `seconds`. */
+  onAndOn(
+    push: Push,
+    seconds: number,
+    everyS: number,
+    onProgress: (share: number) => void,
+  ): RehearsalNumbers[] {
+    const now = open();
+    const all = [rehearsalNumbers(now)];
+    for (let done = 0; done < seconds - 1e-9; done += everyS) {
+      pushOn(now, everyS, push);
+      all.push(rehearsalNumbers(now));
+      onProgress(Math.min(1, (done + everyS) / seconds));
+    }
+    return all;
+  },
+
   /** A scene from its first pass to its last, with a small picture and its numbers. */
   async whole(
     scene: Scene,
@@ -163,13 +218,8 @@ const filmWorker = {
     width: number,
     onProgress: (share: number) => void,
   ): Promise<{ readonly picture: ImageData; readonly numbers: RehearsalNumbers }> {
-    const make = await makeKernel();
-    let told = 0;
-    rehearsal = rehearseWhole(scene, cells, make, unknowns, (share) => {
-      if (share - told < 0.03) return;
-      told = share;
-      onProgress(share);
-    });
+    await filmWorker.blowWhole(scene, unknowns, cells, onProgress);
+    const rehearsal = open();
     return { picture: filmWorker.picture(width), numbers: rehearsalNumbers(rehearsal) };
   },
 

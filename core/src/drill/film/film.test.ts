@@ -15,23 +15,28 @@ const numbers = (changes: Partial<RehearsalNumbers> = {}): RehearsalNumbers => (
 });
 
 describe('a picture to blow', () => {
-  it('itself is all points', () => expect(scorePicture(gapsTo(numbers(), numbers()))).toBe(100));
+  const laid = numbers({
+    negativeSpace: 0.9,
+    shares: { white: 0.1, base: 0.9 },
+    petals: { count: 0, reachMm: 18, symmetry: 0 } as RehearsalNumbers['petals'],
+  });
+  const score = (now: RehearsalNumbers) => scorePicture(gapsTo(numbers(), now), gapsTo(numbers(), laid));
 
-  it('nothing blown is few', () => {
-    const unblown = numbers({
-      negativeSpace: 0.9,
-      shares: { white: 0.1, base: 0.9 },
-      petals: { count: 0, reachMm: 18, symmetry: 0 } as RehearsalNumbers['petals'],
-    });
-    expect(scorePicture(gapsTo(numbers(), unblown))).toBeLessThan(35);
+  it('itself is all points, what was only laid is none', () => {
+    expect(score(numbers())).toBe(100);
+    expect(score(laid)).toBe(0);
   });
 
   it('every gap costs, and more of it costs more', () => {
-    const score = (changes: Partial<RehearsalNumbers>) => scorePicture(gapsTo(numbers(), numbers(changes)));
-    expect(score({ negativeSpace: 0.6 })).toBeLessThan(100);
-    expect(score({ negativeSpace: 0.7 })).toBeLessThan(score({ negativeSpace: 0.6 }));
-    expect(score({ bare: 0.1 })).toBeLessThan(100);
-    expect(score({ shares: { white: 0.1, rust: 0.4, base: 0.5 } })).toBeLessThan(100);
+    expect(score(numbers({ negativeSpace: 0.6 }))).toBeLessThan(100);
+    expect(score(numbers({ negativeSpace: 0.7 }))).toBeLessThan(score(numbers({ negativeSpace: 0.6 })));
+    expect(score(numbers({ bare: 0.1 }))).toBeLessThan(100);
+    expect(score(numbers({ shares: { white: 0.1, rust: 0.4, base: 0.5 } }))).toBeLessThan(100);
+  });
+
+  it('blown over the edge and away is as little as not blown', () => {
+    const away = numbers({ negativeSpace: 0.1, shares: { white: 0.1, rust: 0.8, base: 0.1 }, bare: 0.3 });
+    expect(score(away)).toBeLessThan(40);
   });
 });
 

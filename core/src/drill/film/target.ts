@@ -34,6 +34,10 @@ export function gapsTo(target: RehearsalNumbers, now: RehearsalNumbers): Gaps {
   };
 }
 
-/** Points for what was blown, against the picture it should become. */
-export const scorePicture = (gaps: Gaps): number =>
-  points(1 - GAP_NAMES.reduce((sum, name) => sum + WEIGHTS[name] * gaps[name], 0));
+const whole = (gaps: Gaps): number => GAP_NAMES.reduce((sum, name) => sum + WEIGHTS[name] * gaps[name], 0);
+/** A picture that is so near to what was laid would make every breath a leap. */
+const LEAST_WAY = 0.05;
+
+/** Points for what was blown: how much of the way from what was laid to the picture it has come. */
+export const scorePicture = (gaps: Gaps, laid: Gaps): number =>
+  points(1 - whole(gaps) / Math.max(LEAST_WAY, whole(laid)));

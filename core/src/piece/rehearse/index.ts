@@ -27,4 +27,4 @@ export {
   type WhatIfCause,
   type WhatIfRun,
 } from './whatIf.ts';
-export { rehearseWhole, wholeSeconds } from './whole.ts';
+export { rehearseWhole, wholeSeconds, type WholeWatch } from './whole.ts';

@@ -18,31 +18,40 @@ export const wholeSeconds = ({ strokes, spin }: Scene): number =>
   (spin?.seconds ?? 0) +
   strokes.reduce((sum, { seconds }) => sum + seconds + BREATHING_S, 0);
 
-/**
- * Rehearses a scene from the first pass to the last, its spin, and some rest.
- *
- * @param onProgress told the share that is done
- */
+/** What wants to know how a whole rehearsal goes. */
+export interface WholeWatch {
+  /** Told the share that is done. */
+  readonly onProgress?: ((share: number) => void) | undefined;
+  /** Told once, as soon as the paint lies. */
+  readonly onBegin?: ((rehearsal: Rehearsal) => void) | undefined;
+  /** Told before the first pass and after each. */
+  readonly afterPass?: (() => void) | undefined;
+}
+
+/** Rehearses a scene from the first pass to the last, its spin, and some rest. */
 export function rehearseWhole(
   scene: Scene,
   cells: number,
   makeKernel: MakeKernel,
   unknowns: FilmUnknowns = USUAL_UNKNOWNS,
-  onProgress?: (share: number) => void,
+  { onProgress, onBegin, afterPass }: WholeWatch = {},
 ): Rehearsal {
   const rehearsal = startRehearsal(scene, cells, makeKernel, unknowns);
+  onBegin?.(rehearsal);
   const all = wholeSeconds(scene);
   const move = (seconds: number, push: Push) => {
     pushOn(rehearsal, seconds, push);
     onProgress?.(Math.min(1, rehearsal.film.clock.seconds / all));
   };
   move(BEFORE_S, NO_PUSH);
+  afterPass?.();
   for (const stroke of scene.strokes) {
     const parts = Math.max(1, Math.round(stroke.seconds / PART_S));
     for (let part = 0; part < parts; part += 1) {
       move(stroke.seconds / parts, { ...NO_PUSH, air: airOf(stroke, (part + 0.5) / parts) });
     }
     move(BREATHING_S, NO_PUSH);
+    afterPass?.();
   }
   if (scene.spin) {
     const { widthMm, heightMm } = scene.support;

@@ -2,11 +2,18 @@
 import { Button } from 'ant-design-vue';
 import { useRouter } from 'vue-router';
 import { usePiece } from '../../store/piece/piece.ts';
+import { onMounted } from 'vue';
+import { sayProblem } from '../../notice/notices.ts';
+import { useDrills } from '../../store/drills.ts';
+import { eyeWords } from '../../words/drill.ts';
+import DrillList from './drill/DrillList.vue';
 import { SCRATCH_SCENES } from './parts/scratchScenes.ts';
 
 /** Practice: a pour is blown before it is poured. */
 const store = usePiece();
 const router = useRouter();
+const drills = useDrills();
+onMounted(() => drills.ensure().catch(sayProblem));
 </script>
 
 <template>
@@ -28,6 +35,11 @@ const router = useRouter();
       >
         Rehearse {{ store.piece.name }}
       </Button>
+    </section>
+    <section aria-label="Drills">
+      <h2>Drills</h2>
+      <DrillList />
+      <p v-if="drills.eye" class="soft">{{ eyeWords(drills.eye) }}</p>
     </section>
     <section aria-label="Pours to try">
       <h2>Pours to try</h2>

@@ -9,6 +9,7 @@ import QuantityField from '../../field/QuantityField.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
+import { useDrills } from '../../store/drills.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { ROLE_LABELS } from '../../words/general.ts';
@@ -30,7 +31,13 @@ const calibrations = useCalibrations();
 const router = useRouter();
 const room = useRoom();
 
-onMounted(() => calibrations.ensure().catch(sayProblem));
+const drills = useDrills();
+onMounted(() => Promise.all([calibrations.ensure(), drills.ensure()]).catch(sayProblem));
+
+/** How this artist's words lie, where the eye was practiced. */
+const eye = computed(
+  () => drills.eye && { ln: drills.eye.ln, sdLn: drills.eye.sdLn, spreadLn: drills.eye.spreadLn },
+);
 
 const cup = computed(() => store.paints.find((each) => each.mix.id === props.mixId));
 const stage = computed(() => cup.value && stageOf(cup.value.state.properties.viscosityPaS).name);
@@ -99,7 +106,7 @@ useShortcuts('Thickness of a cup', [
         <MoundCard
           :color-hex="cup.colorHex"
           :expected="isAnswered ? stage! : null"
-          @choose="(chosen) => keep({ kind: 'words', stage: chosen })"
+          @choose="(chosen) => keep({ kind: 'words', stage: chosen, eye })"
         />
         <div class="watches">
           <MoundWatch @read="keep" />

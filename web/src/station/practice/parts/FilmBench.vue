@@ -10,7 +10,13 @@ import type { Film } from './useFilm.ts';
 import { SCRAPER_MM, type Hand } from './useHand.ts';
 
 /** The support from above, as large as there is room: paint that is blown by pointer, finger or keys. */
-const props = defineProps<{ scene: Scene; film: Film; hand: Hand }>();
+const props = defineProps<{
+  scene: Scene;
+  film: Film;
+  hand: Hand;
+  /** It is looked at only: the pointer does nothing. */
+  looks?: boolean;
+}>();
 const emit = defineEmits<{ lay: [at: Place] }>();
 
 const room = ref<HTMLElement | null>(null);
@@ -121,7 +127,7 @@ const fingers = new Map<number, Place>();
 let apart = 0;
 
 function press(event: PointerEvent): void {
-  if (event.button !== 0) return;
+  if (event.button !== 0 || props.looks) return;
   (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId);
   fingers.set(event.pointerId, placeOf(event));
   if (fingers.size === 2) {
@@ -157,7 +163,8 @@ function spread(): number {
 }
 
 const WHEEL_MM = 10;
-const wheel = (event: WheelEvent) => props.hand.changeDistance(event.deltaY > 0 ? WHEEL_MM : -WHEEL_MM);
+const wheel = (event: WheelEvent) =>
+  props.looks || props.hand.changeDistance(event.deltaY > 0 ? WHEEL_MM : -WHEEL_MM);
 
 /** Where the tool acts, in pixels: of the hand, or of the pass that is being played. */
 const shown = computed(() => {
@@ -188,7 +195,11 @@ const shown = computed(() => {
       class="face"
       tabindex="0"
       role="application"
-      aria-label="The support from above. Arrow keys move the air, Space blows while it is held."
+      :aria-label="
+        looks
+          ? 'The support from above'
+          : 'The support from above. Arrow keys move the air, Space blows while it is held.'
+      "
       :style="{ width: `${size.width}px`, height: `${size.height}px` }"
       @pointerdown="press"
       @pointermove="move"
@@ -202,7 +213,7 @@ const shown = computed(() => {
         :class="{ round: scene.support.shape === 'round' }"
         :style="{ width: `${size.width}px`, height: `${size.height}px` }"
       ></canvas>
-      <svg :width="size.width" :height="size.height" aria-hidden="true">
+      <svg v-if="!looks || shown.isOn" :width="size.width" :height="size.height" aria-hidden="true">
         <g
           :transform="`translate(${shown.x} ${shown.y}) rotate(${shown.toward})`"
           :class="{ on: shown.isOn }"

@@ -10,6 +10,7 @@ import {
 } from '@icy-ribbon/core/piece/rehearse';
 import type { Place } from '@icy-ribbon/core/piece/plan';
 import type { RehearsalNumbers } from '@icy-ribbon/core/judgement/rehearsal';
+import { proxy } from 'comlink';
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { newFilmWorker } from '../../../worker/film.ts';
@@ -60,8 +61,12 @@ export function useFilm() {
     if (next.numbers) numbers.value = next.numbers;
   }
 
-  /** Lays a scene afresh. */
-  async function start(given: Scene, with_: FilmUnknowns = USUAL_UNKNOWNS): Promise<void> {
+  /** Begins with a scene; how it comes to lie there is asked of the worker. */
+  async function begin(
+    given: Scene,
+    with_: FilmUnknowns,
+    ask: (scene: Scene, unknowns: FilmUnknowns) => Promise<unknown>,
+  ): Promise<void> {
     isReady.value = false;
     task.value = null;
     strokes = null;
@@ -69,12 +74,22 @@ export function useFilm() {
     // A copy: what a page watches cannot be sent to a worker.
     const [scene, unknowns] = JSON.parse(JSON.stringify([given, with_])) as [Scene, FilmUnknowns];
     await inTurn(async () => {
-      await remote.start(scene, unknowns);
+      await ask(scene, unknowns);
       show(await remote.look(cutAtMm.value));
     });
     isReady.value = true;
     run();
   }
+
+  /** Lays a scene afresh, with as many cells as this machine bears or as are asked for. */
+  const start = (given: Scene, with_: FilmUnknowns = USUAL_UNKNOWNS, cells?: number): Promise<void> =>
+    begin(given, with_, (scene, unknowns) => remote.start(scene, unknowns, cells));
+
+  /** The same with all its passes blown. */
+  const startBlown = (given: Scene, cells: number, onProgress: (share: number) => void): Promise<void> =>
+    begin(given, USUAL_UNKNOWNS, (scene, unknowns) =>
+      remote.blowWhole(scene, unknowns, cells, proxy(onProgress)),
+    );
 
   function run(): void {
     untouched = 0;
@@ -172,7 +187,7 @@ export function useFilm() {
 
   return {
     ...{ moment, numbers, isRunning, isReady, speed, task, cutAtMm },
-    ...{ start, run, pause, setPush },
+    ...{ start, startBlown, run, pause, setPush },
     currentPush: (): Push => push,
     blowPlan(list: readonly Stroke[]): void {
       if (list.length === 0) return;

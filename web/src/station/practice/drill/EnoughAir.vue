@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import { bestPass, scoreStop } from '@icy-ribbon/core/drill/film';
+import { airTool, type AirTool } from '@icy-ribbon/core/flow/air';
+import { USUAL_UNKNOWNS } from '@icy-ribbon/core/piece/rehearse';
+import { Button } from 'ant-design-vue';
+import { computed, onMounted, ref } from 'vue';
+import { attempt } from '../../../notice/useTask.ts';
+import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import FilmBench from '../parts/FilmBench.vue';
+import { useFilm } from '../parts/useFilm.ts';
+import { useHand } from '../parts/useHand.ts';
+import { AHEAD_CELLS, workedOverBloom } from './parts/drillScenes.ts';
+import { freshSeed, type PlayResult } from './parts/playResult.ts';
+import { useAhead } from './parts/useAhead.ts';
+import { useSound } from './parts/useSound.ts';
+
+/** Breath after breath blows by itself: when is it enough? */
+const emit = defineEmits<{ done: [result: PlayResult] }>();
+const sound = useSound();
+
+const LEAST_OPEN = 0.62;
+const MOST_OPEN = 0.8;
+const wanted = LEAST_OPEN + ((MOST_OPEN - LEAST_OPEN) * (freshSeed() % 1000)) / 1000;
+const scene = workedOverBloom();
+const middle = { x: scene.support.widthMm / 2, y: scene.support.heightMm / 2 };
+const film = useFilm();
+const hand = useHand(film, (tool: AirTool) => airTool(tool));
+const { isReady, task } = film;
+const { share, work } = useAhead();
+const phase = ref<'lying' | 'blowing' | 'stopped'>('lying');
+const blown = ref(0);
+const plain = <Value,>(value: Value) => JSON.parse(JSON.stringify(value)) as Value;
+
+/** What it is after each breath, worked out beside the play. */
+const passes = work((remote, onProgress) =>
+  remote.afterPasses(plain(scene), plain(USUAL_UNKNOWNS), AHEAD_CELLS, onProgress),
+);
+passes.catch(() => undefined);
+const laidMl = scene.lays.reduce((sum, { volumeMl }) => sum + volumeMl, 0);
+
+onMounted(() => {
+  hand.aim.value = middle;
+  film.cutAtMm.value = middle.y;
+  void attempt(() => film.start(scene, USUAL_UNKNOWNS, AHEAD_CELLS));
+});
+
+const at = computed(() => (task.value?.kind === 'passes' ? task.value.at + 1 : scene.strokes.length));
+
+function blow(): void {
+  if (!isReady.value || phase.value !== 'lying') return;
+  phase.value = 'blowing';
+  film.blowPlan(scene.strokes);
+}
+
+const percent = (value: number) => `${Math.round(100 * value)}\u00a0%`;
+
+async function enough(): Promise<void> {
+  if (phase.value !== 'blowing') return;
+  blown.value = at.value;
+  phase.value = 'stopped';
+  film.halt();
+  film.pause();
+  await attempt(async () => {
+    const all = await passes;
+    const after = all.map(({ negativeSpace, bare, drippedMl }) => ({
+      ...{ negativeSpace, bare, lost: drippedMl / laidMl },
+    }));
+    const best = bestPass(after, wanted);
+    const score = scoreStop(blown.value, best);
+    sound.tick(score >= 60);
+    emit('done', {
+      score,
+      answers: [],
+      measures: { stopped: blown.value, best, wanted, left: after[blown.value]?.negativeSpace ?? 0 },
+      words: [
+        `You stopped at breath ${blown.value}; best was ${best}. Open then: ${percent(after[blown.value]?.negativeSpace ?? 0)}, wanted ${percent(wanted)}.`,
+        'Wet paint goes on after the last breath: stop a little before it is enough.',
+      ],
+    });
+  });
+}
+
+const toggle = () => (phase.value === 'lying' ? blow() : void enough());
+useShortcuts('When to stop blowing', [{ keys: [' '], shown: 'Space', does: 'Blow; enough', run: toggle }]);
+
+const state = computed(() => {
+  if (!isReady.value) return 'Laying the paint.';
+  if (phase.value === 'lying') return 'It lies. Tell it to begin.';
+  if (phase.value === 'blowing') return `Breath ${at.value} of ${scene.strokes.length}.`;
+  return `Stopped. Working out when it was best, ${percent(share.value)}.`;
+});
+</script>
+
+<template>
+  <section class="play" aria-label="The pour">
+    <FilmBench :scene="scene" :film="film" :hand="hand" looks />
+    <aside>
+      <p class="step-title">
+        Leave <strong>{{ percent(wanted) }}</strong> of the face open
+      </p>
+      <p role="status">{{ state }}</p>
+      <Button type="primary" :disabled="!isReady || phase === 'stopped'" @click="toggle">
+        {{ phase === 'lying' ? 'Blow' : 'Enough' }}
+      </Button>
+      <p class="soft">Open is the base that shows around the flower.</p>
+    </aside>
+  </section>
+</template>
+
+<style scoped>
+.play {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 320px;
+  gap: 16px;
+}
+
+.play :deep(.room) {
+  height: min(620px, calc(100vh - 190px));
+}
+
+aside {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  justify-items: start;
+}
+
+p {
+  margin: 0;
+}
+
+@media (width < 900px) {
+  .play {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
