@@ -43,8 +43,8 @@ const VIEWS: Readonly<Record<string, (address: string) => Promise<string>>> = {
   sketch: async (address) => `/rack/${await pieceNamed(address, 'Tide table 4')}/sketch`,
   record: async (address) => `/rack/${await pieceNamed(address, 'Small bloom 12')}/record`,
   labels: async (address) => `/labels?pieces=${await pieceNamed(address, 'Slate fan')}`,
-  'contact sheet': async () => '/show?name=Lichen%20and%20Brass',
-  practice: async () => '/practice',
+  'contact sheet': async () => '/show?name=Lichen%20and%20Brass',  practice: async () => '/practice',
+  drill: async () => '/practice/drill/mound',
   rehearsal: async (address) => `/practice/piece/${await pieceNamed(address, 'Door panel')}`,
   'one piece': async (address) => `/results/${await pieceNamed(address, 'Slate fan')}`,
 };

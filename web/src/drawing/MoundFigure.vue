@@ -3,7 +3,13 @@ import { computed } from 'vue';
 import { moundLaterMm, stickfulAt, surfaceLine, surfacePath } from './mound.ts';
 
 /** One stickful running back into a cup, at a moment of its turn; across 1 unit is 1 mm, heights are three times as large. */
-const props = defineProps<{ viscosityPaS: number; seconds: number; colorHex: string }>();
+const props = defineProps<{
+  viscosityPaS: number;
+  seconds: number;
+  colorHex: string;
+  /** Without the line of what stands a second later. */
+  bare?: boolean;
+}>();
 
 const FRAME = { width: 60, level: 42, bottom: 54 };
 const STICK_Y = 5;
@@ -32,8 +38,10 @@ const ribbon = computed(() => {
   <svg viewBox="0 0 60 56" aria-hidden="true">
     <path :d="surface" :fill="colorHex" class="paint" />
     <path v-if="ribbon" :d="ribbon" :fill="colorHex" class="paint" />
-    <path :d="later" class="later-halo" />
-    <path :d="later" class="later" />
+    <template v-if="!bare">
+      <path :d="later" class="later-halo" />
+      <path :d="later" class="later" />
+    </template>
     <rect x="12" :y="STICK_Y - 2.4" width="36" height="2.8" rx="1.2" class="stick" />
     <path d="M0.5 22L0.5 55.5L59.5 55.5L59.5 22" class="cup" />
   </svg>

@@ -8,6 +8,9 @@ export interface PlotLayout {
   readonly ticks?: readonly number[];
   readonly shapes?: readonly object[];
   readonly rangeY?: readonly [number, number];
+  readonly rangeX?: readonly [number, number];
+  /** Between two marks of the x axis. */
+  readonly stepX?: number;
   readonly legend?: boolean;
 }
 
@@ -59,7 +62,8 @@ function listen<Event>(element: HTMLElement, name: string, heard: (event: Event)
   (element as unknown as { on(name: string, heard: (event: Event) => void): void }).on(name, heard);
 }
 
-function styled({ xTitle, yTitle, logY, ticks, shapes, rangeY, legend }: PlotLayout, palette: Palette) {
+function styled(layout: PlotLayout, palette: Palette) {
+  const { xTitle, yTitle, logY, ticks, shapes, rangeX, rangeY, stepX, legend } = layout;
   const axis = {
     color: palette.inkSoft,
     gridcolor: palette.rule,
@@ -75,7 +79,13 @@ function styled({ xTitle, yTitle, logY, ticks, shapes, rangeY, legend }: PlotLay
     showlegend: legend ?? false,
     legend: { orientation: 'h', y: 1.18, x: 0 },
     hoverlabel: { bgcolor: palette.paper, bordercolor: palette.iceDeep, font: { color: palette.ink } },
-    xaxis: { ...axis, showgrid: false, title: { text: xTitle, standoff: 6 } },
+    xaxis: {
+      ...axis,
+      showgrid: false,
+      title: { text: xTitle, standoff: 6 },
+      ...(rangeX && { range: [...rangeX] }),
+      ...(stepX && { tick0: 0, dtick: stepX }),
+    },
     yaxis: {
       ...axis,
       title: { text: yTitle, standoff: 6 },

@@ -90,6 +90,12 @@ export function middleOf({ lays, support }: Scene): Place {
   return pile?.kind === 'puddle' ? pile.at : { x: support.widthMm / 2, y: support.heightMm / 2 };
 }
 
+/** The middle of the pile next to a place; of the face where there are none. */
+export function middleNear(scene: Scene, at: Place): Place {
+  const piles = pilesOf(scene);
+  return piles[nearest(piles, at)] ?? middleOf(scene);
+}
+
 /** Piles closer than this are one, mm. */
 const ONE_PILE_MM = 2;
 

@@ -36,6 +36,7 @@ const GAP_WORDS: Readonly<Record<GapName, string>> = {
   bare: 'Bare support',
 };
 const TARGET_PX = 300;
+const TOOLS = ['blow', 'skewer', 'tilt'] as const;
 
 const scene = DRILL_SCENES[props.drill]();
 const film = useFilm();
@@ -85,6 +86,11 @@ const back = () => {
 };
 const pause = () => (isRunning.value ? film.pause() : film.run());
 
+const breaths = computed(() => {
+  const { length } = hand.blown.value;
+  return length === 1 ? 'One breath' : `${length} breaths`;
+});
+
 const percent = (value: number) => `${Math.round(100 * value)}\u00a0%`;
 /** A gap in words: 0 is alike. */
 const gapWords = (gap: number) => (gap < 0.1 ? 'alike' : gap < 0.35 ? 'near' : gap < 0.7 ? 'off' : 'far off');
@@ -111,7 +117,7 @@ function finish(): void {
     words: [
       flowers
         ? `The six flowers vary by ${percent(flowers.uneven)} and are ${flowers.size.toFixed(2)} times as large as in the picture.`
-        : `You came ${picture}\u00a0% of the way from what was laid to the picture, in ${hand.blown.value.length} breaths.`,
+        : `You came ${picture}\u00a0% of the way from what was laid to the picture, in ${breaths.value.toLowerCase()}.`,
       now[widest] < 0.1
         ? 'Nothing is far from the picture.'
         : `Farthest from it: ${GAP_WORDS[widest].toLowerCase()}.`,
@@ -129,8 +135,9 @@ useShortcuts('Blow it like the picture', [
     wait: () => film.wait(10),
     spin: () => undefined,
     take: null,
+    only: TOOLS,
     layAt: () => undefined,
-  }).filter(({ keys }) => !['b', 's', 'r', '4'].includes(keys[0]!)),
+  }).filter(({ keys }) => !['b', 's', 'r'].includes(keys[0]!)),
   { keys: ['Enter'], shown: 'Enter', does: 'It is like the picture', run: finish },
 ]);
 </script>
@@ -158,9 +165,9 @@ useShortcuts('Blow it like the picture', [
         <Button :disabled="!isReady" @click="again">Lay it again</Button>
       </div>
       <p role="status" class="soft">
-        {{ isReady ? `${hand.blown.value.length} breaths blown.` : 'Laying the paint.' }}
+        {{ isReady ? `${breaths} blown.` : 'Laying the paint.' }}
       </p>
-      <HandTools :hand="hand" />
+      <HandTools :hand="hand" :only="TOOLS" />
     </aside>
   </section>
 </template>

@@ -163,7 +163,7 @@ const state = computed(() => {
       <path class="own" :d="`M${x(at.far) - 9} ${y(at.hard)}h18M${x(at.far)} ${y(at.hard) - 9}v18`" />
     </svg>
     <div class="act">
-      <p class="step-title">{{ WORDS[curve] }}</p>
+      <h2>{{ WORDS[curve] }}</h2>
       <p role="status">{{ state }}</p>
       <p class="soft">
         Held {{ units.show('length', distanceOf(at)) }} off, {{ airOnPaint(at).toFixed(1) }}&nbsp;m/s on the
@@ -230,6 +230,7 @@ text {
   justify-items: start;
 }
 
+h2,
 p {
   margin: 0;
 }

@@ -40,6 +40,8 @@ const layout = computed(() => {
   return {
     xTitle: 'time played',
     yTitle: 'points',
+    rangeX: [0.5, Math.max(10, props.runs.length) + 0.5] as const,
+    stepX: Math.max(1, Math.ceil(props.runs.length / 10)),
     rangeY: [0, 104] as const,
     ticks: [0, PASSES, SITS, 100],
     shapes: [rule(PASSES), rule(SITS)],

@@ -78,8 +78,8 @@ useShortcuts('Drill', [
       <Checkbox v-model:checked="sound.isOn.value">Sound</Checkbox>
     </header>
     <section v-if="result" class="result" aria-label="How it went">
-      <p class="score">
-        <span class="huge numeral">{{ result.score }}</span> points, {{ scoreWords(result.score) }}
+      <p>
+        <span class="step-title">{{ result.score }} points</span> {{ scoreWords(result.score) }}
       </p>
       <p v-for="line in result.words" :key="line">{{ line }}</p>
       <p v-if="runs.length > 0" class="soft">{{ dueWords(drills.dueFor(name)) }}</p>
@@ -125,10 +125,6 @@ header {
 .result {
   display: grid;
   gap: 8px;
-}
-
-.score {
-  font-size: var(--type-lead);
 }
 
 .buttons {

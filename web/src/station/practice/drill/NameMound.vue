@@ -9,7 +9,7 @@ import { computed, ref } from 'vue';
 import { TELLING_S, TURN_S } from '../../../drawing/mound.ts';
 import MoundFigure from '../../../drawing/MoundFigure.vue';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { eyeWords } from '../../../words/drill.ts';
+
 import { paS } from '../../../words/thickness.ts';
 import WiggleFigure from './parts/WiggleFigure.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
@@ -64,7 +64,7 @@ function say(stage: StageName): void {
     score: scoreNaming(answers.value),
     answers: answers.value,
     measures: { right, bias: eye.ln, spread: eye.spreadLn },
-    words: [`${right} of ${COUNT} right, the last: ${last.value}`, `By these eight alone: ${eyeWords(eye)}`],
+    words: [`${right} of ${COUNT} right. ${last.value}`],
   });
 }
 
@@ -93,12 +93,13 @@ useShortcuts(
         :viscosity-pa-s="viscosity"
         :seconds="moment"
         :color-hex="COLORS[now % COLORS.length]!"
+        :bare="!isCalm"
       />
     </div>
     <div class="say">
-      <p class="step-title" role="status">
-        {{ now + 1 }} of {{ COUNT }}:
-        {{ isLine ? 'a line drawn through the film' : 'a stickful running back' }}
+      <p role="status">
+        <span class="step-title">{{ now + 1 }} of {{ COUNT }}</span>
+        {{ isLine ? 'A line drawn through the film.' : 'A stickful running back.' }}
       </p>
       <p v-if="isCalm" class="soft">
         {{

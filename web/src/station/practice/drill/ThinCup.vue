@@ -50,6 +50,11 @@ const isCalm = useMediaQuery('(prefers-reduced-motion: reduce)');
 const seconds = ref(0);
 useRafFn(({ timestamp }) => (seconds.value = timestamp / 1000));
 const moment = computed(() => (isCalm.value ? TELLING_S : seconds.value));
+const stirred = computed(() => {
+  const { length } = additions.value;
+  if (length === 0) return 'Nothing stirred in yet.';
+  return length === 1 ? 'Stirred in once.' : `Stirred in ${length} times.`;
+});
 const lumps = computed(() => lumpsOf(additions.value));
 
 function stirIn(): void {
@@ -113,7 +118,7 @@ useShortcuts('Hit the thickness', [
 <template>
   <section class="play" aria-label="The cup">
     <div class="figure">
-      <MoundFigure :viscosity-pa-s="viscosity" :seconds="moment" color-hex="#6f93a8" />
+      <MoundFigure :viscosity-pa-s="viscosity" :seconds="moment" color-hex="#6f93a8" :bare="!isCalm" />
     </div>
     <div class="act">
       <p>
@@ -147,11 +152,11 @@ useShortcuts('Hit the thickness', [
         <Button type="primary" @click="isThere">It is there</Button>
       </div>
       <p role="status">
-        {{ additions.length === 0 ? 'Nothing stirred in yet.' : `Stirred in ${additions.length} times.` }}
+        {{ stirred }}
       </p>
       <ul v-if="races.length > 0" aria-label="Races">
         <li v-for="(each, index) in races" :key="index">
-          {{ each.after === 0 ? 'Before any water' : `After ${each.after}` }}: {{ paS(each.paS) }}
+          {{ each.after === 0 ? 'Raced before any water' : `Raced after ${each.after}` }}: {{ paS(each.paS) }}
           <span class="soft">(a race is good to 12&nbsp;%)</span>
         </li>
       </ul>

@@ -2,7 +2,7 @@
 import { castOf, type Scene } from '@icy-ribbon/core/piece/rehearse';
 import { bearingOf } from '@icy-ribbon/core/flow/air';
 import type { Place } from '@icy-ribbon/core/piece/plan';
-import { middleOf } from '@icy-ribbon/core/judgement/rehearsal';
+import { middleNear } from '@icy-ribbon/core/judgement/rehearsal';
 import { useElementSize, useRafFn } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
 import { filmPainter, type FilmPainter } from '../../../drawing/film/filmPainter.ts';
@@ -117,9 +117,9 @@ const placeOf = (event: PointerEvent): Place => {
   return { x: (event.clientX - box.left) / scale.value, y: (event.clientY - box.top) / scale.value };
 };
 
-/** Outward from the middle of the flower, until the hand is drawn on. */
+/** Outward from the middle of the flower that it stands at, until the hand is drawn on. */
 const outward = (at: Place): number => {
-  const middle = middleOf(props.scene);
+  const middle = middleNear(props.scene, at);
   return bearingOf(at.x - middle.x, at.y - middle.y);
 };
 

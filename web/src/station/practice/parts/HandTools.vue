@@ -5,11 +5,16 @@ import { Button } from 'ant-design-vue';
 import NumberField from '../../../field/NumberField.vue';
 import { useUnits } from '../../../store/units.ts';
 import { useDeviceTilt } from './useDeviceTilt.ts';
-import { HAND_TOOLS, type Hand } from './useHand.ts';
+import { HAND_TOOLS, type Hand, type HandTool } from './useHand.ts';
 
 /** What the hand holds, and how. */
-const props = defineProps<{ hand: Hand }>();
+const props = defineProps<{
+  hand: Hand;
+  /** What the hand may hold; left out: everything. */
+  only?: readonly HandTool[];
+}>();
 const units = useUnits();
+const tools = computed(() => HAND_TOOLS.filter(({ name }) => props.only?.includes(name) ?? true));
 
 const { hold, tilt, hand: held } = props.hand;
 const device = useDeviceTilt(props.hand);
@@ -53,7 +58,7 @@ const take = (event: Event) => props.hand.take((event.target as HTMLSelectElemen
 <template>
   <section class="tools" aria-label="In the hand">
     <fieldset class="choice" aria-label="Tool">
-      <label v-for="each in HAND_TOOLS" :key="each.name" :class="{ on: held === each.name }">
+      <label v-for="each in tools" :key="each.name" :class="{ on: held === each.name }">
         <input v-model="held" type="radio" name="hand" :value="each.name" />{{ each.label }}
       </label>
     </fieldset>

@@ -2,7 +2,7 @@ import type { Place } from '@icy-ribbon/core/piece/plan';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import type { Shortcut } from '../../../shortcut/shortcuts.ts';
 import type { Film } from './useFilm.ts';
-import { HAND_TOOLS, type Hand } from './useHand.ts';
+import { HAND_TOOLS, type Hand, type HandTool } from './useHand.ts';
 
 const STEP_MM = 5;
 const TILT_STEP_DEG = 2;
@@ -19,7 +19,8 @@ export function rehearseKeys(given: {
   readonly stop: () => void;
   readonly toggleSlow: () => void;
   readonly wait: () => void;
-  readonly spin: () => void;
+  readonly spin: () => void; /** What the hand may hold; left out: everything. */
+  readonly only?: readonly HandTool[];
   /** Null where there is no plan to take it into. */
   readonly take: (() => void) | null;
   readonly layAt: (at: Place) => void;
@@ -60,8 +61,8 @@ export function rehearseKeys(given: {
     };
     window.addEventListener('keyup', up);
   }
-
-  const tools = HAND_TOOLS.map(({ name, label }, index): Shortcut => ({
+  const held = HAND_TOOLS.filter(({ name }) => given.only?.includes(name) ?? true);
+  const tools = held.map(({ name, label }, index): Shortcut => ({
     keys: [String(index + 1)],
     shown: String(index + 1),
     does: label,
