@@ -9,7 +9,10 @@ import {
   type BreathCurve,
 } from './index.ts';
 
-const blown = (curve: BreathCurve, stray = (_: number) => ({ far: 0, hard: 0 })) =>
+const blown = (
+  curve: BreathCurve,
+  stray: (seconds: number) => { far: number; hard: number } = () => ({ far: 0, hard: 0 }),
+) =>
   Array.from({ length: 241 }, (_, at) => {
     const seconds = (BREATH_S * at) / 240;
     const aim = breathAim(curve, seconds / BREATH_S);
