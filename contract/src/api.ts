@@ -6,6 +6,7 @@ import { calibrations } from './calibration.api.ts';
 import { climate } from './climate.api.ts';
 import { drills } from './drill.api.ts';
 import { equipment } from './equipment.api.ts';
+import { filmFit } from './filmFit.api.ts';
 import { health } from './health.api.ts';
 import { imports } from './import.api.ts';
 import { judgements } from './judgement.api.ts';
@@ -36,6 +37,7 @@ export const api = {
   readings,
   calibrations,
   drills,
+  filmFit,
   plans,
   pours,
   care,

@@ -6,6 +6,7 @@ export * from './climate.ts';
 export * from './common.ts';
 export * from './document.ts';
 export * from './drill.ts';
+export * from './filmFit.ts';
 export { endpoint, hasPart, JSON_MEDIA_TYPE, type Endpoint, type Method } from './endpoint.ts';
 export * from './equipment.ts';
 export * from './import.ts';

@@ -10,6 +10,7 @@ import { calendarRoutes } from './calendar/calendar.routes.ts';
 import { careRoutes } from './care/care.routes.ts';
 import { calibrationRoutes } from './calibration/calibration.routes.ts';
 import { drillRoutes } from './drill/drill.routes.ts';
+import { filmFitRoutes } from './filmFit/filmFit.routes.ts';
 import { calculationRoutes } from './calculation/calculation.routes.ts';
 import type { Config } from './config.ts';
 import type { Db } from './db/open.ts';
@@ -120,6 +121,7 @@ export function studioRouter({ db, files, tasks, jobs, dataFolder, beforeDeletin
   readingRoutes(router, db);
   calibrationRoutes(router, db);
   drillRoutes(router, db);
+  filmFitRoutes(router, db);
   planRoutes(router, db);
   pourRoutes(router, db);
   careRoutes(router, db);

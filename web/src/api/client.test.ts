@@ -52,9 +52,31 @@ describe('an answer that breaks off', () => {
       'lost on its way',
       () => ({ ok: true, status: 200, text: () => Promise.reject(new TypeError('network')) }) as never,
     ],
-  ])('%s says so, and is no fault of the program', async (_what, broken) => {
-    fetched.mockResolvedValueOnce(broken());
-    await expect(call(api.pieces.list, { query: {} })).rejects.toThrow(/went away while it answered/);
+  ])('%s', async (_what, broken) => {
+    jest.useFakeTimers();
+    try {
+      // What only reads is asked again.
+      fetched.mockResolvedValueOnce(broken());
+      fetched.mockResolvedValueOnce(answer(HEALTH));
+      const health = call(api.health);
+      await jest.advanceTimersByTimeAsync(1000);
+      await expect(health).resolves.toEqual(HEALTH);
+      // Where it breaks off again and again, that is said, and is no fault of the program.
+      fetched.mockImplementation(() => Promise.resolve(broken()));
+      const pending = call(api.pieces.list, { query: {} }).catch((error: unknown) => error);
+      await jest.advanceTimersByTimeAsync(60_000);
+      expect(await pending).toMatchObject({
+        message: expect.stringContaining('went away while it answered'),
+      });
+      // A write that was answered was done: it is not sent again.
+      fetched.mockReset();
+      fetched.mockResolvedValueOnce(broken());
+      const kept = call(api.filmFit.put, { body: { fit: null } });
+      await expect(kept).rejects.toThrow(/went away while it answered/);
+      expect(fetched).toHaveBeenCalledTimes(1);
+    } finally {
+      jest.useRealTimers();
+    }
   });
 });
 

@@ -37,14 +37,14 @@ export async function call<
   ...[given]: unknown extends Arguments<P, Q, B> ? [] : [Arguments<P, Q, B>]
 ): Promise<z.output<R>> {
   const parts = (given ?? {}) as { params?: object; query?: object; body?: unknown };
-  const response = await fetchPatiently(urlOf(endpoint.path, parts.params, parts.query), {
+  const answer = await fetchPatiently(urlOf(endpoint.path, parts.params, parts.query), {
     method: endpoint.method,
     ...(hasPart(endpoint.body) && {
       headers: { 'Content-Type': JSON_MEDIA_TYPE },
       body: JSON.stringify(parts.body),
     }),
   });
-  return endpoint.response.parse(await readAnswer(response));
+  return endpoint.response.parse(readAnswer(answer));
 }
 
 /** Uploads a form (a photo), or a file as it is; the same rules as `call`. */
@@ -55,7 +55,7 @@ export async function upload<R extends z.ZodType>(
 ): Promise<z.output<R>> {
   const headers = body instanceof FormData ? undefined : { 'Content-Type': JSON_MEDIA_TYPE };
   const init = { method: endpoint.method, body, ...(headers && { headers }) };
-  return endpoint.response.parse(await readAnswer(await fetchPatiently(urlOf(endpoint.path, params), init)));
+  return endpoint.response.parse(readAnswer(await fetchPatiently(urlOf(endpoint.path, params), init)));
 }
 
 function urlOf(path: string, params: object = {}, query: object = {}): string {
@@ -71,17 +71,30 @@ function urlOf(path: string, params: object = {}, query: object = {}): string {
   return search ? `${filled}?${search}` : filled;
 }
 
-async function fetchPatiently(url: string, init: RequestInit): Promise<Response> {
+/** An answer with its text; null when it broke off. */
+interface Answer {
+  readonly response: Response;
+  readonly text: string | null;
+}
+
+/** Asks until there is an answer. What only reads is asked again when its answer broke off, too: a write that was answered was done. */
+async function fetchPatiently(url: string, init: RequestInit): Promise<Answer> {
+  const onlyReads = init.method === 'GET';
+  let isBroken = false;
   for (const waitMs of RETRY_MS) {
     try {
       const response = await fetch(url, init);
+      const text = await response.text().catch(() => null);
+      isBroken = onlyReads && response.ok && isCut(text);
+      if (isBroken) throw new TypeError('The answer broke off.');
       reportBack();
-      return response;
+      return { response, text };
     } catch {
       reportAway();
       await new Promise((resolve) => setTimeout(resolve, waitMs));
     }
   }
+  if (isBroken) throw new ApiProblem(BROKEN_OFF);
   throw new ApiProblem({
     type: 'about:blank',
     title: 'The server is away',
@@ -106,12 +119,13 @@ function jsonOf(text: string | null): unknown {
   }
 }
 
-async function readAnswer(response: Response): Promise<unknown> {
-  const text = await response.text().catch(() => null);
+/** Cut off in the middle: the server went away while it answered. */
+const isCut = (text: string | null): boolean => text === null || (text !== '' && jsonOf(text) === undefined);
+
+function readAnswer({ response, text }: Answer): unknown {
   const answer = jsonOf(text);
   if (response.ok) {
-    // Cut off in the middle: the server went away while it answered.
-    if (text === null || (text !== '' && answer === undefined)) throw new ApiProblem(BROKEN_OFF);
+    if (isCut(text)) throw new ApiProblem(BROKEN_OFF);
     if (storageTrouble.value !== null) reportStorage(null);
     return answer;
   }

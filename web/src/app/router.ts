@@ -144,6 +144,12 @@ export const router = createRouter({
       meta: { station: 'practice', title: 'Practice' },
     },
     {
+      path: '/practice/fit',
+      name: 'film-fit',
+      component: () => import('../station/practice/FitStation.vue'),
+      meta: { station: 'practice', title: 'Your pours and the film' },
+    },
+    {
       path: '/practice/drill/:drill',
       name: 'drill',
       component: () => import('../station/practice/drill/DrillStation.vue'),

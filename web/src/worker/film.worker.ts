@@ -3,6 +3,8 @@ import {
   rehearsalPhoto,
   type RehearsalNumbers,
 } from '@icy-ribbon/core/judgement/rehearsal';
+import { runPour, type FitMeasures } from '@icy-ribbon/core/judgement/fit';
+import type { PourRecord } from '@icy-ribbon/core/judgement/outcome';
 import type { FilmFrame } from '@icy-ribbon/core/flow/look';
 import { compiledFilm, plainFilm, type FilmModule, type MakeKernel } from '@icy-ribbon/core/flow/solver';
 import { lookOf, pictureOf } from '@icy-ribbon/core/flow/look';
@@ -221,6 +223,9 @@ const filmWorker = {
     await filmWorker.blowWhole(scene, unknowns, cells, onProgress);
     const rehearsal = open();
     return { picture: filmWorker.picture(width), numbers: rehearsalNumbers(rehearsal) };
+  } /** A recorded pour at every offset of the fit's design. */,
+  async fitPour(pour: PourRecord, colors: readonly string[], onRun: () => void): Promise<FitMeasures[]> {
+    return runPour(pour, colors, await makeKernel(), onRun);
   },
 
   /** A standing picture, for browsers that cannot draw the film, and to be kept. */

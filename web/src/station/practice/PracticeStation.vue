@@ -36,6 +36,13 @@ onMounted(() => drills.ensure().catch(sayProblem));
         Rehearse {{ store.piece.name }}
       </Button>
     </section>
+    <section aria-label="Your pours">
+      <h2>Your pours and the film</h2>
+      <p class="soft">
+        The film can learn from the pours that you measured: how hard you blow and how your paint runs.
+        <RouterLink to="/practice/fit">Hold it against them</RouterLink>
+      </p>
+    </section>
     <section aria-label="Drills">
       <h2>Drills</h2>
       <DrillList />

@@ -9,6 +9,7 @@ import { computed, onMounted, ref } from 'vue';
 import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
 import { say } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
+import { useFilmFit } from '../../store/filmFit.ts';
 import { useOwnCells } from '../../store/ownCells.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
@@ -26,10 +27,11 @@ const store = usePiece();
 const plan = usePlan();
 const opened = ref(false);
 const own = useOwnCells();
+const fit = useFilmFit();
 const unknowns = useUnknowns();
 onMounted(() =>
   attempt(async () => {
-    await Promise.all([plan.open(), own.load()]);
+    await Promise.all([plan.open(), own.load(), fit.load()]);
     opened.value = true;
   }),
 );

@@ -14,6 +14,7 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { say } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
+import { useFilmFit } from '../../store/filmFit.ts';
 import { useOwnCells } from '../../store/ownCells.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
@@ -32,13 +33,14 @@ const router = useRouter();
 const { results, isRunning, estimateS, share, estimate, start, cancel } = useWhatIf();
 
 const own = useOwnCells();
+const fit = useFilmFit();
 const unknowns = useUnknowns();
 const first = ref<WhatIfCause>('distance');
 const second = ref<WhatIfCause | ''>('');
 const opened = ref(false);
 onMounted(() =>
   attempt(async () => {
-    await Promise.all([plan.open(), own.load()]);
+    await Promise.all([plan.open(), own.load(), fit.load()]);
     opened.value = true;
     const aims = store.piece?.aims;
     sortBy.value = aims?.negativeSpace ? 'open' : aims?.reach === 'full' ? 'reach' : 'cells';

@@ -1,23 +1,25 @@
 import { InputError } from '@icy-ribbon/core/base/error';
 import { activatorKey, activatorOf, expectedCells, opensByItself } from '@icy-ribbon/core/judgement/cells';
 import { spacingForCells } from '@icy-ribbon/core/judgement/rehearsal';
+import { withValues } from '@icy-ribbon/core/judgement/fit';
 import { baseAreas } from '@icy-ribbon/core/piece/amount';
 import { USUAL_UNKNOWNS, type FilmUnknowns } from '@icy-ribbon/core/piece/rehearse';
 import { coreSample, stackOf } from '@icy-ribbon/core/piece/stack';
 import { computed, type ComputedRef } from 'vue';
+import { useFilmFit } from '../../../store/filmFit.ts';
 import { useOwnCells } from '../../../store/ownCells.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 
 /**
- * The film's unknowns for the plan in hand: its cells as large as Plan forecasts them from the artist's own pours, which are to be loaded
- * before.
+ * The film's unknowns for the plan in hand: its cells as large as Plan forecasts them from the artist's own pours, and breath and shear as a fit
+ * to these pours has them, where it helps. Both are to be loaded before.
  */
 export function useUnknowns(): ComputedRef<FilmUnknowns> {
   const store = usePiece();
   const plan = usePlan();
   const own = useOwnCells();
-
+  const fit = useFilmFit();
   const cellMm = computed(() => {
     const { piece } = store;
     const stack = plan.body.stacks.find(({ layers }) => layers.length > 0);
@@ -42,10 +44,11 @@ export function useUnknowns(): ComputedRef<FilmUnknowns> {
       throw error;
     }
   });
-
   return computed(() => {
-    if (cellMm.value === null) return USUAL_UNKNOWNS;
-    const cells = { ...USUAL_UNKNOWNS.cells, spacingM: spacingForCells(cellMm.value) };
-    return { ...USUAL_UNKNOWNS, cells };
+    const { kept } = fit;
+    const film = kept?.helps ? withValues(kept.values) : USUAL_UNKNOWNS;
+    if (cellMm.value === null) return film;
+    const cells = { ...film.cells, spacingM: spacingForCells(cellMm.value) };
+    return { ...film, cells };
   });
 }

@@ -1,0 +1,172 @@
+import { gaussian, seededRandom, type Random } from '../../base/random/index.ts';
+import { compiledFilmFromFile } from '../../../testing/compiledFilm.ts';
+import { NO_AIMS } from '../../paint/stage/index.ts';
+import { rehearseWhole } from '../../piece/rehearse/index.ts';
+import type { PourRecord, PouredCup } from '../outcome/index.ts';
+import { rehearsalNumbers, sceneOfPour } from '../rehearsal/index.ts';
+import { emulate } from './emulator.ts';
+import {
+  FIT_DESIGN,
+  FIT_NAMES,
+  fitFilm,
+  measuresOf,
+  PRIOR_SD_LN,
+  runPour,
+  valuesAt,
+  withValues,
+  type FitMeasures,
+  type FitPour,
+} from './index.ts';
+
+const COLORS = ['rust', 'rain', 'brass'];
+
+/** A made-up film: every pour answers to the unknowns in its own way, with a little bend. */
+function madeUpPour(id: string, random: Random): { id: string; at: (z: readonly number[]) => FitMeasures } {
+  const answer = () => FIT_NAMES.map(() => 0.08 * gaussian(random));
+  const answers = [answer(), ...COLORS.map(answer)];
+  const starts = [0.6, 0.15, 0.12, 0.1].map((each) => each * (0.8 + 0.4 * random()));
+  const value = (of: number, z: readonly number[]) =>
+    starts[of]! + answers[of]!.reduce((sum, each, at) => sum + each * (z[at]! + 0.1 * z[at]! ** 2), 0);
+  return {
+    id,
+    at: (z) => ({
+      negativeSpace: value(0, z),
+      shares: Object.fromEntries(COLORS.map((name, of) => [name, value(of + 1, z)])),
+    }),
+  };
+}
+
+/** An artist whose film has these unknowns, measured with so much noise. */
+function artist(truth: readonly number[], count: number, noise: number, random: Random): FitPour[] {
+  return Array.from({ length: count }, (_, index) => {
+    const { id, at } = madeUpPour(`${index}`, random);
+    const clean = at(truth);
+    const noisy = (share: number) => share + noise * gaussian(random);
+    return {
+      id,
+      measured: {
+        negativeSpace: noisy(clean.negativeSpace),
+        shares: Object.fromEntries(Object.entries(clean.shares).map(([name, share]) => [name, noisy(share)])),
+      },
+      runs: FIT_DESIGN.map(at),
+    };
+  });
+}
+
+it('a parabola through the runs is exact at every one of them', () => {
+  const { at } = madeUpPour('x', seededRandom(2));
+  const numbers = (z: readonly number[]) => [
+    at(z).negativeSpace,
+    ...COLORS.map((name) => at(z).shares[name]!),
+  ];
+  const runs = FIT_DESIGN.map(numbers);
+  FIT_DESIGN.forEach((offset, index) => {
+    emulate(runs, offset).forEach((value, of) => expect(value).toBeCloseTo(runs[index]![of]!, 9));
+  });
+});
+
+it('its ranges hold: of 300 artists nine in ten truths lie within 1.645 spreads, with few pours and with many', () => {
+  for (const count of [4, 15]) {
+    const random = seededRandom(40 + count);
+    let [within, all] = [0, 0];
+    for (let each = 0; each < 300; each += 1) {
+      const truth = FIT_NAMES.map(() => gaussian(random));
+      const { values, sdLn } = fitFilm(artist(truth, count, 0.04, random));
+      const right = valuesAt(truth);
+      for (const name of FIT_NAMES) {
+        all += 1;
+        if (Math.abs(Math.log(values[name] / right[name])) < 1.645 * sdLn[name]) within += 1;
+      }
+    }
+    expect(within / all).toBeGreaterThan(0.86);
+    expect(within / all).toBeLessThan(0.985);
+  }
+});
+
+it('more pours leave less open, and each left out is told better by the others', () => {
+  const random = seededRandom(3);
+  const truth = [1.2, -0.8, 0.5];
+  const [few, many] = [4, 20].map((count) => fitFilm(artist(truth, count, 0.03, random))) as [
+    ReturnType<typeof fitFilm>,
+    ReturnType<typeof fitFilm>,
+  ];
+  for (const name of FIT_NAMES) {
+    expect(many.sdLn[name]).toBeLessThan(PRIOR_SD_LN[name]);
+    expect(many.sdLn[name]).toBeLessThan(few.sdLn[name]);
+  }
+  expect(many.after.negativeSpace).toBeLessThan(0.5 * many.before.negativeSpace);
+  expect(many.after.coverage).toBeLessThan(0.7 * many.before.coverage);
+  expect(many.helps).toBe(true);
+});
+
+it('pours that have nothing to do with the film hardly move it, and are not said to help', () => {
+  let helped = 0;
+  for (let seed = 1; seed <= 40; seed += 1) {
+    const random = seededRandom(500 + seed);
+    const pours = artist([0, 0, 0], 12, 0.25, random);
+    if (fitFilm(pours).helps) helped += 1;
+  }
+  expect(helped).toBeLessThanOrEqual(10);
+});
+
+it('too few pours, and runs that are missing, are told', () => {
+  const pours = artist([0, 0, 0], 3, 0.01, seededRandom(1));
+  const field = (wrong: FitPour[]) => {
+    try {
+      fitFilm(wrong);
+      return undefined;
+    } catch (error) {
+      return (error as { field: string }).field;
+    }
+  };
+  expect(field(pours.slice(0, 2))).toBe('pours');
+  expect(field([...pours.slice(0, 2), { ...pours[2]!, runs: [] }])).toBe('pours.2.runs');
+});
+
+describe('in the film itself', () => {
+  const cup = (id: string, role: PouredCup['role'], laidMg: number): PouredCup => ({
+    ...{ id, name: id, role, colorHex: '#26333f', viscosityPaS: 1.5, densityGPerMl: 1.1, waterFraction: 0.1 },
+    ...{ laidMg, opacity: 'opaque', finish: 'plain', partsWords: '', restedHours: null },
+    ...{ hasWeakBinder: false, hasSilicone: false, doseFactor: role === 'activator' ? 1 : null },
+  });
+  const pour = (index: number): PourRecord => ({
+    ...{ id: `p${index}`, name: 'p', technique: 'bloom', aims: NO_AIMS, pouredAt: null },
+    support: { shape: 'rectangle', widthMm: 200, heightMm: 200, sideDepthMm: 10 },
+    cups: [
+      cup('base', 'base', 60_000),
+      cup('rust', 'color', 3000 + 800 * index),
+      cup('rain', 'color', 2500),
+      cup('white', 'activator', 500),
+    ],
+    order: ['base', 'rust', 'rain', 'white'],
+    passes: [0, 120, 240].slice(0, 1 + (index % 3)).map((directionDeg) => ({
+      ...{ tool: 'mouth' as const, setting: 'steady', slantDeg: 25, directionDeg, seconds: 0.8, exit: null },
+      distanceMm: 80 + 15 * index,
+    })),
+    ...{ torches: 0, torchedAfterAir: false, waitSeconds: 30, spins: [], tilts: 0 },
+    ...{ addedMg: 0, temperatureC: null, humidityPercent: null, outcome: null, rating: null, faults: [] },
+  });
+  const SEEN = ['rust', 'rain'];
+  const CELLS = 36;
+
+  it('an artist who blows harder than usual is found out from four pours', () => {
+    const truth = valuesAt([1, 0, 0]);
+    const pours = [0, 1, 2, 3].map((index): FitPour => {
+      const record = pour(index);
+      const scene = { ...sceneOfPour(record, truth.strength), sheet: -1 };
+      const film = rehearseWhole(scene, CELLS, compiledFilmFromFile, withValues(truth));
+      return {
+        id: record.id,
+        measured: measuresOf(rehearsalNumbers(film), SEEN),
+        runs: runPour(record, SEEN, compiledFilmFromFile, undefined, CELLS),
+      };
+    });
+    const { values, before, after, helps } = fitFilm(pours);
+    // Breath and rubbing push alike: it is their push that is found.
+    const push = ({ strength, friction }: typeof truth) => strength ** 2 * friction;
+    const usual = valuesAt([0, 0, 0]);
+    expect(push(values)).toBeGreaterThan(1.25 * push(usual));
+    expect(after.negativeSpace + after.coverage).toBeLessThan(0.6 * (before.negativeSpace + before.coverage));
+    expect(helps).toBe(true);
+  });
+});
