@@ -22,7 +22,7 @@ const ready = async (page: Page) => {
 
 test('a bloom is blown with the pointer, stepped back and blown again', async ({ page }) => {
   await page.goto('/practice');
-  await page.getByRole('link', { name: 'A bloom' }).click();
+  await page.getByRole('link', { name: 'A bloom', exact: true }).click();
   await ready(page);
   const box = (await face(page).boundingBox())!;
   const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
@@ -186,4 +186,45 @@ test('what if: one cause of a plan as small runs, the best by the aim first, one
   await expect(page).toHaveURL(new RegExp(`/practice/piece/${id}$`));
   await expect.poll(layers).not.toEqual(before);
   expect([...(await layers())].sort()).toEqual([...before].sort());
+});
+
+test('the film is held against the measured pours: begun with its time, stopped; a kept fit is used and let go', async ({
+  page,
+  studio,
+}) => {
+  await page.goto('/practice');
+  await page.getByRole('link', { name: 'Hold it against them' }).click();
+  const begin = page.getByRole('button', { name: /^Fit to \d+ pours/ });
+  await expect(begin).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/about .* on this machine/)).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('row', { name: /Size of the cells/ })).toBeVisible();
+  await begin.click();
+  await expect(page.getByRole('status').filter({ hasText: /^[1-9]\d*\s%/ })).toBeVisible({ timeout: 60_000 });
+  await press(page, 'Stop');
+  await expect(begin).toBeVisible();
+  await expect(page.getByText('not fitted yet').first()).toBeVisible();
+
+  const fit = {
+    values: { strength: 3.1, friction: 0.03, tauHalfPa: 2.8 },
+    sdLn: { strength: 0.1, friction: 0.2, tauHalfPa: 0.3 },
+    ...{ n: 9, helps: true },
+    before: { negativeSpace: 0.2, coverage: 0.05 },
+    after: { negativeSpace: 0.08, coverage: 0.04 },
+  };
+  await send(studio, 'PUT', '/api/film-fit', { fit });
+  const panel = await pieceNamed(studio, 'Door panel');
+  await page.goto(`/plan/${panel}`);
+  await page.getByText('Air', { exact: true }).click();
+  await press(page, 'Run it in the film');
+  await expect(page.getByText(/Base left open \d+\s%, on average 8\s% off by your 9 pours/)).toBeVisible({
+    timeout: 120_000,
+  });
+  await expect(page.getByRole('img', { name: 'What the film forecasts' })).toBeVisible();
+
+  await page.goto('/practice/fit');
+  await expect(page.getByText('Rehearsals use it.')).toBeVisible();
+  await expect(page.getByRole('row', { name: /Your breath/ })).toContainText('3.10, 2.63 to 3.65');
+  await press(page, 'Back to the usual film');
+  await expect(page.getByText('Rehearsals use the usual film again.')).toBeVisible();
+  await expect(page.getByText('not fitted yet').first()).toBeVisible();
 });

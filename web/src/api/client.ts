@@ -82,6 +82,7 @@ async function fetchPatiently(url: string, init: RequestInit): Promise<Answer> {
   const onlyReads = init.method === 'GET';
   let isBroken = false;
   for (const waitMs of RETRY_MS) {
+    isBroken = false;
     try {
       const response = await fetch(url, init);
       const text = await response.text().catch(() => null);

@@ -9,6 +9,7 @@ import type { FilmFrame } from '@icy-ribbon/core/flow/look';
 import { compiledFilm, plainFilm, type FilmModule, type MakeKernel } from '@icy-ribbon/core/flow/solver';
 import { lookOf, pictureOf } from '@icy-ribbon/core/flow/look';
 import {
+  airOf,
   castOf,
   cutAcross,
   frameNow,
@@ -20,6 +21,7 @@ import {
   startRehearsal,
   stepBack,
   torch,
+  wholeSeconds,
   type FilmUnknowns,
   type Push,
   type Rehearsal,
@@ -148,13 +150,26 @@ const filmWorker = {
     return stepBack(open());
   },
 
-  /** Milliseconds that a second of a scene's paint takes here, tried on its beginning. */
+  /** Milliseconds that a whole scene takes here, tried on a little of its rest, its air and its spin. */
   async trial(scene: Scene, unknowns: FilmUnknowns, cells: number): Promise<number> {
-    const make = await makeKernel();
-    rehearsal = startRehearsal(scene, cells, make, unknowns);
-    const began = performance.now();
-    pushOn(rehearsal, TRIAL_S, NO_PUSH);
-    return (performance.now() - began) / TRIAL_S;
+    const now = startRehearsal(scene, cells, await makeKernel(), unknowns);
+    rehearsal = now;
+    const msPerS = (push: Push) => {
+      const began = performance.now();
+      pushOn(now, TRIAL_S, push);
+      return (performance.now() - began) / TRIAL_S;
+    };
+    // What was just laid runs fast for a moment: it says nothing of the rest.
+    pushOn(now, TRIAL_S, NO_PUSH);
+    const { strokes, spin, support } = scene;
+    const [stroke] = strokes;
+    const blownS = strokes.reduce((sum, { seconds }) => sum + seconds, 0);
+    const middle = { x: support.widthMm / 2, y: support.heightMm / 2 };
+    const air = stroke ? msPerS({ ...NO_PUSH, air: airOf(stroke, 0.5) }) : 0;
+    const rest = msPerS(NO_PUSH);
+    const turn = spin ? msPerS({ ...NO_PUSH, spin: { rpm: spin.rpm, at: middle } }) : 0;
+    const spunS = spin?.seconds ?? 0;
+    return air * blownS + turn * spunS + rest * (wholeSeconds(scene) - blownS - spunS);
   },
 
   /** A scene from its first pass to its last; it can be gone on with. */

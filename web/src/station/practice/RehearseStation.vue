@@ -14,7 +14,7 @@ import { useOwnCells } from '../../store/ownCells.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import RehearsalRoom from './parts/RehearsalRoom.vue';
-import { useUnknowns } from './parts/useUnknowns.ts';
+import { useFilmUnknowns } from '../../store/useFilmUnknowns.ts';
 import { keepRehearsal } from './parts/keepRehearsal.ts';
 import type { MeasuredRehearsal } from '../../worker/film.worker.ts';
 import { passesOf } from './parts/intoPlan.ts';
@@ -28,7 +28,7 @@ const plan = usePlan();
 const opened = ref(false);
 const own = useOwnCells();
 const fit = useFilmFit();
-const unknowns = useUnknowns();
+const unknowns = useFilmUnknowns();
 onMounted(() =>
   attempt(async () => {
     await Promise.all([plan.open(), own.load(), fit.load()]);

@@ -21,7 +21,7 @@ import { usePlan } from '../../store/plan/plan.ts';
 import { useUnits } from '../../store/units.ts';
 import { CAUSE_WORDS, causeValueWords } from '../../words/whatIf.ts';
 import SmallPicture from './parts/SmallPicture.vue';
-import { useUnknowns } from './parts/useUnknowns.ts';
+import { useFilmUnknowns } from '../../store/useFilmUnknowns.ts';
 import { useWhatIf, type WhatIfResult } from './parts/useWhatIf.ts';
 
 /** One cause of a plan changed, or two crossed: small runs side by side, the best by the aim first. */
@@ -34,7 +34,7 @@ const { results, isRunning, estimateS, share, estimate, start, cancel } = useWha
 
 const own = useOwnCells();
 const fit = useFilmFit();
-const unknowns = useUnknowns();
+const unknowns = useFilmUnknowns();
 const first = ref<WhatIfCause>('distance');
 const second = ref<WhatIfCause | ''>('');
 const opened = ref(false);

@@ -25,6 +25,7 @@ const emit = defineEmits<{ another: []; mix: [paintId: string | null] }>();
 const panel = defineModel<PlanPanel>({ required: true });
 
 const AirPanel = defineAsyncComponent(() => import('./AirPanel.vue'));
+const FilmForecast = defineAsyncComponent(() => import('./FilmForecast.vue'));
 
 const plan = usePlan();
 const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: itemName(plan.body, id) })));
@@ -63,7 +64,10 @@ const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: 
       </div>
       <GroundPanel v-else-if="panel === 'ground'" @another="emit('another')" />
       <OrderPanel v-else-if="panel === 'order'" :item="ordered" />
-      <AirPanel v-else :stack="sampled" />
+      <div v-else class="inspector">
+        <FilmForecast />
+        <AirPanel :stack="sampled" />
+      </div>
     </div>
   </section>
 </template>

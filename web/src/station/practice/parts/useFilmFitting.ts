@@ -70,10 +70,8 @@ export function useFilmFitting() {
     const worker = newFilmWorker();
     try {
       const scene = plain({ ...sceneOfPour(first.record), sheet: -1 });
-      const began = performance.now();
-      const told = proxy(() => undefined);
-      await worker.remote.blowWhole(scene, plain(USUAL_UNKNOWNS), TRIAL_CELLS, told);
-      const pace = (performance.now() - began) / 1000 / first.seconds;
+      const ms = await worker.remote.trial(scene, plain(USUAL_UNKNOWNS), TRIAL_CELLS);
+      const pace = ms / 1000 / first.seconds;
       const seconds = candidates.value.reduce((sum, each) => sum + each.seconds, 0);
       estimateS.value = (pace * seconds * RUNS_OF_POUR) / Math.min(side, candidates.value.length);
     } finally {

@@ -40,9 +40,10 @@ export function useWhatIf() {
     if (scenes.length === 0) return;
     const worker = newFilmWorker();
     try {
-      const msPerS = await worker.remote.trial(plain(scenes[0]!), plain(unknowns), CELLS);
+      const pace =
+        (await worker.remote.trial(plain(scenes[0]!), plain(unknowns), CELLS)) / wholeSeconds(scenes[0]!);
       const all = scenes.reduce((sum, scene) => sum + wholeSeconds(scene), 0);
-      estimateS.value = (msPerS * all) / 1000 / Math.min(side, scenes.length);
+      estimateS.value = (pace * all) / 1000 / Math.min(side, scenes.length);
     } finally {
       worker.stop();
     }

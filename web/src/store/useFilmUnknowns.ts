@@ -6,16 +6,16 @@ import { baseAreas } from '@icy-ribbon/core/piece/amount';
 import { USUAL_UNKNOWNS, type FilmUnknowns } from '@icy-ribbon/core/piece/rehearse';
 import { coreSample, stackOf } from '@icy-ribbon/core/piece/stack';
 import { computed, type ComputedRef } from 'vue';
-import { useFilmFit } from '../../../store/filmFit.ts';
-import { useOwnCells } from '../../../store/ownCells.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { useFilmFit } from './filmFit.ts';
+import { useOwnCells } from './ownCells.ts';
+import { usePiece } from './piece/piece.ts';
+import { usePlan } from './plan/plan.ts';
 
 /**
  * The film's unknowns for the plan in hand: its cells as large as Plan forecasts them from the artist's own pours, and breath and shear as a fit
  * to these pours has them, where it helps. Both are to be loaded before.
  */
-export function useUnknowns(): ComputedRef<FilmUnknowns> {
+export function useFilmUnknowns(): ComputedRef<FilmUnknowns> {
   const store = usePiece();
   const plan = usePlan();
   const own = useOwnCells();
