@@ -216,7 +216,9 @@ test('the film is held against the measured pours: begun with its time, stopped;
   await page.goto(`/plan/${panel}`);
   await page.getByText('Air', { exact: true }).click();
   await press(page, 'Run it in the film');
-  await expect(page.getByText(/Base left open \d+\s%, on average 8\s% off by your 9 pours/)).toBeVisible({
+  await expect(
+    page.getByText(/covers \d+\s%, base left open \d+\s%, on average 8\s% off by your 9 pours/),
+  ).toBeVisible({
     timeout: 120_000,
   });
   await expect(page.getByRole('img', { name: 'What the film forecasts' })).toBeVisible();

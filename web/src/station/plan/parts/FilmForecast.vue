@@ -87,7 +87,8 @@ const open = computed(() => {
   if (!now) return '';
   const off = fit.kept?.helps ? fit.kept.after.negativeSpace : null;
   const range = off === null ? '' : `, on average ${percent(off)} off by your ${fit.kept!.n} pours`;
-  return `Base left open ${percent(now.negativeSpace)}${range}.`;
+  const covered = 1 - now.negativeSpace - now.bare;
+  return `The design covers ${percent(covered)}, base left open ${percent(now.negativeSpace)}${range}.`;
 });
 </script>
 
@@ -101,8 +102,8 @@ const open = computed(() => {
     <p v-if="!canRun" class="soft">There are no passes to run yet.</p>
     <p v-if="wrong" class="alarm" role="alert">{{ wrong }}</p>
     <template v-if="numbers">
-      <canvas ref="picture" role="img" aria-label="What the film forecasts"></canvas>
       <p role="status">{{ open }}</p>
+      <canvas ref="picture" role="img" aria-label="What the film forecasts"></canvas>
       <p v-if="numbers.bare > 0.01" class="look">{{ percent(numbers.bare) }} of the support lies bare.</p>
       <p v-if="!fit.kept?.helps" class="soft">
         How hard you blow is an assumption:
@@ -127,6 +128,7 @@ const open = computed(() => {
 }
 
 canvas {
+  width: 200px;
   max-width: 100%;
 }
 
