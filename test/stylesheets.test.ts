@@ -78,7 +78,7 @@ const PAINT = [
   'station/shelf/parts/ColorMatch.vue',
   'station/shelf/parts/materialDraft.ts',
   'station/results/parts/photoInput.ts',
-  'station/practice/parts/scratchScenes.ts',
+  'station/practice/parts/readyPours.ts',
   'station/results/parts/MeasuredNumbers.vue',
   'store/plan/plannedPaint.ts',
 ];

@@ -52,6 +52,7 @@ const EVEN_TO_MM = 145;
  * ebbing away again.
  *
  * @param share of its time, 0 to 1
+ * @example breathAim('growing', 0.5) // { far: 0.5, hard: 0.5 }
  */
 export function breathAim(curve: BreathCurve, share: number): BreathAt {
   const eased = share * share * (3 - 2 * share);

@@ -25,7 +25,7 @@ const WIGGLE = { wavelengthMm: 12, thicknessMm: 1.5, densityKgM3: 1100, surfaceT
  * Law: leveling of a ripple on a film (Orchard 1962, as in `level`).
  *
  * @throws InputError naming "viscosityPaS"
- * @example wiggleLeft(1, 0.5) // 0.237
+ * @example wiggleLeft(1, 0.5) // 0.247
  */
 export const wiggleLeft = (viscosityPaS: number, seconds: number): number =>
   Math.exp(-levelingRate({ ...WIGGLE, viscosityPaS }) * Math.max(0, seconds));
@@ -33,7 +33,11 @@ export const wiggleLeft = (viscosityPaS: number, seconds: number): number =>
 /** What naming the stage next to the right one is worth. */
 const NEXT_TO_IT = 0.5;
 
-/** A thickness and the stage it was called, as it is kept. */
+/**
+ * A thickness and the stage it was called, as it is kept.
+ *
+ * @example namedAs(1.1, 'fading') // { shown: 1.1, said: 0.561 }
+ */
 export const namedAs = (shownPaS: number, stage: StageName): DrillAnswer => ({
   shown: shownPaS,
   said: stageCenter(stage),

@@ -20,7 +20,7 @@ export const puddlesToJudge = (count: number, random: Random): number[] =>
  *
  * @returns mm
  * @throws InputError naming "volumeMl" or "viscosityPaS"
- * @example puddleRadiusMm(8, 1.5) // 38.9
+ * @example puddleRadiusMm(8, 1.5) // 40.7
  */
 export const puddleRadiusMm = (grams: number, viscosityPaS: number, seconds = LOOKED_AT_S): number =>
   spreadRadiusMm({

@@ -30,8 +30,9 @@ const WORDS = {
   even: 'Draw back and blow harder, so that the air on the paint stays the same.',
   ebbing: 'Swell, and let it ebb away while you draw back.',
 } as const;
-const WIDTH = 400;
-const HEIGHT = 280;
+const WIDTH = 600;
+const HEIGHT = 420;
+const EDGE = 30;
 /** Held arrow keys move so much of the pad a second. */
 const KEY_PACE = 0.45;
 const COUNT_DOWN_S = 1.5;
@@ -45,8 +46,8 @@ const isOver = ref(false);
 const held = new Set<string>();
 let isPressed = false;
 
-const x = (far: number) => 20 + far * (WIDTH - 40);
-const y = (hard: number) => HEIGHT - 20 - hard * (HEIGHT - 40);
+const x = (far: number) => EDGE + far * (WIDTH - 2 * EDGE);
+const y = (hard: number) => HEIGHT - EDGE - hard * (HEIGHT - 2 * EDGE);
 const path = computed(() =>
   Array.from({ length: 61 }, (_, step) => {
     const { far, hard } = breathAim(curve, step / 60);
@@ -103,8 +104,8 @@ function draw(event: PointerEvent): void {
   if (!isPressed) return;
   const box = (event.currentTarget as SVGElement).getBoundingClientRect();
   at.value = {
-    far: bounded((((event.clientX - box.left) / box.width) * WIDTH - 20) / (WIDTH - 40)),
-    hard: bounded((HEIGHT - 20 - ((event.clientY - box.top) / box.height) * HEIGHT) / (HEIGHT - 40)),
+    far: bounded((((event.clientX - box.left) / box.width) * WIDTH - EDGE) / (WIDTH - 2 * EDGE)),
+    hard: bounded((HEIGHT - EDGE - ((event.clientY - box.top) / box.height) * HEIGHT) / (HEIGHT - 2 * EDGE)),
   };
 }
 function press(event: PointerEvent): void {
@@ -159,8 +160,8 @@ const state = computed(() => {
       <text :x="WIDTH - 24" :y="HEIGHT - 6" text-anchor="end">far</text>
       <text x="4" :y="HEIGHT - 24">soft</text>
       <text x="4" y="16">hard</text>
-      <circle :cx="x(aim.far)" :cy="y(aim.hard)" r="13" class="aim" />
-      <path class="own" :d="`M${x(at.far) - 9} ${y(at.hard)}h18M${x(at.far)} ${y(at.hard) - 9}v18`" />
+      <circle :cx="x(aim.far)" :cy="y(aim.hard)" r="20" class="aim" />
+      <path class="own" :d="`M${x(at.far) - 13} ${y(at.hard)}h26M${x(at.far)} ${y(at.hard) - 13}v26`" />
     </svg>
     <div class="act">
       <h2>{{ WORDS[curve] }}</h2>
@@ -219,7 +220,7 @@ svg {
 }
 
 text {
-  font-size: 12px;
+  font-size: var(--type-note);
   fill: var(--ink-soft);
 }
 

@@ -5,6 +5,7 @@ import { useEventListener, useRafFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { useUnits } from '../../../store/units.ts';
+import { COLORS } from '../parts/readyPours.ts';
 import PuddleBoard from './parts/PuddleBoard.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
@@ -33,7 +34,7 @@ const puddles = computed(() =>
   [...poured.value, ...(running.value > 0 ? [running.value] : [])].map((grams, index) => ({
     ...PLACES[index]!,
     radiusMm: puddleRadiusMm(grams, VISCOSITY_PAS),
-    colorHex: '#8a9a5b',
+    colorHex: COLORS[2]!,
   })),
 );
 

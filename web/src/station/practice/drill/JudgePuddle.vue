@@ -8,6 +8,7 @@ import { computed, nextTick, ref } from 'vue';
 import QuantityField from '../../../field/QuantityField.vue';
 import { useUnits } from '../../../store/units.ts';
 import { paS } from '../../../words/thickness.ts';
+import { COLORS } from '../parts/readyPours.ts';
 import PuddleBoard from './parts/PuddleBoard.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
@@ -29,7 +30,7 @@ const problem = ref<string>();
 const form = ref<HTMLFormElement | null>(null);
 const now = computed(() => Math.min(answers.value.length, COUNT - 1));
 const puddles = computed(() => [
-  { x: 150, y: 100, radiusMm: puddleRadiusMm(grams[now.value]!, viscosity), colorHex: '#9c4a2c' },
+  { x: 150, y: 100, radiusMm: puddleRadiusMm(grams[now.value]!, viscosity), colorHex: COLORS[0]! },
 ]);
 const shown = (g: number) => units.show('mass', 1000 * g, true);
 const last = computed(() => {

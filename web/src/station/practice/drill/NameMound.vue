@@ -11,6 +11,7 @@ import MoundFigure from '../../../drawing/MoundFigure.vue';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 
 import { paS } from '../../../words/thickness.ts';
+import { COLORS } from '../parts/readyPours.ts';
 import WiggleFigure from './parts/WiggleFigure.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
@@ -19,7 +20,6 @@ import { useSound } from './parts/useSound.ts';
 const emit = defineEmits<{ done: [result: PlayResult] }>();
 
 const COUNT = 8;
-const COLORS = ['#6f93a8', '#8a9a5b', '#9c4a2c', '#b58a3c'];
 /** A drawn line is drawn anew this often, s; standing still it is shown so long after. */
 const LINE_S = 3;
 const LINE_TELLING_S = 0.4;

@@ -23,6 +23,7 @@ import QuantityField from '../../../field/QuantityField.vue';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { useUnits } from '../../../store/units.ts';
 import { paS } from '../../../words/thickness.ts';
+import { COLORS } from '../parts/readyPours.ts';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
 
@@ -118,7 +119,7 @@ useShortcuts('Hit the thickness', [
 <template>
   <section class="play" aria-label="The cup">
     <div class="figure">
-      <MoundFigure :viscosity-pa-s="viscosity" :seconds="moment" color-hex="#6f93a8" :bare="!isCalm" />
+      <MoundFigure :viscosity-pa-s="viscosity" :seconds="moment" :color-hex="COLORS[1]!" :bare="!isCalm" />
     </div>
     <div class="act">
       <p>

@@ -5,6 +5,9 @@ import type { SupportSize } from '@icy-ribbon/core/piece/support';
 
 export const TILE: SupportSize = { shape: 'rectangle', widthMm: 250, heightMm: 250, sideDepthMm: 18 };
 export const COLORS = ['#9c4a2c', '#6f93a8', '#8a9a5b', '#26333f', '#b58a3c'];
+/** The base and the activator of the drills. */
+export const OYSTER = '#f0ece2';
+export const ACTIVATOR = '#fbf9f5';
 export const NAMES = ['rust', 'rain', 'lichen', 'slate ink', 'brass'];
 
 export interface Wanted {
@@ -111,10 +114,10 @@ export function bloom(changes: Partial<Wanted> = {}): Scene {
 export function fan(changes: Partial<Wanted> = {}): Scene {
   const wanted = { ...USUAL, paS: 1.2, basePaS: 1.2, activatorPaS: 0.5, baseMm: 1.8, ...changes };
   const paints = [
-    paint('oyster', 'base', '#f0ece2', wanted.basePaS, 1.14),
+    paint('oyster', 'base', OYSTER, wanted.basePaS, 1.14),
     ...NAMES.slice(0, 4).map((name, index) => paint(name, 'color', COLORS[index]!, wanted.paS, 1.1)),
     {
-      ...paint('white activator', 'activator', '#fbf9f5', wanted.activatorPaS, 1.17),
+      ...paint('white activator', 'activator', ACTIVATOR, wanted.activatorPaS, 1.17),
       doseFactor: wanted.dose,
     },
   ];

@@ -13,22 +13,24 @@ const BAR_MM = 100;
 </script>
 
 <template>
-  <svg viewBox="0 0 300 200" role="img" aria-label="A board of 300 by 200 millimeters from above">
-    <rect width="300" height="200" class="board" />
-    <path
-      v-for="(mark, index) in marks ?? []"
-      :key="`mark ${index}`"
-      class="mark"
-      :d="`M${mark.x - 4} ${mark.y}h8M${mark.x} ${mark.y - 4}v8`"
-    />
-    <path
-      v-for="(each, index) in puddles"
-      :key="index"
-      :d="puddlePath(each.x, each.y, each.radiusMm)"
-      :fill="each.colorHex"
-    />
-    <path class="bar" :d="`M10 190v-4h${BAR_MM}v4`" />
-    <text x="14" y="182">{{ units.show('length', BAR_MM) }}</text>
+  <svg viewBox="0 0 600 400" role="img" aria-label="A board of 300 by 200 millimeters from above">
+    <g transform="scale(2)">
+      <rect width="300" height="200" class="board" />
+      <path
+        v-for="(mark, index) in marks ?? []"
+        :key="`mark ${index}`"
+        class="mark"
+        :d="`M${mark.x - 4} ${mark.y}h8M${mark.x} ${mark.y - 4}v8`"
+      />
+      <path
+        v-for="(each, index) in puddles"
+        :key="index"
+        :d="puddlePath(each.x, each.y, each.radiusMm)"
+        :fill="each.colorHex"
+      />
+      <path class="bar" :d="`M10 190v-4h${BAR_MM}v4`" />
+    </g>
+    <text x="28" y="364">{{ units.show('length', BAR_MM) }}</text>
   </svg>
 </template>
 
@@ -52,7 +54,7 @@ svg {
 }
 
 text {
-  font-size: 8px;
+  font-size: var(--type-note);
   fill: var(--ink-soft);
 }
 </style>

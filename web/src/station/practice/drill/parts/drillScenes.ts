@@ -1,7 +1,17 @@
 import type { DrillName } from '@icy-ribbon/core/drill/schedule';
 import { EMPTY_PLAN, type Plan, type PlanPass } from '@icy-ribbon/core/piece/plan';
 import { sceneOf, type Scene } from '@icy-ribbon/core/piece/rehearse';
-import { bloom, breaths, COLORS, fan, NAMES, paint, TILE } from '../../parts/readyPours.ts';
+import {
+  ACTIVATOR,
+  bloom,
+  breaths,
+  COLORS,
+  fan,
+  NAMES,
+  OYSTER,
+  paint,
+  TILE,
+} from '../../parts/readyPours.ts';
 
 /** Cells along the longer side: a picture and what is blown to become like it have the same. */
 export const DRILL_CELLS = 112;
@@ -16,9 +26,9 @@ const base = (film: number): Pick<Plan, 'base'> => ({
   },
 });
 const paints = () => [
-  paint('oyster', 'base', '#f0ece2', 1.2, 1.14),
+  paint('oyster', 'base', OYSTER, 1.2, 1.14),
   ...NAMES.slice(0, COLORS_LAID).map((name, index) => paint(name, 'color', COLORS[index]!, 1.2, 1.1)),
-  { ...paint('white activator', 'activator', '#fbf9f5', 0.5, 1.17), doseFactor: 1 },
+  { ...paint('white activator', 'activator', ACTIVATOR, 0.5, 1.17), doseFactor: 1 },
 ];
 
 /** A crescent of colors along one edge, blown in toward the middle. */
