@@ -38,7 +38,7 @@ const stoppedAfter = ref(0);
 const plain = <Value,>(value: Value) => JSON.parse(JSON.stringify(value)) as Value;
 
 /** When it should have been stopped, worked out beside the play. */
-const window = work(async (remote, onProgress) => {
+const rightTime = work(async (remote, onProgress) => {
   await remote.blowWhole(plain(scene), plain(USUAL_UNKNOWNS), AHEAD_CELLS, onProgress);
   const push = plain({ ...NO_PUSH, spin: { rpm, at: middle } });
   const all = await remote.onAndOn(push, LONGEST_S, EVERY_S, onProgress);
@@ -46,7 +46,7 @@ const window = work(async (remote, onProgress) => {
     all.map(({ seconds, negativeSpace, bare }) => ({ seconds, covered: 1 - negativeSpace - bare })),
   );
 });
-window.catch(() => undefined);
+rightTime.catch(() => undefined);
 
 onMounted(() => {
   hand.aim.value = middle;
@@ -73,7 +73,7 @@ async function stop(): Promise<void> {
   film.halt();
   film.pause();
   await attempt(async () => {
-    const best = await window;
+    const best = await rightTime;
     const score = scoreWithin(stoppedAfter.value, best);
     sound.tick(score >= 60);
     const after = stoppedAfter.value;

@@ -27,6 +27,8 @@ interface Candidate extends MeasuredPour {
 
 const TRIAL_CELLS = 60;
 const MOST_WORKERS = 4;
+/** The newest pours tell what the hand does now; more would take too long. */
+const MOST_POURS = 60;
 
 const plain = <Value>(value: Value) => JSON.parse(JSON.stringify(value)) as Value;
 
@@ -48,9 +50,9 @@ export function useFilmFitting() {
   async function load(): Promise<void> {
     await devices.ensure();
     const summaries = await allPages((query) => call(api.pieces.list, { query }), 200);
-    const found: Candidate[] = [];
-    for (const { id, outcome } of summaries) {
+    const found: Candidate[] = [];    for (const { id, outcome } of summaries) {
       if (!outcome) continue;
+      if (found.length >= MOST_POURS) break;
       const piece = await call(api.pieces.get, { params: { id } });
       const counts = piece.photos.some((photo) => photo.measurement !== null && devices.counts(photo));
       const record = pourRecordOf(piece);
