@@ -52,6 +52,29 @@ export interface CellSeed {
   bare: number;
 }
 
+/** A seed to be kept. Written out: thousands of them are read at every step, and an object that was spread together is many times slower to read. */
+export const copyOfSeed = ({
+  x,
+  y,
+  radius,
+  isOpen,
+  ripple,
+  stretch,
+  strength,
+  kind,
+  bare,
+}: CellSeed): CellSeed => ({
+  x,
+  y,
+  radius,
+  isOpen,
+  ripple,
+  stretch: [...stretch],
+  strength,
+  kind,
+  bare,
+});
+
 /** The sheet's seeds and what they need to go on. */
 export interface SheetCells {
   readonly settings: CellSettings;
@@ -118,16 +141,7 @@ export function openCells(cells: SheetCells, fields: FilmFields, seconds: number
   for (const seed of cells.seeds) {
     const { x, y } = seed;
     const h = sheetAt(x, y);
-    if (seed.isOpen) {
-      const e = cellM;
-      const perEdge = seconds / (2 * e);
-      stretchBy(seed.stretch, [
-        (speedX(x + e, y) - speedX(x - e, y)) * perEdge,
-        (speedX(x, y + e) - speedX(x, y - e)) * perEdge,
-        (speedY(x + e, y) - speedY(x - e, y)) * perEdge,
-        (speedY(x, y + e) - speedY(x, y - e)) * perEdge,
-      ]);
-    }
+    if (seed.isOpen) stretchWith(seed.stretch, Math.round(row(y)) * stride + Math.round(column(x)));
     seed.x += speedX(x, y) * seconds;
     seed.y += speedY(x, y) * seconds;
     seed.bare = h < 2e-6 ? seed.bare + seconds : 0;
@@ -156,13 +170,34 @@ export function openCells(cells: SheetCells, fields: FilmFields, seconds: number
       }
     }
   }
-  cells.seeds = cells.seeds.filter(
-    ({ x, y, bare }) => x > 0 && y > 0 && x < wide && y < high && bare < FORGET_S,
-  );
+  dropLost();
   cells.sinceSown += seconds;
   if (cells.sinceSown >= SOW_EVERY_S) {
     cells.sinceSown = 0;
     sow();
+  } /** Draws a hole out as the sheet in its cell is drawn out. */
+  function stretchWith(stretch: CellSeed['stretch'], cell: number): void {
+    const step = seconds / cellM;
+    const below = cell + stride;
+    const above = cell - stride;
+    stretchBy(
+      stretch,
+      (across[cell + 1]! - across[cell]!) * step,
+      (across[below]! + across[below + 1]! - across[above]! - across[above + 1]!) * 0.25 * step,
+      (down[cell + 1]! + down[below + 1]! - down[cell - 1]! - down[below - 1]!) * 0.25 * step,
+      (down[below]! - down[cell]!) * step,
+    );
+  }
+
+  /** Seeds that left the face, or have had no sheet for long, are given up. */
+  function dropLost(): void {
+    const { seeds } = cells;
+    let kept = 0;
+    for (const seed of seeds) {
+      const isOn = seed.x > 0 && seed.y > 0 && seed.x < wide && seed.y < high;
+      if (isOn && seed.bare < FORGET_S) seeds[kept++] = seed;
+    }
+    seeds.length = kept;
   }
 
   function layerBelow(x: number, y: number): number {
@@ -186,10 +221,15 @@ export function openCells(cells: SheetCells, fields: FilmFields, seconds: number
         Math.max(forecast, settings.spacingM) * Math.exp(SPACING_SPREAD * Math.max(LEAST_SPREAD, bounded()));
       if (near.hasWithin(x, y, h < 6e-5 ? 0.75 * spacing : spacing)) continue;
       const seed: CellSeed = {
-        ...{ x, y, radius: 0, isOpen: false, bare: 0, stretch: [1, 0, 0, 1] },
+        x,
+        y,
+        radius: 0,
+        isOpen: false,
         ripple: RIPPLE * h * Math.exp(RIPPLE_SPREAD * bounded()),
+        stretch: [1, 0, 0, 1],
         strength: Math.exp(STRENGTH_SPREAD * bounded()),
         kind: cells.random(),
+        bare: 0,
       };
       cells.seeds.push(seed);
       near.add(seed);
@@ -204,15 +244,18 @@ export function openCells(cells: SheetCells, fields: FilmFields, seconds: number
 const clamp = (value: number, least: number, most: number): number => Math.min(most, Math.max(least, value));
 
 /** F := (1 + grad u dt) F, unless that would draw it out beyond what a hole can be. */
-function stretchBy(f: CellSeed['stretch'], [a, b, c, d]: readonly [number, number, number, number]): void {
-  const next: CellSeed['stretch'] = [
-    f[0] + a * f[0] + b * f[2],
-    f[1] + a * f[1] + b * f[3],
-    f[2] + c * f[0] + d * f[2],
-    f[3] + c * f[1] + d * f[3],
-  ];
-  const area = next[0] * next[3] - next[1] * next[2];
-  if (area > 0.05 && area < 20) for (let k = 0; k < 4; k += 1) f[k] = next[k]!;
+function stretchBy(f: CellSeed['stretch'], a: number, b: number, c: number, d: number): void {
+  const [f0, f1, f2, f3] = f;
+  const n0 = f0 + a * f0 + b * f2;
+  const n1 = f1 + a * f1 + b * f3;
+  const n2 = f2 + c * f0 + d * f2;
+  const n3 = f3 + c * f1 + d * f3;
+  const area = n0 * n3 - n1 * n2;
+  if (!(area > 0.05 && area < 20)) return;
+  f[0] = n0;
+  f[1] = n1;
+  f[2] = n2;
+  f[3] = n3;
 }
 
 /** Line tension draws a hole back to a circle by a share. */

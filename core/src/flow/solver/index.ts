@@ -1,6 +1,7 @@
 export { advance, filmClock, startle, type FilmClock } from './advance.ts';
 export { blowOn, calm, type FilmAir } from './blow.ts';
 export {
+  copyOfSeed,
   freshCells,
   openCells,
   USUAL_CELLS,

@@ -4,6 +4,7 @@ import {
   dryLayers,
   freshSkin,
   calm,
+  copyOfSeed,
   flowOn,
   forEachCell,
   LEVEL,
@@ -184,7 +185,7 @@ export function keep(rehearsal: Rehearsal): void {
     thickness: thickness.map((field) => Float64Array.from(field)),
     lost: Float64Array.from(lost),
     grain: [Float64Array.from(film.grain.across), Float64Array.from(film.grain.down)],
-    seeds: (film.cells?.seeds ?? []).map((seed) => ({ ...seed, stretch: [...seed.stretch] })),
+    seeds: (film.cells?.seeds ?? []).map(copyOfSeed),
     viscosity: Float64Array.from(film.kernel.fields.viscosity),
     water: Float64Array.from(rehearsal.skin.water),
   });
@@ -205,7 +206,7 @@ export function stepBack(rehearsal: Rehearsal, toStart = false): number {
   film.grain.across.set(grain[0]);
   film.grain.down.set(grain[1]);
   if (film.cells) {
-    film.cells.seeds = seeds.map((seed) => ({ ...seed, stretch: [...seed.stretch] }));
+    film.cells.seeds = seeds.map(copyOfSeed);
   }
   calm(fields);
   film.clock.seconds = seconds;
