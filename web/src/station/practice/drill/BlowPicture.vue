@@ -20,6 +20,7 @@ import SmallPicture from '../parts/SmallPicture.vue';
 import { rehearseKeys } from '../parts/rehearseKeys.ts';
 import { useFilm } from '../parts/useFilm.ts';
 import { useHand } from '../parts/useHand.ts';
+import PlayBench from './parts/PlayBench.vue';
 import { DRILL_CELLS, DRILL_SCENES, type PictureDrill } from './parts/drillScenes.ts';
 import type { PlayResult } from './parts/playResult.ts';
 import { useAhead } from './parts/useAhead.ts';
@@ -143,51 +144,37 @@ useShortcuts('Blow it like the picture', [
 </script>
 
 <template>
-  <section class="play" aria-label="Blow it like the picture">
-    <FilmBench :scene="scene" :film="film" :hand="hand" />
-    <aside>
-      <figure>
-        <SmallPicture :picture="target?.picture ?? null" :share="share" label="The picture to blow" />
-        <figcaption class="soft">
-          {{ target ? 'Like this' : 'The picture is being blown.' }}
-        </figcaption>
-      </figure>
-      <dl v-if="gaps">
-        <template v-for="name in GAP_NAMES" :key="name">
-          <dt>{{ GAP_WORDS[name] }}</dt>
-          <dd>{{ gapWords(gaps[name]) }}</dd>
-        </template>
-      </dl>
-      <div class="buttons">
-        <Button type="primary" :disabled="!target || !isReady" @click="finish">It is like the picture</Button>
-        <Button :disabled="!isReady" @click="pause">{{ isRunning ? 'Pause' : 'Go on' }}</Button>
-        <Button :disabled="!isReady" @click="back">Step back</Button>
-        <Button :disabled="!isReady" @click="again">Lay it again</Button>
-      </div>
-      <p role="status" class="soft">
-        {{ isReady ? `${breaths} blown.` : 'Laying the paint.' }}
-      </p>
-      <HandTools :hand="hand" :only="TOOLS" />
-    </aside>
-  </section>
+  <PlayBench label="Blow it like the picture" looks="film">
+    <template #seen><FilmBench :scene="scene" :film="film" :hand="hand" /></template>
+
+    <figure class="wide">
+      <SmallPicture :picture="target?.picture ?? null" :share="share" label="The picture to blow" />
+      <figcaption class="soft">
+        {{ target ? 'Like this' : 'The picture is being blown.' }}
+      </figcaption>
+    </figure>
+    <dl v-if="gaps" class="wide">
+      <template v-for="name in GAP_NAMES" :key="name">
+        <dt>{{ GAP_WORDS[name] }}</dt>
+        <dd>{{ gapWords(gaps[name]) }}</dd>
+      </template>
+    </dl>
+    <div class="buttons">
+      <Button type="primary" :disabled="!target || !isReady" @click="finish">It is like the picture</Button>
+      <Button :disabled="!isReady" @click="pause">{{ isRunning ? 'Pause' : 'Go on' }}</Button>
+      <Button :disabled="!isReady" @click="back">Step back</Button>
+      <Button :disabled="!isReady" @click="again">Lay it again</Button>
+    </div>
+    <p role="status" class="soft">
+      {{ isReady ? `${breaths} blown.` : 'Laying the paint.' }}
+    </p>
+    <HandTools class="wide" :hand="hand" :only="TOOLS" />
+  </PlayBench>
 </template>
 
 <style scoped>
-.play {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 380px;
-  gap: 16px;
-  min-height: 0;
-}
-
-.play :deep(.room) {
-  height: min(620px, calc(100vh - 190px));
-}
-
-aside {
-  display: grid;
-  gap: 12px;
-  align-content: start;
+.wide {
+  width: 100%;
 }
 
 figure {
@@ -213,15 +200,5 @@ dd {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
-}
-
-p {
-  margin: 0;
-}
-
-@media (width < 900px) {
-  .play {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -14,6 +14,7 @@ import { useEventListener, useRafFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { useUnits } from '../../../store/units.ts';
+import PlayBench from './parts/PlayBench.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useMicrophone } from './parts/useMicrophone.ts';
 import { useSound } from './parts/useSound.ts';
@@ -143,49 +144,48 @@ const state = computed(() => {
 </script>
 
 <template>
-  <section class="play" aria-label="Blow">
-    <svg
-      :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
-      role="application"
-      aria-label="To the right is farther off, up is harder. Arrow keys move the breath."
-      tabindex="0"
-      @pointerdown.prevent="press"
-      @pointermove="draw"
-      @pointerup="isPressed = false"
-      @pointercancel="isPressed = false"
-    >
-      <rect :width="WIDTH" :height="HEIGHT" class="pad" />
-      <path :d="path" class="curve" />
-      <text x="24" :y="HEIGHT - 6">near</text>
-      <text :x="WIDTH - 24" :y="HEIGHT - 6" text-anchor="end">far</text>
-      <text x="4" :y="HEIGHT - 24">soft</text>
-      <text x="4" y="16">hard</text>
-      <circle :cx="x(aim.far)" :cy="y(aim.hard)" r="20" class="aim" />
-      <path class="own" :d="`M${x(at.far) - 13} ${y(at.hard)}h26M${x(at.far)} ${y(at.hard) - 13}v26`" />
-    </svg>
-    <div class="act">
-      <h2>{{ WORDS[curve] }}</h2>
-      <p role="status">{{ state }}</p>
-      <p class="soft">
-        Held {{ units.show('length', distanceOf(at)) }} off, {{ airOnPaint(at).toFixed(1) }}&nbsp;m/s on the
-        paint.
-      </p>
-      <Button v-if="microphone.canListen && !hears" @click="microphone.listen">Blow at the microphone</Button>
-      <template v-else-if="hears">
-        <p>The microphone listens: it tells how hard, the curve how far off. Nothing is recorded.</p>
-        <Button @click="microphone.stop">No microphone</Button>
-      </template>
-      <p v-if="deaf" class="alarm" role="alert">{{ deaf }}</p>
-      <p class="soft">Blowing by mouth: rest if you are dizzy.</p>
-    </div>
-  </section>
+  <PlayBench label="Blow" looks="board">
+    <template #seen>
+      <svg
+        :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+        role="application"
+        aria-label="To the right is farther off, up is harder. Arrow keys move the breath."
+        tabindex="0"
+        @pointerdown.prevent="press"
+        @pointermove="draw"
+        @pointerup="isPressed = false"
+        @pointercancel="isPressed = false"
+      >
+        <rect :width="WIDTH" :height="HEIGHT" class="pad" />
+        <path :d="path" class="curve" />
+        <text x="24" :y="HEIGHT - 6">near</text>
+        <text :x="WIDTH - 24" :y="HEIGHT - 6" text-anchor="end">far</text>
+        <text x="4" :y="HEIGHT - 24">soft</text>
+        <text x="4" y="16">hard</text>
+        <circle :cx="x(aim.far)" :cy="y(aim.hard)" r="20" class="aim" />
+        <path class="own" :d="`M${x(at.far) - 13} ${y(at.hard)}h26M${x(at.far)} ${y(at.hard) - 13}v26`" />
+      </svg>
+    </template>
+
+    <h2>{{ WORDS[curve] }}</h2>
+    <p role="status">{{ state }}</p>
+    <p class="soft">
+      Held {{ units.show('length', distanceOf(at)) }} off, {{ airOnPaint(at).toFixed(1) }}&nbsp;m/s on the
+      paint.
+    </p>
+    <Button v-if="microphone.canListen && !hears" @click="microphone.listen">Blow at the microphone</Button>
+    <template v-else-if="hears">
+      <p>The microphone listens: it tells how hard, the curve how far off. Nothing is recorded.</p>
+      <Button @click="microphone.stop">No microphone</Button>
+    </template>
+    <p v-if="deaf" class="alarm" role="alert">{{ deaf }}</p>
+    <p class="soft">Blowing by mouth: rest if you are dizzy.</p>
+  </PlayBench>
 </template>
 
 <style scoped>
-.play {
-  display: grid;
-  grid-template-columns: minmax(0, 600px) minmax(0, 1fr);
-  gap: 24px;
+h2 {
+  margin: 0;
 }
 
 svg {
@@ -222,23 +222,5 @@ svg {
 text {
   font-size: var(--type-note);
   fill: var(--ink-soft);
-}
-
-.act {
-  display: grid;
-  gap: 8px;
-  align-content: start;
-  justify-items: start;
-}
-
-h2,
-p {
-  margin: 0;
-}
-
-@media (width < 900px) {
-  .play {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -9,6 +9,7 @@ import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import FilmBench from '../parts/FilmBench.vue';
 import { useFilm } from '../parts/useFilm.ts';
 import { useHand } from '../parts/useHand.ts';
+import PlayBench from './parts/PlayBench.vue';
 import { AHEAD_CELLS, workedOverBloom } from './parts/drillScenes.ts';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useAhead } from './parts/useAhead.ts';
@@ -92,46 +93,16 @@ const state = computed(() => {
 </script>
 
 <template>
-  <section class="play" aria-label="The pour">
-    <FilmBench :scene="scene" :film="film" :hand="hand" looks />
-    <aside>
-      <p class="step-title">
-        Leave <strong>{{ percent(wanted) }}</strong> of the face open
-      </p>
-      <p role="status">{{ state }}</p>
-      <Button type="primary" :disabled="!isReady || phase === 'stopped'" @click="toggle">
-        {{ phase === 'lying' ? 'Blow' : 'Enough' }}
-      </Button>
-      <p class="soft">Open is the base that shows around the flower.</p>
-    </aside>
-  </section>
+  <PlayBench label="The pour" looks="film">
+    <template #seen><FilmBench :scene="scene" :film="film" :hand="hand" looks /></template>
+
+    <p class="step-title">
+      Leave <strong>{{ percent(wanted) }}</strong> of the face open
+    </p>
+    <p role="status">{{ state }}</p>
+    <Button type="primary" :disabled="!isReady || phase === 'stopped'" @click="toggle">
+      {{ phase === 'lying' ? 'Blow' : 'Enough' }}
+    </Button>
+    <p class="soft">Open is the base that shows around the flower.</p>
+  </PlayBench>
 </template>
-
-<style scoped>
-.play {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 320px;
-  gap: 16px;
-}
-
-.play :deep(.room) {
-  height: min(620px, calc(100vh - 190px));
-}
-
-aside {
-  display: grid;
-  gap: 12px;
-  align-content: start;
-  justify-items: start;
-}
-
-p {
-  margin: 0;
-}
-
-@media (width < 900px) {
-  .play {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

@@ -6,6 +6,7 @@ import { computed, ref } from 'vue';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { useUnits } from '../../../store/units.ts';
 import { COLORS } from '../parts/readyPours.ts';
+import PlayBench from './parts/PlayBench.vue';
 import PuddleBoard from './parts/PuddleBoard.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
@@ -76,52 +77,31 @@ useEventListener(window, 'blur', upright);
 </script>
 
 <template>
-  <section class="play" aria-label="Pour">
-    <div
-      class="board"
-      @pointerdown.prevent="tip"
-      @pointerup="upright"
-      @pointerleave="upright"
-      @pointercancel="upright"
-      @contextmenu.prevent
-    >
-      <PuddleBoard :puddles="puddles" :marks="PLACES" />
-    </div>
-    <div class="act">
-      <p class="step-title" role="status">
-        {{ Math.min(poured.length + 1, PLACES.length) }} of {{ PLACES.length }}:
-        <strong>{{ units.show('mass', 1000 * wantedG, true) }}</strong> each
-      </p>
-      <p class="soft">Hold Space, or hold the board. It takes a moment until paint comes.</p>
-    </div>
-  </section>
+  <PlayBench label="Pour" looks="board">
+    <template #seen>
+      <div
+        class="board"
+        @pointerdown.prevent="tip"
+        @pointerup="upright"
+        @pointerleave="upright"
+        @pointercancel="upright"
+        @contextmenu.prevent
+      >
+        <PuddleBoard :puddles="puddles" :marks="PLACES" />
+      </div>
+    </template>
+
+    <p class="step-title" role="status">
+      {{ Math.min(poured.length + 1, PLACES.length) }} of {{ PLACES.length }}:
+      <strong>{{ units.show('mass', 1000 * wantedG, true) }}</strong> each
+    </p>
+    <p class="soft">Hold Space, or hold the board. It takes a moment until paint comes.</p>
+  </PlayBench>
 </template>
 
 <style scoped>
-.play {
-  display: grid;
-  grid-template-columns: minmax(0, 600px) minmax(0, 1fr);
-  gap: 24px;
-}
-
 .board {
   cursor: pointer;
   touch-action: none;
-}
-
-.act {
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
-
-p {
-  margin: 0;
-}
-
-@media (width < 900px) {
-  .play {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

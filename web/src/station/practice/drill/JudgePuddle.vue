@@ -9,6 +9,7 @@ import QuantityField from '../../../field/QuantityField.vue';
 import { useUnits } from '../../../store/units.ts';
 import { paS } from '../../../words/thickness.ts';
 import { COLORS } from '../parts/readyPours.ts';
+import PlayBench from './parts/PlayBench.vue';
 import PuddleBoard from './parts/PuddleBoard.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
@@ -66,33 +67,20 @@ function say(): void {
 </script>
 
 <template>
-  <section class="play" aria-label="The puddle">
-    <PuddleBoard :puddles="puddles" />
-    <div class="act">
-      <p class="step-title" role="status">{{ now + 1 }} of {{ COUNT }}</p>
-      <p class="soft">Paint of {{ paS(viscosity) }}, {{ stageOf(viscosity).name }}. The board is to scale.</p>
-      <form ref="form" class="say" @submit.prevent="say">
-        <QuantityField v-model="guess" label="It weighs" quantity="mass" :error="problem" autofocus />
-        <Button html-type="submit" type="primary">Say it</Button>
-      </form>
-      <p aria-live="polite" class="last">{{ last }}</p>
-    </div>
-  </section>
+  <PlayBench label="The puddle" looks="board">
+    <template #seen> <PuddleBoard :puddles="puddles" /></template>
+
+    <p class="step-title" role="status">{{ now + 1 }} of {{ COUNT }}</p>
+    <p class="soft">Paint of {{ paS(viscosity) }}, {{ stageOf(viscosity).name }}. The board is to scale.</p>
+    <form ref="form" class="say" @submit.prevent="say">
+      <QuantityField v-model="guess" label="It weighs" quantity="mass" :error="problem" autofocus />
+      <Button html-type="submit" type="primary">Say it</Button>
+    </form>
+    <p aria-live="polite" class="last">{{ last }}</p>
+  </PlayBench>
 </template>
 
 <style scoped>
-.play {
-  display: grid;
-  grid-template-columns: minmax(0, 600px) minmax(0, 1fr);
-  gap: 24px;
-}
-
-.act {
-  display: grid;
-  gap: 12px;
-  align-content: start;
-}
-
 .say {
   display: flex;
   gap: 8px;
@@ -101,15 +89,5 @@ function say(): void {
 
 .last {
   min-height: 1.5em;
-}
-
-p {
-  margin: 0;
-}
-
-@media (width < 900px) {
-  .play {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

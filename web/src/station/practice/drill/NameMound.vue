@@ -12,6 +12,7 @@ import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 
 import { paS } from '../../../words/thickness.ts';
 import { COLORS } from '../parts/readyPours.ts';
+import PlayBench from './parts/PlayBench.vue';
 import WiggleFigure from './parts/WiggleFigure.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
@@ -80,8 +81,8 @@ useShortcuts(
 </script>
 
 <template>
-  <section class="play" aria-label="Name it">
-    <div class="figure">
+  <PlayBench label="Name it" looks="figure">
+    <template #seen>
       <WiggleFigure
         v-if="isLine"
         :viscosity-pa-s="viscosity"
@@ -95,52 +96,33 @@ useShortcuts(
         :color-hex="COLORS[now % COLORS.length]!"
         :bare="!isCalm"
       />
-    </div>
-    <div class="say">
-      <p role="status">
-        <span class="step-title">{{ now + 1 }} of {{ COUNT }}</span>
-        {{ isLine ? 'A line drawn through the film.' : 'A stickful running back.' }}
-      </p>
-      <p v-if="isCalm" class="soft">
-        {{
-          isLine ? 'As it stands 0.4 s after it was drawn.' : 'As it stands while the stickful still runs.'
-        }}
-      </p>
-      <ul aria-label="Stages">
-        <li v-for="(stage, index) in STAGES" :key="stage.name">
-          <button class="plain-button" type="button" @click="say(stage.name)">
-            <strong
-              ><span class="soft">{{ index + 1 }}</span> {{ stage.name }}</strong
-            >
-            <span class="soft">{{ stage.mound }}</span>
-          </button>
-        </li>
-      </ul>
-      <p class="last" aria-live="polite">{{ last }}</p>
-    </div>
-  </section>
+    </template>
+
+    <p role="status">
+      <span class="step-title">{{ now + 1 }} of {{ COUNT }}</span>
+      {{ isLine ? 'A line drawn through the film.' : 'A stickful running back.' }}
+    </p>
+    <p v-if="isCalm" class="soft">
+      {{ isLine ? 'As it stands 0.4 s after it was drawn.' : 'As it stands while the stickful still runs.' }}
+    </p>
+    <ul aria-label="Stages">
+      <li v-for="(stage, index) in STAGES" :key="stage.name">
+        <button class="plain-button" type="button" @click="say(stage.name)">
+          <strong
+            ><span class="soft">{{ index + 1 }}</span> {{ stage.name }}</strong
+          >
+          <span class="soft">{{ stage.mound }}</span>
+        </button>
+      </li>
+    </ul>
+    <p class="last" aria-live="polite">{{ last }}</p>
+  </PlayBench>
 </template>
 
 <style scoped>
-.play {
-  display: grid;
-  grid-template-columns: minmax(0, 420px) minmax(0, 1fr);
-  gap: 24px;
-}
-
-.figure {
-  padding: 12px;
-  background: var(--ice);
-}
-
-.say {
-  display: grid;
-  gap: 8px;
-  align-content: start;
-}
-
 ul {
   display: grid;
+  width: 100%;
   gap: 4px;
   margin: 0;
   padding: 0;
@@ -165,15 +147,5 @@ ul {
 
 .last {
   min-height: 1.5em;
-}
-
-p {
-  margin: 0;
-}
-
-@media (width < 800px) {
-  .play {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

@@ -10,6 +10,7 @@ import { useUnits } from '../../../store/units.ts';
 import FilmBench from '../parts/FilmBench.vue';
 import { useFilm } from '../parts/useFilm.ts';
 import { useHand } from '../parts/useHand.ts';
+import PlayBench from './parts/PlayBench.vue';
 import { AHEAD_CELLS, blownBloom } from './parts/drillScenes.ts';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useAhead } from './parts/useAhead.ts';
@@ -102,47 +103,16 @@ const state = computed(() => {
 </script>
 
 <template>
-  <section class="play" aria-label="The spinner">
-    <FilmBench :scene="scene" :film="film" :hand="hand" looks />
-    <aside>
-      <p class="step-title">{{ rpm }} turns a minute</p>
-      <p role="status">{{ state }}</p>
-      <Button type="primary" :disabled="!isReady || phase === 'stopped'" @click="toggle">
-        {{ phase === 'lying' ? 'Spin' : 'Stop' }}
-      </Button>
-      <p class="soft">
-        The board is seen as it turns with you: what moves is the paint. Fix it on the spinner and stand
-        clear.
-      </p>
-    </aside>
-  </section>
+  <PlayBench label="The spinner" looks="film">
+    <template #seen><FilmBench :scene="scene" :film="film" :hand="hand" looks /></template>
+
+    <p class="step-title">{{ rpm }} turns a minute</p>
+    <p role="status">{{ state }}</p>
+    <Button type="primary" :disabled="!isReady || phase === 'stopped'" @click="toggle">
+      {{ phase === 'lying' ? 'Spin' : 'Stop' }}
+    </Button>
+    <p class="soft">
+      The board is seen as it turns with you: what moves is the paint. Fix it on the spinner and stand clear.
+    </p>
+  </PlayBench>
 </template>
-
-<style scoped>
-.play {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) 320px;
-  gap: 16px;
-}
-
-.play :deep(.room) {
-  height: min(620px, calc(100vh - 190px));
-}
-
-aside {
-  display: grid;
-  gap: 12px;
-  align-content: start;
-  justify-items: start;
-}
-
-p {
-  margin: 0;
-}
-
-@media (width < 900px) {
-  .play {
-    grid-template-columns: minmax(0, 1fr);
-  }
-}
-</style>

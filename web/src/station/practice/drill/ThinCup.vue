@@ -24,6 +24,7 @@ import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { useUnits } from '../../../store/units.ts';
 import { paS } from '../../../words/thickness.ts';
 import { COLORS } from '../parts/readyPours.ts';
+import PlayBench from './parts/PlayBench.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
 
@@ -117,74 +118,54 @@ useShortcuts('Hit the thickness', [
 </script>
 
 <template>
-  <section class="play" aria-label="The cup">
-    <div class="figure">
+  <PlayBench label="The cup" looks="figure">
+    <template #seen>
       <MoundFigure :viscosity-pa-s="viscosity" :seconds="moment" :color-hex="COLORS[1]!" :bare="!isCalm" />
+    </template>
+
+    <p>
+      Wanted: <strong>{{ stageOf(TARGET_PAS).name }}, {{ paS(TARGET_PAS) }}</strong>
+    </p>
+    <table>
+      <tbody>
+        <tr>
+          <th scope="row">Conditioner</th>
+          <td class="numeral">{{ units.show('mass', contents[0]!) }}</td>
+        </tr>
+        <tr>
+          <th scope="row">Paint</th>
+          <td class="numeral">{{ units.show('mass', contents[1]!) }}</td>
+        </tr>
+        <tr>
+          <th scope="row">Water</th>
+          <td class="numeral">{{ units.show('mass', contents[2]!, true) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <form class="stir" @submit.prevent="stirIn">
+      <QuantityField v-model="water" label="Water to stir in" quantity="mass" :error="problem" />
+      <Button html-type="submit">Stir it in</Button>
+    </form>
+    <p v-if="lumps > 0" class="alarm" role="alert">
+      More than {{ Math.round(100 * LUMP_SHARE) }}&nbsp;% of the mix at once: there are lumps in it.
+    </p>
+    <div class="buttons">
+      <Button @click="race">Race it</Button>
+      <Button type="primary" @click="isThere">It is there</Button>
     </div>
-    <div class="act">
-      <p>
-        Wanted: <strong>{{ stageOf(TARGET_PAS).name }}, {{ paS(TARGET_PAS) }}</strong>
-      </p>
-      <table>
-        <tbody>
-          <tr>
-            <th scope="row">Conditioner</th>
-            <td class="numeral">{{ units.show('mass', contents[0]!) }}</td>
-          </tr>
-          <tr>
-            <th scope="row">Paint</th>
-            <td class="numeral">{{ units.show('mass', contents[1]!) }}</td>
-          </tr>
-          <tr>
-            <th scope="row">Water</th>
-            <td class="numeral">{{ units.show('mass', contents[2]!, true) }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <form class="stir" @submit.prevent="stirIn">
-        <QuantityField v-model="water" label="Water to stir in" quantity="mass" :error="problem" />
-        <Button html-type="submit">Stir it in</Button>
-      </form>
-      <p v-if="lumps > 0" class="alarm" role="alert">
-        More than {{ Math.round(100 * LUMP_SHARE) }}&nbsp;% of the mix at once: there are lumps in it.
-      </p>
-      <div class="buttons">
-        <Button @click="race">Race it</Button>
-        <Button type="primary" @click="isThere">It is there</Button>
-      </div>
-      <p role="status">
-        {{ stirred }}
-      </p>
-      <ul v-if="races.length > 0" aria-label="Races">
-        <li v-for="(each, index) in races" :key="index">
-          {{ each.after === 0 ? 'Raced before any water' : `Raced after ${each.after}` }}: {{ paS(each.paS) }}
-          <span class="soft">(a race is good to 12&nbsp;%)</span>
-        </li>
-      </ul>
-    </div>
-  </section>
+    <p role="status">
+      {{ stirred }}
+    </p>
+    <ul v-if="races.length > 0" aria-label="Races">
+      <li v-for="(each, index) in races" :key="index">
+        {{ each.after === 0 ? 'Raced before any water' : `Raced after ${each.after}` }}: {{ paS(each.paS) }}
+        <span class="soft">(a race is good to 12&nbsp;%)</span>
+      </li>
+    </ul>
+  </PlayBench>
 </template>
 
 <style scoped>
-.play {
-  display: grid;
-  grid-template-columns: minmax(0, 420px) minmax(0, 1fr);
-  gap: 24px;
-}
-
-.figure {
-  align-self: start;
-  padding: 12px;
-  background: var(--ice);
-}
-
-.act {
-  display: grid;
-  gap: 12px;
-  align-content: start;
-  justify-items: start;
-}
-
 .stir,
 .buttons {
   display: flex;
@@ -211,15 +192,5 @@ ul {
   margin: 0;
   padding: 0;
   list-style: none;
-}
-
-p {
-  margin: 0;
-}
-
-@media (width < 800px) {
-  .play {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

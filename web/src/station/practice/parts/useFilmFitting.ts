@@ -50,7 +50,8 @@ export function useFilmFitting() {
   async function load(): Promise<void> {
     await devices.ensure();
     const summaries = await allPages((query) => call(api.pieces.list, { query }), 200);
-    const found: Candidate[] = [];    for (const { id, outcome } of summaries) {
+    const found: Candidate[] = [];
+    for (const { id, outcome } of summaries) {
       if (!outcome) continue;
       if (found.length >= MOST_POURS) break;
       const piece = await call(api.pieces.get, { params: { id } });
