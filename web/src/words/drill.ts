@@ -1,4 +1,4 @@
-import type { DrillName, Due } from '@icy-ribbon/core/drill/schedule';
+import { PASSES, SITS, type DrillName, type Due } from '@icy-ribbon/core/drill/schedule';
 import type { Eye } from '@icy-ribbon/core/thickness/reading';
 import dayjs from 'dayjs';
 
@@ -68,7 +68,7 @@ export const DRILL_WORDS: Readonly<Record<DrillName, DrillWords>> = {
 
 /** What a score is worth. */
 export const scoreWords = (score: number): string =>
-  score >= 80 ? 'it sits' : score >= 60 ? 'it passes' : 'once more tomorrow';
+  score >= SITS ? 'it sits' : score >= PASSES ? 'it passes' : 'once more tomorrow';
 
 /** When a drill is due again, by the clock of the page. */
 export function dueWords({ at, isDue }: Due, now: Date = new Date()): string {

@@ -18,8 +18,8 @@ export interface Due {
 
 const DAY_MS = 86_400_000;
 /** From this score on a drill sits, from that on it passes. */
-const SITS = 80;
-const PASSES = 60;
+export const SITS = 80;
+export const PASSES = 60;
 const GROWS_WELL = 2.2;
 const GROWS = 1.3;
 const MOST_DAYS = 60;

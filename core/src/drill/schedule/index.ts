@@ -1,2 +1,2 @@
 export { DRILL_NAMES, points, type DrillAnswer, type DrillName, type DrillResult } from './drills.ts';
-export { dueOf, type Due, type Played } from './due.ts';
+export { dueOf, PASSES, SITS, type Due, type Played } from './due.ts';

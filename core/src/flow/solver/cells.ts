@@ -3,6 +3,7 @@ import { GRAVITY_MS2 } from '../film/level.ts';
 import { between } from './carry.ts';
 import type { FilmFields } from './film.ts';
 import { MARGIN } from './grid.ts';
+import { SeedIndex } from './seedIndex.ts';
 
 /**
  * How a sheet of activator opens: what the grid is too coarse for. All are assumptions of the film model, to be corrected by the artist's
@@ -265,38 +266,4 @@ function roundOff(f: CellSeed['stretch'], share: number): void {
   f[3] += share * (round - f[3]);
   f[1] *= 1 - share;
   f[2] *= 1 - share;
-}
-
-/** Finds seeds near a place. */
-class SeedIndex {
-  readonly #buckets = new Map<number, CellSeed[]>();
-  readonly #edge: number;
-
-  constructor(seeds: readonly CellSeed[], edge: number) {
-    this.#edge = edge;
-    for (const seed of seeds) this.add(seed);
-  }
-
-  add(seed: CellSeed): void {
-    const key = this.#key(Math.floor(seed.x / this.#edge), Math.floor(seed.y / this.#edge));
-    const bucket = this.#buckets.get(key);
-    if (bucket) bucket.push(seed);
-    else this.#buckets.set(key, [seed]);
-  }
-
-  hasWithin(x: number, y: number, distance: number): boolean {
-    const reach = Math.ceil(distance / this.#edge);
-    const [column, row] = [Math.floor(x / this.#edge), Math.floor(y / this.#edge)];
-    for (let down = -reach; down <= reach; down += 1) {
-      for (let across = -reach; across <= reach; across += 1) {
-        const bucket = this.#buckets.get(this.#key(column + across, row + down));
-        if (bucket?.some((seed) => (seed.x - x) ** 2 + (seed.y - y) ** 2 < distance ** 2)) return true;
-      }
-    }
-    return false;
-  }
-
-  #key(column: number, row: number): number {
-    return column * 65_536 + row;
-  }
 }

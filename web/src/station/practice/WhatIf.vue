@@ -20,7 +20,7 @@ import { usePiece } from '../../store/piece/piece.ts';
 import { usePlan } from '../../store/plan/plan.ts';
 import { useUnits } from '../../store/units.ts';
 import { CAUSE_WORDS, causeValueWords } from '../../words/whatIf.ts';
-import SmallPicture from './parts/SmallPicture.vue';
+import SmallPicture from '../../drawing/SmallPicture.vue';
 import { useFilmUnknowns } from '../../store/useFilmUnknowns.ts';
 import { useWhatIf, type WhatIfResult } from './parts/useWhatIf.ts';
 

@@ -10,6 +10,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import { call } from '../../api/client.ts';
 import { ApiProblem } from '../../api/problem.ts';
 import { sayProblem } from '../../notice/notices.ts';
+import { plain } from '../../worker/plain.ts';
 import { checkedCup, plannedCup } from './checkedCup.ts';
 import { costPerG, plannedPaint } from './plannedPaint.ts';
 import { useEquipment } from '../equipment.ts';
@@ -269,9 +270,6 @@ export const usePlan = defineStore('plan', () => {
     tick,
   };
 });
-
-/** Without the proxies of the page's state, so that drawing reads plain values and a worker can take it. */
-export const plain = <Value>(value: Value): Value => JSON.parse(JSON.stringify(value)) as Value;
 
 export const newId = (): string => crypto.randomUUID();
 

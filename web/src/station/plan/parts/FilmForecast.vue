@@ -5,12 +5,14 @@ import { sceneOf } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { proxy } from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
+import SmallPicture from '../../../drawing/SmallPicture.vue';
 import { attempt } from '../../../notice/useTask.ts';
 import { useFilmFit } from '../../../store/filmFit.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { useFilmUnknowns } from '../../../store/useFilmUnknowns.ts';
 import { newFilmWorker } from '../../../worker/film.ts';
+import { plain } from '../../../worker/plain.ts';
 
 /** What the film forecasts of the plan's passes, with what the artist's own pours taught it. */
 const store = usePiece();
@@ -19,15 +21,13 @@ const fit = useFilmFit();
 const unknowns = useFilmUnknowns();
 
 const CELLS = 72;
-const PICTURE_PX = 280;
+const PICTURE_PX = 240;
 
 const worker = shallowRef<ReturnType<typeof newFilmWorker> | null>(null);
 const share = ref(0);
 const wrong = ref('');
 const numbers = shallowRef<RehearsalNumbers | null>(null);
-const picture = ref<HTMLCanvasElement | null>(null);
 const image = shallowRef<ImageData | null>(null);
-const plain = <Value,>(value: Value) => JSON.parse(JSON.stringify(value)) as Value;
 
 const canRun = computed(() => plan.body.passes.length > 0);
 
@@ -69,16 +69,6 @@ watch(
     image.value = null;
   },
 );
-watch(
-  [image, picture],
-  () => {
-    if (!image.value || !picture.value) return;
-    picture.value.width = image.value.width;
-    picture.value.height = image.value.height;
-    picture.value.getContext('2d')?.putImageData(image.value, 0, 0);
-  },
-  { flush: 'post' },
-);
 onBeforeUnmount(stop);
 
 const percent = (value: number) => `${Math.round(100 * value)}\u00a0%`;
@@ -103,7 +93,7 @@ const open = computed(() => {
     <p v-if="wrong" class="alarm" role="alert">{{ wrong }}</p>
     <template v-if="numbers">
       <p role="status">{{ open }}</p>
-      <canvas ref="picture" role="img" aria-label="What the film forecasts"></canvas>
+      <SmallPicture :picture="image" :share="1" label="What the film forecasts" />
       <p v-if="numbers.bare > 0.01" class="look">{{ percent(numbers.bare) }} of the support lies bare.</p>
       <p v-if="!fit.kept?.helps" class="soft">
         How hard you blow is an assumption:
@@ -125,11 +115,6 @@ const open = computed(() => {
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
-}
-
-canvas {
-  width: 200px;
-  max-width: 100%;
 }
 
 p {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PASSES } from '@icy-ribbon/core/drill/schedule';
 import {
   GAP_NAMES,
   gapsTo,
@@ -14,9 +15,10 @@ import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { attempt } from '../../../notice/useTask.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import SmallPicture from '../../../drawing/SmallPicture.vue';
+import { plain } from '../../../worker/plain.ts';
 import FilmBench from '../parts/FilmBench.vue';
 import HandTools from '../parts/HandTools.vue';
-import SmallPicture from '../parts/SmallPicture.vue';
 import { rehearseKeys } from '../parts/rehearseKeys.ts';
 import { useFilm } from '../parts/useFilm.ts';
 import { useHand } from '../parts/useHand.ts';
@@ -64,12 +66,8 @@ onMounted(() => {
     hand.apply();
   });
   void attempt(async () => {
-    const plain = JSON.parse(JSON.stringify([scene, USUAL_UNKNOWNS])) as [
-      typeof scene,
-      typeof USUAL_UNKNOWNS,
-    ];
     target.value = await work((remote, onProgress) =>
-      remote.whole(plain[0], plain[1], DRILL_CELLS, TARGET_PX, onProgress),
+      remote.whole(plain(scene), plain(USUAL_UNKNOWNS), DRILL_CELLS, TARGET_PX, onProgress),
     );
   });
 });
@@ -104,7 +102,7 @@ function finish(): void {
   const flowers =
     props.drill === 'six' ? scoreFlowers(target.value.numbers.flowersMm2, numbers.value.flowersMm2) : null;
   const score = flowers?.score ?? picture;
-  sound.tick(score >= 60);
+  sound.tick(score >= PASSES);
   const widest = [...GAP_NAMES].sort((a, b) => now[b] - now[a])[0]!;
   emit('done', {
     score,

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { DrillRun } from '@icy-ribbon/contract';
+import { PASSES, SITS } from '@icy-ribbon/core/drill/schedule';
 import { useResizeObserver } from '@vueuse/core';
 import dayjs from 'dayjs';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
@@ -11,9 +12,6 @@ const props = defineProps<{ runs: readonly DrillRun[] }>();
 const appearance = useAppearance();
 const frame = ref<HTMLElement | null>(null);
 let plotting: Plotting | undefined;
-
-const SITS = 80;
-const PASSES = 60;
 
 const data = computed(() => {
   const { palette } = appearance;

@@ -16,6 +16,7 @@ import JudgePuddle from './JudgePuddle.vue';
 import NameMound from './NameMound.vue';
 import StopSpin from './StopSpin.vue';
 import ThinCup from './ThinCup.vue';
+import { DRILL_SCENES } from './parts/drillScenes.ts';
 import type { PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
 
@@ -31,7 +32,6 @@ const PLAYS: Readonly<Record<DrillName, Component>> = {
 };
 const name = computed(() => DRILL_NAMES.find((each) => each === props.drill));
 const words = computed(() => name.value && DRILL_WORDS[name.value]);
-const takesName = new Set<DrillName>(['crescent', 'fan', 'bloom', 'six']);
 
 /** Counts up with every play: a new one begins afresh. */
 const play = ref(0);
@@ -95,7 +95,7 @@ useShortcuts('Drill', [
       :is="PLAYS[name]"
       v-else
       :key="`${name} ${play}`"
-      v-bind="takesName.has(name) ? { drill: name } : {}"
+      v-bind="name in DRILL_SCENES ? { drill: name } : {}"
       @done="keep"
     />
     <DrillChart v-if="runs.length > 0" :runs="runs" />

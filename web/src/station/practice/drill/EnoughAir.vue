@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PASSES } from '@icy-ribbon/core/drill/schedule';
 import { bestPass, scoreStop } from '@icy-ribbon/core/drill/film';
 import { airTool, type AirTool } from '@icy-ribbon/core/flow/air';
 import { USUAL_UNKNOWNS } from '@icy-ribbon/core/piece/rehearse';
@@ -6,6 +7,7 @@ import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import { attempt } from '../../../notice/useTask.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import { plain } from '../../../worker/plain.ts';
 import FilmBench from '../parts/FilmBench.vue';
 import { useFilm } from '../parts/useFilm.ts';
 import { useHand } from '../parts/useHand.ts';
@@ -30,7 +32,6 @@ const { isReady, task } = film;
 const { share, work } = useAhead();
 const phase = ref<'lying' | 'blowing' | 'stopped'>('lying');
 const blown = ref(0);
-const plain = <Value,>(value: Value) => JSON.parse(JSON.stringify(value)) as Value;
 
 /** What it is after each breath, worked out beside the play. */
 const passes = work((remote, onProgress) =>
@@ -68,7 +69,7 @@ async function enough(): Promise<void> {
     }));
     const best = bestPass(after, wanted);
     const score = scoreStop(blown.value, best);
-    sound.tick(score >= 60);
+    sound.tick(score >= PASSES);
     emit('done', {
       score,
       answers: [],

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PASSES } from '@icy-ribbon/core/drill/schedule';
 import { bestTurn, scoreWithin } from '@icy-ribbon/core/drill/film';
 import { airTool, type AirTool } from '@icy-ribbon/core/flow/air';
 import { NO_PUSH, USUAL_UNKNOWNS } from '@icy-ribbon/core/piece/rehearse';
@@ -7,6 +8,7 @@ import { computed, onMounted, ref } from 'vue';
 import { attempt } from '../../../notice/useTask.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { useUnits } from '../../../store/units.ts';
+import { plain } from '../../../worker/plain.ts';
 import FilmBench from '../parts/FilmBench.vue';
 import { useFilm } from '../parts/useFilm.ts';
 import { useHand } from '../parts/useHand.ts';
@@ -36,7 +38,6 @@ const { share, work } = useAhead();
 const phase = ref<'lying' | 'turning' | 'stopped'>('lying');
 let beganAt = 0;
 const stoppedAfter = ref(0);
-const plain = <Value,>(value: Value) => JSON.parse(JSON.stringify(value)) as Value;
 
 /** When it should have been stopped, worked out beside the play. */
 const rightTime = work(async (remote, onProgress) => {
@@ -76,7 +77,7 @@ async function stop(): Promise<void> {
   await attempt(async () => {
     const best = await rightTime;
     const score = scoreWithin(stoppedAfter.value, best);
-    sound.tick(score >= 60);
+    sound.tick(score >= PASSES);
     const after = stoppedAfter.value;
     const when = after < best.from ? 'too early' : after > best.to ? 'too late' : 'in time';
     emit('done', {
@@ -85,7 +86,7 @@ async function stop(): Promise<void> {
       measures: { stopped: after, from: best.from, to: best.to, rpm },
       words: [
         `Stopped after ${after.toFixed(1)}\u00a0s, ${when}: at ${rpm} turns a minute the flower is as wide as it gets from ${best.from.toFixed(1)} to ${best.to.toFixed(1)}\u00a0s.`,
-        `${units.show('depth', numbers.value?.middleMm ?? 0)} are left in the middle, ${units.show('volume', numbers.value?.drippedMl ?? 0)} ran off. To see what is left to run, tip the board: if the middle still moves, there is paint to lose.`,
+        `${units.show('depth', numbers.value?.middleMm ?? 0)} are left in the middle, ${units.show('volume', numbers.value?.drippedMl ?? 0)} ran off; cells are drawn out by ${Math.round(100 * (numbers.value?.cells.warp ?? 0))}\u00a0%. To see what is left to run, tip the board: if the middle still moves, there is paint to lose.`,
       ],
     });
   });

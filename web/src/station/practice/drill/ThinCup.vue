@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { PASSES } from '@icy-ribbon/core/drill/schedule';
 import { seededRandom } from '@icy-ribbon/core/base/random';
 import {
   advisedPlay,
@@ -88,7 +89,7 @@ function isThere(): void {
   };
   const advised = advisedPlay(cup, random);
   const { score, lumps: lumpy, isTooFar } = scoreThinning(play, advised);
-  sound.tick(score >= 60);
+  sound.tick(score >= PASSES);
   const end = (offLn: number) => paS(TARGET_PAS * Math.exp(offLn));
   const took = (count: number) => (count === 1 ? 'one addition' : `${count} additions`);
   const answer = Math.round(100 * Math.abs(cup.answer - 1));

@@ -14,6 +14,7 @@ import { proxy } from 'comlink';
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { newFilmWorker } from '../../../worker/film.ts';
+import { plain } from '../../../worker/plain.ts';
 import type { FilmMoment, MeasuredRehearsal } from '../../../worker/film.worker.ts';
 
 /** What the film is doing of itself. */
@@ -71,10 +72,8 @@ export function useFilm() {
     task.value = null;
     strokes = null;
     push = NO_PUSH;
-    // A copy: what a page watches cannot be sent to a worker.
-    const [scene, unknowns] = JSON.parse(JSON.stringify([given, with_])) as [Scene, FilmUnknowns];
     await inTurn(async () => {
-      await ask(scene, unknowns);
+      await ask(plain(given), plain(with_));
       show(await remote.look(cutAtMm.value));
     });
     isReady.value = true;

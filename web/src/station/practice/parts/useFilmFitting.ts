@@ -18,6 +18,7 @@ import { allPages } from '../../../api/allPages.ts';
 import { call } from '../../../api/client.ts';
 import { useDevices } from '../../../store/devices.ts';
 import { newFilmWorker } from '../../../worker/film.ts';
+import { plain } from '../../../worker/plain.ts';
 
 /** A pour that can be fitted to. */
 interface Candidate extends MeasuredPour {
@@ -29,8 +30,6 @@ const TRIAL_CELLS = 60;
 const MOST_WORKERS = 4;
 /** The newest pours tell what the hand does now; more would take too long. */
 const MOST_POURS = 60;
-
-const plain = <Value>(value: Value) => JSON.parse(JSON.stringify(value)) as Value;
 
 /** Fits the film's unknowns to the measured pours: what it takes, how far it is, what came out. */
 export function useFilmFitting() {

@@ -9,6 +9,7 @@ import {
 import { proxy } from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { newFilmWorker } from '../../../worker/film.ts';
+import { plain } from '../../../worker/plain.ts';
 
 /** One run: its picture and numbers when it is done. */
 export interface WhatIfResult {
@@ -30,9 +31,6 @@ export function useWhatIf() {
   const estimateS = ref<number | null>(null);
   let workers: ReturnType<typeof newFilmWorker>[] = [];
   const side = Math.max(1, Math.min(MOST_WORKERS, (navigator.hardwareConcurrency || 2) - 1));
-
-  /** A copy: what a page watches cannot be sent to a worker. */
-  const plain = <Value>(value: Value) => JSON.parse(JSON.stringify(value)) as Value;
 
   /** How long all of it will take, tried on the first. */
   async function estimate(scenes: readonly Scene[], unknowns: FilmUnknowns = USUAL_UNKNOWNS): Promise<void> {
