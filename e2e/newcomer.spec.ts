@@ -57,10 +57,12 @@ test('five cups from nothing take seven clicks, and are big enough for the suppo
   }
   expect(clicks).toBe(7);
   const pieceId = page.url().split('/').at(-1)!;
-  const { mixes } = await send<Json & Planned>(studio, 'GET', `/api/pieces/${pieceId}`);
-  const grams = mixes.map(
-    ({ ingredients }) => ingredients.reduce((sum, each) => sum + each.targetMg, 0) / 1000,
-  );
+  const weighed = async () =>
+    (await send<Json & Planned>(studio, 'GET', `/api/pieces/${pieceId}`)).mixes.map(
+      ({ ingredients }) => ingredients.reduce((sum, each) => sum + each.targetMg, 0) / 1000,
+    );
+  await expect.poll(weighed).toHaveLength(5);
+  const grams = await weighed();
   expect(grams[0]).toBeGreaterThan(50);
   expect(new Set(grams.slice(1)).size).toBe(1);
 
