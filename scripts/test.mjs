@@ -84,7 +84,7 @@ function browserTests(chromium) {
   return { passed: succeeded, failed: passed ? failed : Math.max(1, failed) };
 }
 
-/** The demo studio, painted and measured once for all tests; gives its folder. */
+/** The demo studio, made once for all tests; gives its folder. */
 function makeDemo() {
   const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-test-demo-'));
   const server = spawn(process.execPath, [join(ROOT, 'server/bundle/main.js')], {

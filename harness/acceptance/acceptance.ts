@@ -9,10 +9,10 @@ import {
 } from '@icy-ribbon/core/picture';
 import { seededRandom } from '@icy-ribbon/core/base/random';
 import sharp from 'sharp';
-import { paintScene } from '../../server/src/standin/camera/paint.ts';
-import type { Scene } from '../../server/src/standin/camera/scene.ts';
+import { paintScene } from '../../server/src/testing/painter/paint.ts';
+import type { Scene } from '../../server/src/testing/painter/scene.ts';
 import { casualShot, shoot, type Shot } from '../../server/src/standin/camera/shoot.ts';
-import { truthOf, type TrueCell } from '../../server/src/standin/camera/truth.ts';
+import { truthOf, type TrueCell } from '../../server/src/testing/painter/truth.ts';
 import { decodePhoto } from '../../server/src/photo/decode.ts';
 
 /** A photo with what is truly on it. */

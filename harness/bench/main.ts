@@ -25,7 +25,7 @@ import { stockStarterShelf } from '../../server/src/material/starter.ts';
 import { refreshFacts } from '../../server/src/piece/evaluate.ts';
 import { listPieces } from '../../server/src/piece/list.ts';
 import { toCsv } from '../../server/src/piece/csv.ts';
-import { paintScene } from '../../server/src/standin/camera/paint.ts';
+import { paintScene } from '../../server/src/testing/painter/paint.ts';
 import { freshPhoto, measureKnown, missesOf } from '../acceptance/acceptance.ts';
 import { listNumbers } from '../../server/src/result/numbers.queries.ts';
 import { measure, table } from './measure.ts';

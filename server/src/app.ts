@@ -98,12 +98,14 @@ export interface StudioParts {
   readonly tasks: Tasks;
   readonly jobs: ImportJobs;
   readonly dataFolder: string;
+  readonly demoFolder: string;
   /** Comes before everything that is deleted. */
   readonly beforeDeleting: express.RequestHandler;
 }
 
 /** The routes of an open studio. */
-export function studioRouter({ db, files, tasks, jobs, dataFolder, beforeDeleting }: StudioParts): Router {
+export function studioRouter(parts: StudioParts): Router {
+  const { db, files, tasks, jobs, dataFolder, demoFolder, beforeDeleting } = parts;
   const router = express.Router();
   router.use(beforeDeleting);
   importRoutes(router, jobs, dataFolder);
@@ -116,7 +118,7 @@ export function studioRouter({ db, files, tasks, jobs, dataFolder, beforeDeletin
   supportRoutes(router, db);
   csvRoutes(router, tasks);
   pieceRoutes(router, db, tasks);
-  sampleRoutes(router, db, files, tasks);
+  sampleRoutes(router, parts, demoFolder);
   mixRoutes(router, db, tasks);
   readingRoutes(router, db);
   calibrationRoutes(router, db);

@@ -7,6 +7,8 @@ export interface Config {
   readonly port: number;
   readonly dataFolder: string;
   readonly webFolder: string;
+  /** Where the photos of the demo's pours lie. */
+  readonly demoFolder: string;
   readonly demo: boolean;
   /** Needed as soon as the server can be reached from another device. */
   readonly passphrase: string | null;
@@ -42,6 +44,7 @@ export function readConfig(env: Record<string, string | undefined>, packageFolde
     port,
     dataFolder: resolve(env.ICY_RIBBON_DATA || join(homedir(), '.icy-ribbon')),
     webFolder: resolve(packageFolder, '../web/dist'),
+    demoFolder: resolve(packageFolder, 'demo'),
     demo: env.ICY_RIBBON_DEMO === '1',
     passphrase,
     allowedHosts: (env.ICY_RIBBON_HOSTS ?? '')

@@ -34,7 +34,9 @@ async function start(): Promise<void> {
     seed: Date.now(),
     makeTasks: threadedTasks,
     fill: (db, files, tasks) =>
-      demo ? demo.fillDemo(db, files, tasks, { now: new Date(), say }) : stockStarterShelf(db),
+      demo
+        ? demo.fillDemo(db, files, tasks, { now: new Date(), say, pictures: config.demoFolder })
+        : stockStarterShelf(db),
   });
   if (studio.migratedFrom) say(`The data had an older form; a copy was kept: ${studio.migratedFrom}`);
   if (studio.trouble) await sayTrouble(studio);

@@ -101,7 +101,8 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
       await options.fill(db, files, tasks);
       const jobs = importJobs(tasks, () => backUp('before-import', file).then(() => undefined), faulty);
       const beforeDeleting = deletionGuard(() => backUp('before-deleting', file));
-      const router = studioRouter({ db, files, tasks, jobs, beforeDeleting, dataFolder: config.dataFolder });
+      const { dataFolder, demoFolder } = config;
+      const router = studioRouter({ db, files, tasks, jobs, beforeDeleting, dataFolder, demoFolder });
       opened = { db, file, tasks, jobs, router };
       if (isRestoring) tasks.warmUp();
       trouble = undefined;

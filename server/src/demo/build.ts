@@ -17,13 +17,13 @@ import { pourRecordOf, type PourRecord } from '@icy-ribbon/core/judgement/outcom
 import type { MaterialKind } from '@icy-ribbon/core/paint/material';
 import { cupState, weighingSteps } from '@icy-ribbon/core/paint/mix';
 import { findSchool, recipesFor, SCHOOLS } from '@icy-ribbon/core/paint/recipe';
-import { gaussian, seededRandom, seededUuid, type Random } from '@icy-ribbon/core/base/random';
+import { gaussian, type Random } from '@icy-ribbon/core/base/random';
 import type { LaidShape } from '@icy-ribbon/core/piece/event';
 import { paintedArea } from '@icy-ribbon/core/piece/support';
-import type { CupRole } from '@icy-ribbon/core/paint/stage';
+import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
 import { recipeSnapshot } from '../mix/mix.create.ts';
 import { planIngredients } from '../mix/plan.ts';
-import type { DemoPicture, DemoShot } from './photograph.ts';
+import type { DemoPicture, DemoShot } from './pictures.ts';
 import { demoPlan } from './plan.ts';
 import type { DemoPiece } from './scenario.ts';
 import type { DemoPaintName } from './shelf.ts';
@@ -41,24 +41,24 @@ export interface DemoStock {
 
 export interface DemoTools {
   readonly now: Date;
+  /** The hand at the scale and the room, by lot. */
   readonly random: Random;
-  readonly megapixels: number;
+  readonly makeId: () => string;
   readonly photograph: (shot: DemoShot) => Promise<DemoPicture>;
 }
 
 /**
- * Works out one piece of the scenario: its cups by core, its log, its photos by the painter. Everything that is drawn by
+ * Works out one piece of the scenario: its cups by core, its log, its photos by the camera stand-in. Everything that is drawn by
  * lot is drawn before the photos are waited for, so that many pieces can be made at once and come out the same.
  */
 export async function buildDemoPiece(
   told: DemoPiece,
   stock: DemoStock,
-  { now, random, megapixels, photograph }: DemoTools,
+  { now, random, makeId, photograph }: DemoTools,
 ): Promise<PieceDocument> {
   const clock = makeClock(new Date(now.getTime() - told.startedDaysAgo * DAY_MS));
   const reached = (stage: DemoPiece['until']) =>
     STAGES_IN_ORDER.indexOf(told.until) >= STAGES_IN_ORDER.indexOf(stage);
-  const makeId = () => seededUuid(random);
   const startedAt = clock(0);
   const record = { version: 1, createdAt: startedAt, updatedAt: startedAt, deletedAt: null };
   const pieceId = makeId();
@@ -89,11 +89,11 @@ export async function buildDemoPiece(
   const mixes = planned.map((mix, index) => {
     const weighed = reached('mixed') || (reached('weighing') && index < 3);
     const unfinished = !reached('mixed') && index === 2;
-    return weighed ? weighIn(mix, told, unfinished, clock, random) : mix;
+    return weighed ? weighIn(mix, told, unfinished, { clock, random, makeId }) : mix;
   });
   const readings = reached('laid') ? testCups(mixes, { temperatureC: 21 }, clock, makeId, random) : [];
   const events: PourEvent[] = [];
-  if (reached('laid')) events.push(...layDown(mixes, stock.support, clock, makeId, random));
+  if (reached('laid')) events.push(...layDown(told.technique, mixes, stock.support, clock, makeId, random));
   if (reached('blown')) events.push(...workTheAir(told, clock, makeId));
   const photoId = makeId();
   const piece: Piece = {
@@ -117,7 +117,7 @@ export async function buildDemoPiece(
     rehearsals: [],
     judgement: null,
   };
-  const shots = reached('photo') ? shotsOf(piece, photoId, told, { random, megapixels, clock }) : [];
+  const shots = reached('photo') ? shotsOf(piece, photoId, told, { random, makeId, clock }) : [];
   const judgedAt = clock(60);
   const faultIds = (told.faults ?? []).map(makeId);
   const pictures = await Promise.all(
@@ -155,10 +155,10 @@ function makeClock(start: Date): (minutes: number) => string {
 
 function planCups(told: DemoPiece, stock: DemoStock) {
   const { faceCm2, sidesCm2 } = paintedArea(stock.support);
-  const baseG = told.technique === 'dutch' ? 0.13 * (faceCm2 + sidesCm2) : 0.16 * faceCm2;
+  const baseG = told.technique === 'dutch' ? 0.16 * (faceCm2 + sidesCm2) : 0.16 * faceCm2;
   // A planned bloom is mixed as its plan asks.
   const bloomShare = told.layout ? 0.115 : 0.1;
-  const colorG = ((told.technique === 'dutch' ? 0.07 : bloomShare) * faceCm2) / told.colors.length;
+  const colorG = ((told.technique === 'dutch' ? 0.035 : bloomShare) * faceCm2) / told.colors.length;
   const cup = (role: CupRole, paint: Material, grams: number) => ({
     role,
     paint,
@@ -167,7 +167,9 @@ function planCups(told: DemoPiece, stock: DemoStock) {
   });
   return [
     cup(told.technique === 'dutch' ? 'base' : 'pillow', stock.paints[told.base], baseG),
-    ...told.colors.map((name) => cup('color', stock.paints[name], Math.max(12, colorG))),
+    ...told.colors.map((name) =>
+      cup('color', stock.paints[name], Math.max(told.technique === 'dutch' ? 5 : 12, colorG)),
+    ),
     ...(told.activator
       ? [
           cup(
@@ -175,7 +177,7 @@ function planCups(told: DemoPiece, stock: DemoStock) {
             stock.paints[told.activator],
             Math.max(
               4,
-              0.012 * faceCm2 * (told.activatorDose ?? 1) * (0.75 + 0.25 * (told.activatorThinner ?? 1)),
+              0.008 * faceCm2 * (told.activatorDose ?? 1) * (0.75 + 0.25 * (told.activatorThinner ?? 1)),
             ),
           ),
         ]
@@ -188,8 +190,7 @@ function weighIn(
   mix: Mix,
   told: DemoPiece,
   unfinished: boolean,
-  clock: (minutes: number) => string,
-  random: Random,
+  { clock, random, makeId }: Pick<DemoTools, 'random' | 'makeId'> & { clock: (minutes: number) => string },
 ): Mix {
   const steps = weighingSteps(mix.ingredients);
   const additions = steps.slice(0, unfinished ? 2 : undefined).map((step, index): Addition => {
@@ -199,7 +200,7 @@ function weighIn(
     const aimMg = step.mg * (ingredient?.role === 'water' ? told.waterShare : thinner);
     const mg = Math.round((aimMg + Math.max(20, 0.006 * aimMg) * gaussian(random)) / 50) * 50;
     return {
-      id: seededUuid(random),
+      id: makeId(),
       ingredientId: step.ingredientId,
       mg,
       source: 'scale',
@@ -212,6 +213,7 @@ function weighIn(
 }
 
 function layDown(
+  technique: Technique,
   mixes: readonly Mix[],
   support: Support,
   clock: (minutes: number) => string,
@@ -229,11 +231,11 @@ function layDown(
   };
   const { widthMm, heightMm } = support;
   const [across, down] = [(share: number) => share * widthMm, (share: number) => share * heightMm];
-  const isBloom = mixes.some(({ role }) => role === 'activator');
+  const isBloom = technique === 'bloom';
   const itemId = 'laid';
-  /** A base over the face; a bloom as one pile, the colors of a Dutch pour as one ribbon through the middle. */
+  /** A base or a pillow over the face; a bloom as one pile, the colors of a Dutch pour as one ribbon through the middle. */
   const liesAs = (role: CupRole): LaidShape =>
-    role === 'base'
+    role === 'base' || role === 'pillow'
       ? { kind: 'face', pattern: 'one', area: 0, seam: null }
       : isBloom
         ? {
@@ -241,8 +243,8 @@ function layDown(
             footprintMm: Math.round(0.62 * Math.min(widthMm, heightMm)),
           }
         : {
-            ...{ kind: 'ribbon', itemId, start: { x: across(0.28), y: down(0.72) } },
-            ...{ control: { x: across(0.5), y: down(0.5) }, end: { x: across(0.72), y: down(0.28) } },
+            ...{ kind: 'ribbon', itemId, start: { x: across(0.22), y: down(0.54) } },
+            ...{ control: { x: across(0.5), y: down(0.49) }, end: { x: across(0.78), y: down(0.54) } },
           };
   return [
     room,
@@ -264,8 +266,9 @@ function workTheAir(told: DemoPiece, clock: (minutes: number) => string, makeId:
   const at = (minutes: number) => ({ id: makeId(), at: clock(minutes) });
   const torch = (): PourEvent => ({ ...at(0.5), kind: 'torch', data: { seconds: 4 } });
   const events: PourEvent[] = Array.from({ length: told.torches ?? 1 }, torch);
-  for (const pass of told.passes) {
-    events.push({ ...at(0.5), kind: 'pass', data: { ...pass, from: startOf(pass.directionDeg) } });
+  for (const { from, ...pass } of told.passes) {
+    const place = from ? { x: from[0], y: from[1] } : startOf(pass.directionDeg);
+    events.push({ ...at(0.5), kind: 'pass', data: { ...pass, from: place } });
   }
   const seconds = told.waitSeconds ?? 90;
   events.push({ ...at(seconds / 60), kind: 'wait', data: { seconds, forWhat: 'cells' } });
@@ -291,17 +294,16 @@ function shotsOf(
   piece: Piece,
   firstId: string,
   told: DemoPiece,
-  { random, megapixels, clock }: { random: Random; megapixels: number; clock: (minutes: number) => string },
+  { random, makeId, clock }: { random: Random; makeId: () => string; clock: (minutes: number) => string },
 ): (DemoShot & { readonly id: string })[] {
   const record = trueRecord(piece);
   const seed = Math.floor(random() * 1e6);
   const states = told.twice ? PHOTO_STATES : ([told.startedDaysAgo > 8 ? 'dry' : 'wet'] as const);
-  const further = seededRandom(seed);
   const { mixes, support } = piece;
   return states.map((moment, index) => ({
-    ...{ record, piece: { mixes, support }, seed, megapixels, moment },
+    ...{ name: told.name, record, piece: { mixes, support }, seed, moment },
     takenAt: clock(20),
-    id: index === 0 ? firstId : seededUuid(further),
+    id: index === 0 ? firstId : makeId(),
   }));
 }
 
@@ -332,7 +334,7 @@ function trueRecord(piece: Piece): PourRecord {
 
 /** The studio's judgement follows what was measured, and what went wrong. */
 function judge(
-  { cells, lacing, negativeSpace, mud }: Measurement,
+  { cells, lacing, negativeSpace, mud, shares, base }: Measurement,
   told: DemoPiece,
   faultIds: readonly string[],
 ): Omit<JudgementPut, 'version'> {
@@ -340,8 +342,14 @@ function judge(
   const colored = 1 - negativeSpace;
   const laced = lacing.areaShare / Math.max(0.01, colored);
   const faults = told.faults ?? [];
-  const good =
-    3 + (laced > 0.06 ? 1 : 0) + (cells.perCm2 > 0.5 ? 1 : 0) - (mud > 0.04 ? 1 : 0) - faults.length;
+  // A bloom is liked for its net and its cells, a Dutch pour for colors that all show on enough of its base.
+  const shown = Object.entries(shares).flatMap(([name, share]) => (name === base ? [] : [share]));
+  const least = Math.min(...shown) * shown.length;
+  const likes =
+    told.technique === 'bloom'
+      ? [laced > 0.06, cells.perCm2 > 0.5]
+      : [least > 0.4 * colored, negativeSpace > 0.5 && negativeSpace < 0.75];
+  const good = 3 + likes.filter(Boolean).length - (mud > 0.04 ? 1 : 0) - faults.length;
   const rating = Math.min(5, Math.max(1, good));
   return {
     rating,

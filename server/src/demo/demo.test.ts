@@ -1,10 +1,10 @@
 import { cpSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { pieceDocumentSchema, type PieceSummary, type PourCells } from '@icy-ribbon/contract';
+import { pieceDocumentSchema, type Piece, type PieceSummary, type PourCells } from '@icy-ribbon/contract';
 import { forecastError } from '@icy-ribbon/core/judgement/cells';
 import { photoFiles } from '../photo/files.ts';
-import { openStudio, type Studio } from '../testing/studio.ts';
+import { DEMO_FOLDER, openStudio, type Studio } from '../testing/studio.ts';
 import { inPlaceTasks } from '../task/inPlace.ts';
 import { fillDemo } from './fill.ts';
 import { SCENARIO } from './scenario.ts';
@@ -23,7 +23,7 @@ async function demoStudio(): Promise<Studio> {
 beforeAll(async () => {
   studio = await demoStudio();
   const files = photoFiles(studio.folder);
-  const options = { now: new Date(), say: () => undefined, megapixels: 0.25 };
+  const options = { now: new Date(), say: () => undefined, pictures: DEMO_FOLDER };
   const tasks = inPlaceTasks(studio.db, studio.folder);
   await fillDemo(studio.db, files, tasks, options);
   await fillDemo(studio.db, files, tasks, options);
@@ -54,9 +54,21 @@ it('nothing was laid that was not mixed, and every photo can be seen', async () 
   }
 });
 
-it('in this world the over-watered pour is muddier than the measured one', () => {
-  const mud = (name: string) => pieces.find((piece) => piece.name === name)?.judgement?.mud ?? -1;
-  expect(mud('First low water')).toBeGreaterThan(mud('Slate fan'));
+it('in this world more activator shows more of it, and air that is steep and near digs to the support', async () => {
+  const measured = async (name: string) => {
+    const { id } = pieces.find((piece) => piece.name === name)!;
+    const { body } = await studio.http.get(`/api/pieces/${id}`).expect(200);
+    const { mixes, photos } = body as Piece;
+    const activator = mixes.find(({ role }) => role === 'activator')!;
+    return { of: photos[0]!.measurement!, activator: photos[0]!.measurement!.shares[activator.name]! };
+  };
+  const [little, usual, much] = await Promise.all(
+    ['Small bloom 1', 'Small bloom 3', 'Small bloom 5'].map(measured),
+  );
+  expect(little!.activator).toBeLessThan(usual!.activator);
+  expect(usual!.activator).toBeLessThan(much!.activator);
+  const dug = await measured('Small bloom 8');
+  expect(dug.of.cells.perCm2).toBeLessThan(0.3 * usual!.of.cells.perCm2);
 });
 
 it('its measured pours bring the forecast of cells nearer than the law alone, each left out in turn', async () => {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import { mkdir, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Material } from '@icy-ribbon/contract';
+import type { Material, PieceDocument } from '@icy-ribbon/contract';
 import type { MaterialKind } from '@icy-ribbon/core/paint/material';
 import { seededRandom, seededUuid } from '@icy-ribbon/core/base/random';
 import SqliteFile from 'better-sqlite3';
@@ -14,9 +14,9 @@ import { stockStarterShelf, UNCOUNTED } from '../material/starter.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 import { createSupport, listSupports } from '../support/support.queries.ts';
 import type { Tasks } from '../task/threads.ts';
-import { buildDemoPiece } from './build.ts';
+import { buildDemoPiece, type DemoTools } from './build.ts';
 import { fillCare } from './fillCare.ts';
-import type { DemoShot } from './photograph.ts';
+import { demoPictures } from './pictures.ts';
 import { SCENARIO } from './scenario.ts';
 import {
   DEMO_MEDIA,
@@ -28,32 +28,26 @@ import {
 } from './shelf.ts';
 
 const SEED = 20_260_301;
-const PHOTO_MEGAPIXELS = 1.1;
+
 /**
  * Readies a new database: the starter shelf always, and the invented studio's pieces when nothing is there
  * yet.
+ *
+ * @param options.pictures folder of the photos of its pours
  */
 export async function fillDemo(
   db: Db,
   files: PhotoFiles,
   tasks: Tasks,
-  options: { now: Date; say: (line: string) => void; megapixels?: number },
+  options: { now: Date; say: (line: string) => void; pictures: string },
 ): Promise<void> {
   await stockStarterShelf(db);
   const used = await db.selectFrom('piece').select('id').limit(1).executeTakeFirst();
   if (used) return;
   await markDemo(db, 'filling');
-  options.say('Making the demo studio (one to three minutes) ...');
-  const random = seededRandom(SEED);
-  const megapixels = options.megapixels ?? PHOTO_MEGAPIXELS;
-  const makeId = () => seededUuid(random);
-  const stock = await db.transaction().execute((trx) => stockShelf(trx, makeId));
-  const photograph = (shot: DemoShot) => tasks.run('photographDemo', shot);
-  const tools = { now: options.now, random, megapixels, photograph };
-  const documents = SCENARIO.map((told) =>
-    buildDemoPiece(told, { ...stock, support: stock.supports[told.support] }, tools),
-  );
-  for (const document of await Promise.all(documents)) {
+  options.say('Making the demo studio ...');
+  const { take } = demoPictures(options.pictures);
+  for (const document of await demoDocuments(db, options.now, take)) {
     await mkdir(files.incoming, { recursive: true });
     const path = join(files.incoming, `${randomUUID()}.part`);
     await writeFile(path, JSON.stringify(document));
@@ -62,6 +56,21 @@ export async function fillDemo(
   }
   await fillCare(db, options.now);
   await markDemo(db, 'whole');
+}
+
+/** Puts what the demo needs on the shelf; @returns its pieces, oldest first */
+export async function demoDocuments(
+  db: Db,
+  now: Date,
+  photograph: DemoTools['photograph'],
+): Promise<PieceDocument[]> {
+  const random = seededRandom(SEED);
+  const makeId = () => seededUuid(random);
+  const stock = await db.transaction().execute((trx) => stockShelf(trx, makeId));
+  const tools = { now, random, makeId, photograph };
+  return Promise.all(
+    SCENARIO.map((told) => buildDemoPiece(told, { ...stock, support: stock.supports[told.support] }, tools)),
+  );
 }
 
 const DEMO_KEY = 'demo';

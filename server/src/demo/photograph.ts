@@ -1,33 +1,19 @@
-import type { Measurement, PhotoDetail, PhotoState, Piece } from '@icy-ribbon/contract';
-import type { PourRecord } from '@icy-ribbon/core/judgement/outcome';
+import type { Rehearsal } from '@icy-ribbon/core/piece/rehearse';
 import { decodePhoto } from '../photo/decode.ts';
 import { hashOf } from '../photo/files.ts';
 import { measureCups } from '../photo/measureCups.ts';
-import { photographPour } from '../standin/camera/camera.ts';
+import { photographFilm } from '../standin/camera/camera.ts';
+import type { DemoPicture, DemoShot } from './pictures.ts';
 
-/** One photo that the camera's stand-in shall take of a pour. */
-export interface DemoShot {
-  /** The pour as it truly was. */
-  readonly record: PourRecord;
-  readonly piece: Pick<Piece, 'mixes' | 'support'>;
-  readonly seed: number;
-  readonly megapixels: number;
-  readonly moment: PhotoState;
-  readonly takenAt: string;
-}
+/** Large enough for cells of two millimeters on a large panel, small enough to keep. */
+const MEGAPIXELS = 1.5;
 
-export interface DemoPicture {
-  readonly jpeg: Uint8Array;
-  readonly hash: string;
-  readonly widthPx: number;
-  readonly heightPx: number;
-  readonly measurement: Measurement;
-  readonly detail: PhotoDetail;
-}
-
-/** The photo, a gray card beside the piece, measured as the page would measure it. */
-export async function photographDemo({ record, piece, takenAt, ...shot }: DemoShot): Promise<DemoPicture> {
-  const { jpeg, ...frame } = await photographPour(record, shot);
+/** A photo of a pour of the demo, a gray card beside the piece, measured as the page would measure it. */
+export async function photographDemo(
+  film: Rehearsal,
+  { piece, takenAt, seed, moment }: DemoShot,
+): Promise<DemoPicture> {
+  const { jpeg, ...frame } = await photographFilm(film, { seed, moment, megapixels: MEGAPIXELS });
   const pixels = await decodePhoto(jpeg);
   const { widthPx, heightPx } = pixels;
   return { jpeg, hash: hashOf(jpeg), widthPx, heightPx, ...measureCups(pixels, piece, frame, takenAt) };

@@ -4,11 +4,17 @@ import type { Db } from '../db/open.ts';
 import { route } from '../http/route.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 import type { Tasks } from '../task/threads.ts';
+import { demoPictures } from './pictures.ts';
 import { addSample, removeSample, sampleId } from './sample.ts';
 
-export function sampleRoutes(router: Router, db: Db, files: PhotoFiles, tasks: Tasks): void {
+export function sampleRoutes(
+  router: Router,
+  { db, files, tasks }: { readonly db: Db; readonly files: PhotoFiles; readonly tasks: Tasks },
+  demoFolder: string,
+): void {
+  const pictures = demoPictures(demoFolder);
   route(router, api.sample.get, async () => ({ pieceId: await sampleId(db) }));
-  route(router, api.sample.add, async () => ({ pieceId: await addSample(db, files, tasks) }));
+  route(router, api.sample.add, async () => ({ pieceId: await addSample(db, files, tasks, pictures) }));
   route(router, api.sample.remove, async () => {
     await removeSample(db);
     return { pieceId: null };

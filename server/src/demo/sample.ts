@@ -3,7 +3,7 @@ import { mkdir, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { materialCreateSchema, type Material, type PieceDocument, type Support } from '@icy-ribbon/contract';
 import { materialKind, type MaterialKind } from '@icy-ribbon/core/paint/material';
-import { seededRandom, seededUuid } from '@icy-ribbon/core/base/random';
+import { seededRandom } from '@icy-ribbon/core/base/random';
 import type { Db } from '../db/open.ts';
 import { newRecord, timestamp } from '../db/record.ts';
 import { write } from '../db/write.ts';
@@ -12,13 +12,13 @@ import { UNCOUNTED } from '../material/starter.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 import { listSupports } from '../support/support.queries.ts';
 import type { Tasks } from '../task/threads.ts';
-import { buildDemoPiece } from './build.ts';
-import type { DemoShot } from './photograph.ts';
+import { buildDemoPiece, type DemoTools } from './build.ts';
+import type { DemoPictures } from './pictures.ts';
 import type { DemoPiece } from './scenario.ts';
 import { DEMO_MEDIA, DEMO_PAINTS, DEMO_SUPPORTS, type DemoPaintName } from './shelf.ts';
 
 /** What an empty studio may look through; everything in it is made up, and it says so. */
-const TOLD: DemoPiece = {
+export const SAMPLE: DemoPiece = {
   name: 'A sample to look through',
   technique: 'bloom',
   support: 'small',
@@ -46,7 +46,6 @@ const TOLD: DemoPiece = {
 };
 
 const KEY = 'sample';
-const MEGAPIXELS = 1.1;
 const SEED = 20_260_917;
 
 /** The sample and what came with it. */
@@ -74,10 +73,15 @@ export async function sampleId(db: Db): Promise<string | null> {
 }
 
 /** Makes the sample, poured, photographed and measured; @returns its id, the one that is there where there is one */
-export async function addSample(db: Db, files: PhotoFiles, tasks: Tasks): Promise<string> {
+export async function addSample(
+  db: Db,
+  files: PhotoFiles,
+  tasks: Tasks,
+  pictures: DemoPictures,
+): Promise<string> {
   const there = await sampleId(db);
   if (there !== null) return there;
-  const document = await makeSample(db, tasks);
+  const document = await sampleDocument(db, pictures.take);
   await mkdir(files.incoming, { recursive: true });
   const path = join(files.incoming, `${randomUUID()}.part`);
   await writeFile(path, JSON.stringify(document));
@@ -102,14 +106,13 @@ export async function addSample(db: Db, files: PhotoFiles, tasks: Tasks): Promis
 
 const BROUGHT = 'It came with the sample.';
 
-async function makeSample(db: Db, tasks: Tasks): Promise<PieceDocument> {
-  const random = seededRandom(SEED + Math.floor(Date.now() / 1000));
-  const makeId = () => seededUuid(random);
+/** The sample as a document. Its grams are always the same, as its photos are; its ids are not. */
+export async function sampleDocument(db: Db, photograph: DemoTools['photograph']): Promise<PieceDocument> {
   const at = timestamp();
   const paint = (name: DemoPaintName): Material => {
     const { hex, ...like } = DEMO_PAINTS[name];
     const named = { ...like, name: `Sample ${like.name.toLowerCase()}` };
-    return materialOf({ ...named, ...UNCOUNTED, id: makeId(), colorHex: hex, note: BROUGHT }, at);
+    return materialOf({ ...named, ...UNCOUNTED, id: randomUUID(), colorHex: hex, note: BROUGHT }, at);
   };
   const names = Object.keys(DEMO_PAINTS) as DemoPaintName[];
   const paints = Object.fromEntries(names.map((name) => [name, paint(name)])) as Record<
@@ -117,17 +120,13 @@ async function makeSample(db: Db, tasks: Tasks): Promise<PieceDocument> {
     Material
   >;
   // Media of its own too: what its made-up readings teach must not be believed of the artist's.
-  const media = new Map(DEMO_MEDIA.map((kind) => [kind, medium(kind, makeId(), at)] as const));
-  const support = (await smallest(db)) ?? { ...newRecord(makeId(), at), ...DEMO_SUPPORTS.small };
+  const media = new Map(DEMO_MEDIA.map((kind) => [kind, medium(kind, randomUUID(), at)] as const));
+  const wanted = DEMO_SUPPORTS[SAMPLE.support];
+  const support = (await likeIt(db, wanted)) ?? { ...newRecord(randomUUID(), at), ...wanted };
   const document = await buildDemoPiece(
-    TOLD,
+    SAMPLE,
     { paints, media, support },
-    {
-      now: new Date(),
-      random,
-      megapixels: MEGAPIXELS,
-      photograph: (shot: DemoShot) => tasks.run('photographDemo', shot),
-    },
+    { now: new Date(), random: seededRandom(SEED), makeId: randomUUID, photograph },
   );
   const used = new Set(
     document.piece.mixes.flatMap(({ ingredients }) => ingredients.map(({ material }) => material.materialId)),
@@ -143,9 +142,16 @@ function medium(kind: MaterialKind, id: string, at: string): Material {
   return materialOf({ ...entered, id, colorHex: '#f4f4f0', note: BROUGHT }, at);
 }
 
-async function smallest(db: Db): Promise<Support | undefined> {
+/** A support of the shelf that is just as large. */
+async function likeIt(db: Db, wanted: Pick<Support, 'shape' | 'widthMm' | 'heightMm' | 'sideDepthMm'>) {
   const { items } = await listSupports(db, { page: 1, pageSize: 200 });
-  return items.sort((a, b) => a.widthMm * a.heightMm - b.widthMm * b.heightMm)[0];
+  return items.find(
+    ({ shape, widthMm, heightMm, sideDepthMm }) =>
+      shape === wanted.shape &&
+      widthMm === wanted.widthMm &&
+      heightMm === wanted.heightMm &&
+      sideDepthMm === wanted.sideDepthMm,
+  );
 }
 
 /** Takes the sample out again, with the paints that came with it and were put into no other cup. */

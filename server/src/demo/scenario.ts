@@ -31,10 +31,13 @@ export interface DemoPiece {
   readonly twice?: boolean;
   /** How it was planned. */
   readonly layout?: LayoutName;
-  readonly passes: readonly BlownPass[];
+  readonly passes: readonly ToldPass[];
   readonly tryNext?: string;
   readonly note?: string;
 }
+
+/** A pass, and where it began as a share of the face; left out: beside the middle, on the side the air goes to. */
+export type ToldPass = BlownPass & { readonly from?: readonly [across: number, down: number] };
 
 const pass = (
   tool: AirTool,
@@ -43,14 +46,62 @@ const pass = (
   slantDeg: number,
   directionDeg: number,
   seconds: number,
-): BlownPass => ({ tool, setting, distanceMm, slantDeg, directionDeg, seconds });
+  from?: ToldPass['from'],
+): ToldPass => ({ tool, setting, distanceMm, slantDeg, directionDeg, seconds, ...(from && { from }) });
 
-const dryerAround = (distanceMm: number, slantDeg: number, seconds: number): BlownPass[] =>
-  [10, 130, 250].map((direction) => pass('hair-dryer', 'low', distanceMm, slantDeg, direction, seconds));
+/** From below the ribbon, the left end first, spread like a fan: the base pushes the colors out. */
+const fanned = (
+  count: number,
+  tool: AirTool,
+  setting: string,
+  distanceMm: number,
+  slantDeg: number,
+  seconds: number,
+): ToldPass[] =>
+  spread(count, (share) =>
+    pass(
+      tool,
+      setting,
+      distanceMm,
+      slantDeg,
+      (360 + Math.round(70 * share + strayed(share))) % 360,
+      seconds,
+      [0.5 + 0.44 * share, 0.7],
+    ),
+  );
 
-const breaths = (count: number, distanceMm: number, slantDeg: number): BlownPass[] =>
+/** From above, straight back over their ends. */
+const blownBack = (
+  count: number,
+  tool: AirTool,
+  setting: string,
+  distanceMm: number,
+  seconds: number,
+): ToldPass[] =>
+  spread(count, (share) =>
+    pass(tool, setting, distanceMm, 25, Math.round(180 - 40 * share - strayed(share)), seconds, [
+      0.5 + 0.4 * share,
+      0.26,
+    ]),
+  );
+
+/** By so many degrees a hand strays from an even round. */
+const strayed = (share: number): number => 9 * Math.sin(17 * share + 1);
+
+/** So many, from -0.5 to 0.5. */
+const spread = (count: number, told: (share: number) => ToldPass): ToldPass[] =>
+  Array.from({ length: count }, (_, index) => told(count > 1 ? index / (count - 1) - 0.5 : 0));
+
+const breaths = (count: number, distanceMm: number, slantDeg: number): ToldPass[] =>
   Array.from({ length: count }, (_, index) =>
-    pass('mouth', 'steady', distanceMm, slantDeg, Math.round((360 * index) / count), 2.5),
+    pass(
+      'mouth',
+      'steady',
+      distanceMm,
+      slantDeg,
+      (360 + Math.round((360 * index) / count + strayed(index / count))) % 360,
+      2.5,
+    ),
   );
 
 /** The first and the last ones, told one by one. */
@@ -64,9 +115,10 @@ const TOLD: readonly DemoPiece[] = [
     base: 'oyster',
     colors: ['rain', 'lichen', 'rust'],
     waterShare: 1.75,
-    passes: dryerAround(120, 45, 6),
-    tryNext: 'Less water: the colors ran together. Weigh it instead of pouring by eye.',
-    faults: ['mud'],
+    passes: fanned(5, 'hair-dryer', 'low', 120, 45, 2.5),
+    tryNext:
+      'Less water: the air tore the colors and drove them over the edge. Weigh it instead of pouring by eye.',
+    faults: ['broken-film'],
   },
   {
     name: 'Slate fan',
@@ -77,12 +129,7 @@ const TOLD: readonly DemoPiece[] = [
     base: 'slate',
     colors: ['oyster', 'rain', 'brass', 'foam'],
     waterShare: 1,
-    passes: [
-      pass('hair-dryer', 'low', 160, 25, 0, 5),
-      pass('hair-dryer', 'low', 160, 25, 60, 4),
-      pass('hair-dryer', 'low', 180, 20, 300, 4),
-      pass('straw', 'soft', 40, 40, 180, 3),
-    ],
+    passes: [...fanned(5, 'hair-dryer', 'low', 160, 25, 2.2), ...blownBack(3, 'hair-dryer', 'low', 130, 1.1)],
     tryNext: 'Same again on the large panel.',
     twice: true,
     note: 'The first one that came out as meant.',
@@ -96,6 +143,7 @@ const TOLD: readonly DemoPiece[] = [
     base: 'wall',
     colors: ['tide', 'ember', 'gilt', 'pebble'],
     activator: 'slate',
+    activatorDose: 1.4,
     waterShare: 1,
     passes: breaths(6, 100, 30),
     tryNext: 'A little less activator in the middle.',
@@ -109,7 +157,7 @@ const TOLD: readonly DemoPiece[] = [
     base: 'foam',
     colors: ['rust', 'rain', 'brass', 'slate'],
     waterShare: 0.85,
-    passes: dryerAround(140, 30, 5),
+    passes: [...fanned(6, 'hair-dryer', 'low', 140, 30, 2.4), ...blownBack(4, 'hair-dryer', 'low', 140, 1.2)],
     tryNext: 'Thin the rust a touch more; it stayed behind.',
   },
   {
@@ -121,6 +169,7 @@ const TOLD: readonly DemoPiece[] = [
     base: 'wall',
     colors: ['tide', 'moss', 'foam', 'pebble'],
     activator: 'slate',
+    activatorDose: 1.6,
     waterShare: 1,
     passes: [...breaths(5, 70, 70), pass('straw', 'steady', 30, 60, 0, 4)],
     tryNext: 'Slant the breath: straight down dug a hole in the pillow.',
@@ -135,11 +184,7 @@ const TOLD: readonly DemoPiece[] = [
     base: 'oyster',
     colors: ['kelp', 'rain', 'brass', 'slate'],
     waterShare: 1.05,
-    passes: [
-      pass('fan-blower', 'low', 200, 25, 90, 6),
-      pass('fan-blower', 'low', 200, 25, 270, 6),
-      pass('compressor', '1 bar', 60, 30, 45, 3),
-    ],
+    passes: [...fanned(4, 'fan-blower', 'low', 200, 25, 2.5), ...blownBack(2, 'straw', 'soft', 60, 1.2)],
     tryNext: 'Two petals more on the left.',
   },
   {
@@ -151,6 +196,7 @@ const TOLD: readonly DemoPiece[] = [
     base: 'wall',
     colors: ['tide', 'plum', 'gilt', 'foam', 'pebble'],
     activator: 'slate',
+    activatorDose: 1.4,
     waterShare: 1,
     passes: breaths(7, 110, 25),
     tryNext: 'Keep these numbers.',
@@ -165,7 +211,7 @@ const TOLD: readonly DemoPiece[] = [
     base: 'oyster',
     colors: ['lichen', 'rust', 'brass'],
     waterShare: 1.1,
-    passes: breaths(4, 80, 35),
+    passes: [...fanned(4, 'mouth', 'soft', 110, 30, 1), ...blownBack(2, 'mouth', 'soft', 110, 0.6)],
   },
   {
     name: 'Lichen drift',
@@ -229,13 +275,13 @@ type Trial = readonly [
 
 /** A winter of small blooms, one thing changed at a time and sometimes two. */
 const BLOOM_TRIALS: readonly Trial[] = [
-  ['Small bloom 1', 112, ['ember', 'gilt', 'foam'], 0.55, 1, 100, 30, 90, { faults: ['washed-out'] }],
+  ['Small bloom 1', 112, ['ember', 'gilt', 'foam'], 0.55, 1.5, 100, 30, 90],
   ['Small bloom 2', 108, ['ember', 'gilt', 'foam'], 0.8, 1, 100, 30, 90],
   ['Small bloom 3', 103, ['ember', 'moss', 'foam'], 1.1, 1, 110, 30, 100],
   ['Small bloom 4', 94, ['plum', 'gilt', 'foam'], 1.5, 1, 100, 25, 120],
   ['Small bloom 5', 90, ['plum', 'moss', 'foam'], 1.5, 1.6, 140, 25, 120, { faults: ['washed-out'] }],
-  ['Small bloom 6', 79, ['ember', 'moss', 'foam'], 1.9, 1, 160, 25, 120],
-  ['Small bloom 7', 73, ['ember', 'plum', 'foam'], 1.9, 0.6, 160, 25, 40, { faults: ['no-lacing'] }],
+  ['Small bloom 6', 79, ['ember', 'moss', 'foam'], 1.9, 1, 160, 25, 120, { faults: ['sunk'] }],
+  ['Small bloom 7', 73, ['ember', 'plum', 'foam'], 1.9, 0.6, 160, 25, 40],
   ['Small bloom 8', 61, ['plum', 'gilt', 'foam'], 1.3, 1.2, 55, 80, 90, { faults: ['dented'] }],
   ['Small bloom 9', 56, ['ember', 'gilt', 'foam'], 1.3, 1, 200, 20, 120],
   [
@@ -268,7 +314,17 @@ const DUTCH_TRIALS: readonly Trial[] = [
   ['Tide table 1', 87, ['rain', 'rust', 'brass'], 0, 0, 110, 35, 60],
   ['Tide table 2', 70, ['rain', 'rust', 'brass'], 0, 0, 150, 30, 60, { waterShare: 1.15 }],
   ['Tide table 3', 52, ['rain', 'rust', 'brass'], 0, 0, 190, 25, 90, { waterShare: 1.3 }],
-  ['Tide table 4', 27, ['kelp', 'rust', 'brass'], 0, 0, 150, 25, 90, { waterShare: 1.6, faults: ['mud'] }],
+  [
+    'Tide table 4',
+    27,
+    ['kelp', 'rust', 'brass'],
+    0,
+    0,
+    150,
+    25,
+    90,
+    { waterShare: 1.6, faults: ['broken-film'] },
+  ],
 ];
 
 const trial = (
@@ -288,7 +344,13 @@ const trial = (
     activatorDose: dose,
   }),
   waterShare: 1,
-  passes: technique === 'bloom' ? breaths(6, distance, slant) : dryerAround(distance, slant, 5),
+  passes:
+    technique === 'bloom'
+      ? breaths(6, distance, slant)
+      : [
+          ...fanned(4, 'hair-dryer', 'low', distance, slant, 2.2),
+          ...blownBack(2, 'hair-dryer', 'low', distance, 1),
+        ],
   waitSeconds: wait,
   torches: 1,
   ...more,
@@ -305,7 +367,7 @@ const WET: readonly DemoPiece[] = [
     base: 'slate',
     colors: ['foam', 'rust', 'brass'],
     waterShare: 1,
-    passes: breaths(4, 80, 35),
+    passes: [...fanned(4, 'mouth', 'soft', 110, 30, 1), ...blownBack(2, 'mouth', 'soft', 110, 0.6)],
   },
   {
     name: 'Tile, corner',
@@ -316,7 +378,7 @@ const WET: readonly DemoPiece[] = [
     base: 'oyster',
     colors: ['kelp', 'rust', 'brass'],
     waterShare: 1.05,
-    passes: breaths(4, 80, 35),
+    passes: [...fanned(4, 'mouth', 'soft', 110, 30, 1), ...blownBack(2, 'mouth', 'soft', 110, 0.6)],
   },
 ];
 

@@ -24,6 +24,7 @@ it('every route that the server has is in the contract, and every call of the co
   const nothing = {} as never;
   const studio: Router = studioRouter({
     ...{ db: nothing, files: nothing, tasks: nothing, jobs: nothing },
+    demoFolder: '',
     dataFolder: folder,
     beforeDeleting: (_request, _response, next) => next(),
   });

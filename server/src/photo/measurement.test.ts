@@ -12,13 +12,15 @@ beforeEach(async () => {
 });
 afterEach(() => studio.close());
 
-async function mixAll(): Promise<void> {
-  for (const [paint, role] of [
-    ['White', 'base'],
-    ['Deep blue', 'color'],
-    ['Copper', 'color'],
+async function pourAll(): Promise<void> {
+  for (const [paint, role, mg] of [
+    ['White', 'base', 40_000],
+    ['Deep blue', 'color', 15_000],
+    ['Copper', 'color', 10_000],
   ] as const) {
-    await weighInFully(studio, await planCup(studio, piece, paint, 40_000, role));
+    const { id: mixId } = await weighInFully(studio, await planCup(studio, piece, paint, 40_000, role));
+    const event = { id: randomUUID(), kind: 'layer', at: '2026-03-01T10:00:00.000Z', data: { mixId, mg } };
+    await studio.http.post(`/api/pieces/${piece.id}/events`).send(event).expect(201);
   }
 }
 
@@ -54,8 +56,8 @@ const detail = {
 };
 
 describe('the camera over the table', () => {
-  it('takes a photo of what was mixed, the same each time it is asked', async () => {
-    await mixAll();
+  it('takes a photo of what was laid, the same each time it is asked', async () => {
+    await pourAll();
     const { body: first } = await shutter().expect(201);
     expect(first).toMatchObject({ state: 'wet', pieceId: piece.id, measurement: null });
     const { body: again } = await shutter().expect(201);
@@ -64,7 +66,7 @@ describe('the camera over the table', () => {
   });
 
   it('asked twice with one id it takes one', async () => {
-    await mixAll();
+    await pourAll();
     const body = { id: randomUUID(), state: 'wet', megapixels: 0.3 };
     await shutter(body).expect(201);
     await shutter(body).expect(201);
@@ -72,19 +74,19 @@ describe('the camera over the table', () => {
   });
 
   it('a dry one is another picture', async () => {
-    await mixAll();
+    await pourAll();
     const { body: wet } = await shutter().expect(201);
     const { body: dry } = await shutter({ state: 'dry', megapixels: 0.3 }).expect(201);
     expect(dry.hash).not.toBe(wet.hash);
   });
 
-  it('says what is missing when nothing is mixed yet', async () => {
+  it('says what is missing when nothing is laid yet', async () => {
     const { body } = await shutter().expect(422);
-    expect(body.errors[0].message).toContain('mix a base and two colors first');
+    expect(body.errors[0].message).toContain('log what was laid down first');
   });
 
   it('has a limit', async () => {
-    await mixAll();
+    await pourAll();
     await shutter({ state: 'wet', megapixels: 80 }).expect(422);
   });
 });
@@ -96,7 +98,7 @@ describe('a picture of the stand-in', () => {
     );
 
   it('says so, and its piece can be left out of the lists', async () => {
-    await mixAll();
+    await pourAll();
     const photo = (await shutter().expect(201)).body as Photo;
     expect(photo.standIn).toBe(true);
     await studio.http
@@ -111,7 +113,7 @@ describe('a picture of the stand-in', () => {
 describe('a measurement', () => {
   let photo: Photo;
   beforeEach(async () => {
-    await mixAll();
+    await pourAll();
     photo = (await shutter().expect(201)).body as Photo;
   });
   const keep = (body: object) => studio.http.put(`/api/photos/${photo.id}/measurement`).send(body);

@@ -1,6 +1,6 @@
 import { measurePhoto, wetDry, type Measured } from '@icy-ribbon/core/picture';
-import { paintScene, type Painting } from '../standin/camera/paint.ts';
-import type { Scene } from '../standin/camera/scene.ts';
+import { paintScene, type Painting } from '../testing/painter/paint.ts';
+import type { Scene } from '../testing/painter/scene.ts';
 import { casualShot, shoot } from '../standin/camera/shoot.ts';
 
 jest.setTimeout(240_000);

@@ -20,7 +20,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = 11;
+export const FACTS_CODE = 12;
 
 export type FactsRow = Insertable<PourFactsTable>;
 

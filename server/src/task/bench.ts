@@ -1,3 +1,4 @@
+import type { MakeKernel } from '@icy-ribbon/core/flow/solver';
 import type { Db } from '../db/open.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 
@@ -14,6 +15,8 @@ export interface Bench {
   readonly db: Db;
   readonly files: PhotoFiles;
   readonly dataFolder: string;
+  /** Makes the films that the camera stand-in photographs. */
+  readonly makeFilm: MakeKernel;
   /** A connection that may write, for as long as it is asked for. */
   withWriter<Result>(work: (db: Db) => Promise<Result>): Promise<Result>;
   report(progress: Progress): void;

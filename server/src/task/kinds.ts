@@ -16,7 +16,6 @@ export const TASK_KINDS: Readonly<Record<TaskName, TaskKind>> = {
   exportPiece: 'long',
   collectStudio: 'long',
   photograph: 'long',
-  photographDemo: 'long',
   verifyCopy: 'long',
   readArchive: 'long',
   readDocument: 'long',

@@ -16,7 +16,6 @@ import { photographPiece, type Shutter } from '../standin/camera/photograph.ts';
 import { verifyCopy, type Verified } from '../backup/verify.ts';
 import { collectStudio, type CollectedStudio } from '../archive/collect.ts';
 import { readArchive, readDocument, readMaterials, type ReadIn } from '../import/readIn.ts';
-import { photographDemo, type DemoPicture, type DemoShot } from '../demo/photograph.ts';
 import type { ShelfQuery } from '../material/material.queries.ts';
 import type { Bench } from './bench.ts';
 
@@ -42,8 +41,8 @@ export const TASKS = {
   missingFacts: ({ db }: Bench): Promise<FactsRow[]> => missingFacts(db),
   exportPiece: ({ db, files }: Bench, id: string): Promise<string> => exportText(db, files, id),
   collectStudio: ({ db }: Bench, path: string): Promise<CollectedStudio> => collectStudio(db, path),
-  photograph: ({ db }: Bench, shutter: Shutter): Promise<Uint8Array> => photographPiece(db, shutter),
-  photographDemo: (_: Bench, shot: DemoShot): Promise<DemoPicture> => photographDemo(shot),
+  photograph: ({ db, makeFilm }: Bench, shutter: Shutter): Promise<Uint8Array> =>
+    photographPiece(db, makeFilm, shutter),
   verifyCopy: (_: Bench, path: string): Promise<Verified> => verifyCopy(path),
   readArchive: (bench: Bench, file: ReadIn) => readArchive(bench, file),
   readDocument: (bench: Bench, file: ReadIn) => readDocument(bench, file),

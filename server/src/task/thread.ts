@@ -1,6 +1,8 @@
+import { fileURLToPath } from 'node:url';
 import { workerData } from 'node:worker_threads';
 import { openReader, openWriter, type Db } from '../db/open.ts';
 import { photoFiles } from '../photo/files.ts';
+import { filmFrom } from '../standin/camera/filmFrom.ts';
 import { Cancelled, type Bench } from './bench.ts';
 import { asPlain } from './plainError.ts';
 import { TASKS, type Task } from './tasks.ts';
@@ -8,6 +10,7 @@ import type { Answer, Order } from './threads.ts';
 
 const { dataFolder } = workerData as { dataFolder: string };
 const files = photoFiles(dataFolder);
+const makeFilm = filmFrom(fileURLToPath(import.meta.resolve('@icy-ribbon/core/film.wasm')));
 let reader: Db | undefined;
 
 async function withWriter<Result>(work: (db: Db) => Promise<Result>): Promise<Result> {
@@ -26,6 +29,7 @@ export default async function runOrder({ name, input, port, calledOff }: Order):
     db: reader,
     files,
     dataFolder,
+    makeFilm,
     withWriter,
     report: (progress) => port?.postMessage(progress),
     goOn: () => {

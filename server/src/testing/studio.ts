@@ -9,6 +9,9 @@ import { stockStarterShelf } from '../material/starter.ts';
 import { openStudio as openServed, type Studio as Served } from '../studio.ts';
 import { inPlaceTasks } from '../task/inPlace.ts';
 
+/** The photos of the demo's pours, from the project's root. */
+export const DEMO_FOLDER = 'server/demo';
+
 /** A server on an empty data folder of its own, with the starter shelf; everything is done in place. */
 export interface Studio {
   readonly db: Db;
@@ -29,6 +32,7 @@ export async function openStudio(
     port: 0,
     dataFolder: folder,
     webFolder: join(folder, 'web'),
+    demoFolder: DEMO_FOLDER,
     demo: false,
     passphrase: null,
     allowedHosts: [],

@@ -16,7 +16,14 @@ import {
   type Opacity,
 } from '../../paint/material/index.ts';
 import { actualParts, type NamedCup } from '../../paint/mix/index.ts';
-import { dataOf, eventsOfKind, laidMgOf, inForce, type LoggedEvent } from '../../piece/event/index.ts';
+import {
+  dataOf,
+  eventsOfKind,
+  laidMgOf,
+  inForce,
+  planOfPour,
+  type LoggedEvent,
+} from '../../piece/event/index.ts';
 import { repairIdOf } from '../../piece/repair/index.ts';
 import { flowerDm2, type Plan } from '../../piece/plan/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
@@ -85,46 +92,47 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
   const care = careState(piece.care ?? []);
   const pouredAt = layers[0]?.at ?? null;
   const lastAir = passes.at(-1)?.at;
+  const cups = piece.mixes.map((mix, index): PouredCup => {
+    const { properties, shownIngredientMg } = states[index]!;
+    const strongest = [...mix.ingredients]
+      .filter(({ material }) => isPaint(material.kind) || materialKind(material.kind).group === 'powder')
+      .sort((a, b) => b.targetMg - a.targetMg)[0];
+    const parts = actualParts(
+      mix.ingredients.map((each, at) => ({ role: each.role, mg: shownIngredientMg[at] ?? 0 })),
+    );
+    const mixedAt = mix.additions.at(-1)?.at;
+    return {
+      id: mix.id,
+      name: mix.name,
+      role: mix.role,
+      colorHex: cupColor(mix.ingredients),
+      viscosityPaS: properties.viscosityPaS,
+      densityGPerMl: properties.densityGPerMl,
+      waterFraction: properties.waterFraction,
+      laidMg: laidMgOf(piece.events, mix.id),
+      opacity: strongest?.material.opacity ?? null,
+      finish: strongest?.material.finish ?? null,
+      partsWords: parts
+        .filter((part) => part > 0)
+        .map((part) => String(Number(part.toFixed(2))))
+        .join(' : '),
+      restedHours:
+        pouredAt && mixedAt ? Math.max(0, (Date.parse(pouredAt) - Date.parse(mixedAt)) / 3_600_000) : null,
+      waterLimit: mix.recipe?.waterLimit ?? null,
+      doseFactor: mix.recipe?.doseFactor ?? null,
+      hasSilicone: holdsSilicone(mix.ingredients, shownIngredientMg),
+      hasWeakBinder: strongest ? materialKind(strongest.material.kind).binder < WEAK_BINDER : false,
+    };
+  });
   return {
     id: piece.id,
     name: piece.name,
     technique: piece.technique,
     aims: piece.aims,
-    ...layoutOf(piece),
+    ...layoutOf(piece, cups),
     support: piece.support,
     pouredAt,
-    cups: piece.mixes.map((mix, index): PouredCup => {
-      const { properties, shownIngredientMg } = states[index]!;
-      const strongest = [...mix.ingredients]
-        .filter(({ material }) => isPaint(material.kind) || materialKind(material.kind).group === 'powder')
-        .sort((a, b) => b.targetMg - a.targetMg)[0];
-      const parts = actualParts(
-        mix.ingredients.map((each, at) => ({ role: each.role, mg: shownIngredientMg[at] ?? 0 })),
-      );
-      const mixedAt = mix.additions.at(-1)?.at;
-      return {
-        id: mix.id,
-        name: mix.name,
-        role: mix.role,
-        colorHex: cupColor(mix.ingredients),
-        viscosityPaS: properties.viscosityPaS,
-        densityGPerMl: properties.densityGPerMl,
-        waterFraction: properties.waterFraction,
-        laidMg: laidMgOf(piece.events, mix.id),
-        opacity: strongest?.material.opacity ?? null,
-        finish: strongest?.material.finish ?? null,
-        partsWords: parts
-          .filter((part) => part > 0)
-          .map((part) => String(Number(part.toFixed(2))))
-          .join(' : '),
-        restedHours:
-          pouredAt && mixedAt ? Math.max(0, (Date.parse(pouredAt) - Date.parse(mixedAt)) / 3_600_000) : null,
-        waterLimit: mix.recipe?.waterLimit ?? null,
-        doseFactor: mix.recipe?.doseFactor ?? null,
-        hasSilicone: holdsSilicone(mix.ingredients, shownIngredientMg),
-        hasWeakBinder: strongest ? materialKind(strongest.material.kind).binder < WEAK_BINDER : false,
-      };
-    }),
+    cups,
     // What a repair laid once more is no part of the order that made the piece.
     order: layers.filter((layer) => repairIdOf(layer) === null).map(({ data }) => data.mixId),
     passes: passes.map(({ data }): BlownPass => ({
@@ -169,14 +177,22 @@ function foundLater({ judgement }: Pick<ComparedPiece, 'judgement'>, { checks }:
   });
 }
 
-/** Where paint was planned to lie: by the plan as it was when the pour began, else as it is now. */
-function layoutOf({ events, plan }: ComparedPiece): Pick<PourRecord, 'flowersDm2' | 'onFace'> {
-  const planned = dataOf(inForce(events), 'plan').at(-1) ?? plan;
-  if (!planned) return {};
-  const flowersDm2 = planned.stacks.reduce((sum, stack) => sum + flowerDm2(stack.footprintMm), 0);
+/** Where paint was laid; where that was not all logged, where it was planned to lie when the pour began, else where it is planned now. */
+function layoutOf(
+  { events, plan, support }: ComparedPiece,
+  cups: readonly PouredCup[],
+): Pick<PourRecord, 'flowersDm2' | 'onFace' | 'asPoured'> {
+  const log = inForce(events);
+  const layers = dataOf(log, 'layer');
+  const isPlaced = layers.length > 0 && layers.every(({ shape }) => shape);
+  let made = 0;
+  const asPoured = isPlaced ? planOfPour(events, cups, support, () => `laid ${(made += 1)}`) : undefined;
+  const lies = asPoured ?? dataOf(log, 'plan').at(-1) ?? plan;
+  if (!lies) return {};
   return {
-    flowersDm2,
-    onFace: planned.base?.areas.map(({ paintId }) => paintId) ?? [],
+    flowersDm2: lies.stacks.reduce((sum, stack) => sum + flowerDm2(stack.footprintMm), 0),
+    onFace: lies.base?.areas.map(({ paintId }) => paintId) ?? [],
+    ...(asPoured && { asPoured }),
   };
 }
 

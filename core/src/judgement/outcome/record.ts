@@ -1,6 +1,7 @@
 import type { CareData } from '../../piece/care/index.ts';
 import type { PassData } from '../../piece/event/index.ts';
 import type { FaultKind } from './faults.ts';
+import type { Plan } from '../../piece/plan/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { NamedCup } from '../../paint/mix/index.ts';
 import type { Aims, Technique } from '../../paint/stage/index.ts';
@@ -31,7 +32,8 @@ export interface PouredCup extends NamedCup {
 export type BlownPass = Omit<PassData, 'from' | 'stepId' | 'blower' | 'end' | 'way'> & {
   readonly exit?: BlowerExit | null;
 };
-type BlowerExit = Pick<NonNullable<PassData['blower']>, 'exitDiameterMm' | 'exitSpeedMS'>;
+type Blower = NonNullable<PassData['blower']>;
+type BlowerExit = Pick<Blower, 'exitDiameterMm' | 'exitSpeedMS'> & Partial<Pick<Blower, 'id'>>;
 
 /** What was seen in its photo. */
 export interface Outcome {
@@ -61,6 +63,8 @@ export interface PourRecord {
   readonly flowersDm2?: number | undefined;
   /** Cups that were planned to lie over the whole face. */
   readonly onFace?: readonly string[] | undefined;
+  /** Where everything was laid and blown; undefined where it was not all logged. */
+  readonly asPoured?: Plan | undefined;
   readonly support: SupportSize;
   readonly pouredAt: string | null;
   readonly cups: readonly PouredCup[];

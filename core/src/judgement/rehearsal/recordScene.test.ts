@@ -1,8 +1,9 @@
 import { compiledFilmFromFile } from '../../../testing/compiledFilm.ts';
+import { cup as poured, layer, pass } from '../../../testing/pouredPiece.ts';
 import { volumeM3 } from '../../flow/solver/index.ts';
 import { NO_AIMS } from '../../paint/stage/index.ts';
 import { startRehearsal } from '../../piece/rehearse/index.ts';
-import type { PourRecord, PouredCup } from '../outcome/index.ts';
+import { pourRecordOf, type PourRecord, type PouredCup } from '../outcome/index.ts';
 import { sceneOfPour } from './index.ts';
 
 const cup = (id: string, role: PouredCup['role'], laidMg: number): PouredCup => ({
@@ -56,4 +57,31 @@ it('its passes are blown the way they were recorded, from their own exits', () =
   expect(strokes[0]!.fromMm[1]).toBeLessThan(125);
   expect(strokes[1]!.exitDiameterMm).toBe(9);
   expect(spin).toEqual({ rpm: 40, seconds: 6 });
+});
+
+it('a pour whose places were logged lies where it was laid, and is blown from where it was', () => {
+  const face = { kind: 'face', pattern: 'one', area: 0, seam: null };
+  const pile = { kind: 'stack', itemId: 'pile', at: { x: 70, y: 60 }, footprintMm: 80 };
+  const grams = [40_000, 20_000, 15_000] as const;
+  const events = [
+    layer('ground', 60_000, 1, { shape: face }),
+    layer('a', 8000, 2, { shape: pile }),
+    pass(1, 3, 'pass', { directionDeg: 90, from: { x: 0.3, y: 0.2 } }),
+  ];
+  const piece = {
+    ...{ id: 'p', name: 'p', technique: 'bloom', plan: null, readings: [], photos: [], judgement: null },
+    support: { shape: 'rectangle', widthMm: 250, heightMm: 250, sideDepthMm: 10 },
+    ...{ mixes: [poured('ground', 'pillow', grams), poured('a', 'color', grams)], events },
+  };
+  const record = pourRecordOf(piece as never);
+  const { lays, strokes } = sceneOfPour(record);
+  expect(lays.map(({ shape }) => shape.kind)).toEqual(['face', 'puddle']);
+  expect(lays[1]!.shape).toMatchObject({ at: { x: 70, y: 60 } });
+  expect(strokes[0]!.fromMm).toEqual([75, 50]);
+  expect(record.onFace).toEqual(['ground']);
+
+  // One layer without its place, and it all lies as usual.
+  const half = pourRecordOf({ ...piece, events: [...events, layer('a', 100, 4)] } as never);
+  expect(half.asPoured).toBeUndefined();
+  expect(sceneOfPour(half).lays[1]!.shape).toMatchObject({ at: { x: 125, y: 125 } });
 });

@@ -9,7 +9,7 @@ import {
 import { sceneOf, type Scene } from '../../piece/rehearse/index.ts';
 import { paintedArea } from '../../piece/support/index.ts';
 import { OPACITIES } from '../../paint/material/index.ts';
-import type { PourRecord, PouredCup } from '../outcome/index.ts';
+import type { BlownPass, PourRecord, PouredCup } from '../outcome/index.ts';
 
 /** A breath of a record is taken to begin this far from the middle, mm: where it began is not in it (common practice). */
 const FROM_MIDDLE_MM = 14;
@@ -18,8 +18,8 @@ const ALONG = 0.6;
 const LOWER = 0.55;
 
 /**
- * What was recorded of a pour as a scene: its cups in their order with the grams that were laid, and its passes. What no record says is as usual: a
- * bloom is one pile in the middle, everything else a ribbon across with the activator beside it.
+ * What was recorded of a pour as a scene: its paint where it was laid, and its passes. Where that was not all logged it lies as usual: a bloom is one
+ * pile in the middle, everything else a ribbon across with the activator beside it.
  *
  * @param strength of the artist's breath
  * @throws InputError for a record that cannot be laid
@@ -28,6 +28,15 @@ export function sceneOfPour(pour: PourRecord, strength?: number): Scene {
   const cups = [...new Set(pour.order)]
     .map((id) => pour.cups.find((cup) => cup.id === id))
     .filter((cup): cup is PouredCup => cup !== undefined && cup.laidMg > 0);
+  const exits = pour.passes.flatMap(({ exit }, index) =>
+    exit ? [{ ...exit, id: exitId(exit, index) }] : [],
+  );
+  return sceneOf(pour.support, pour.asPoured ?? usualPlan(pour, cups), cups.map(paintOf), exits, strength);
+}
+
+const exitId = ({ id }: NonNullable<BlownPass['exit']>, index: number): string => id ?? `exit ${index}`;
+
+function usualPlan(pour: PourRecord, cups: readonly PouredCup[]): Plan {
   const onFace = (cup: PouredCup) => cup.role === 'base' || (pour.onFace?.includes(cup.id) ?? false);
   const { widthMm, heightMm } = pour.support;
   const middle = { x: widthMm / 2, y: heightMm / 2 };
@@ -52,7 +61,7 @@ export function sceneOfPour(pour: PourRecord, strength?: number): Scene {
         ...(ribbon.length > 0 ? [line('ribbon', 'ribbon', LOWER * heightMm, ribbon)] : []),
         ...sheets.map((cup, index) => line(`sheet ${index}`, 'line', (LOWER + 0.06) * heightMm, [cup])),
       ];
-  const plan: Plan = {
+  return {
     ...EMPTY_PLAN,
     base: baseOf(pour, base),
     ...{ stacks, paths },
@@ -61,8 +70,8 @@ export function sceneOfPour(pour: PourRecord, strength?: number): Scene {
       const out = isPile ? FROM_MIDDLE_MM : 0;
       const aside = isPile ? 0 : ((index + 0.5) / pour.passes.length - 0.5) * ALONG * widthMm;
       return {
-        ...{ id: `pass ${index}`, tool: pass.tool, blowerId: pass.exit ? `exit ${index}` : null },
-        setting: pass.setting,
+        ...{ id: `pass ${index}`, tool: pass.tool },
+        ...{ blowerId: pass.exit ? exitId(pass.exit, index) : null, setting: pass.setting },
         at: {
           x: middle.x + out * Math.sin(turn) + aside,
           y: (isPile ? middle.y : (LOWER + 0.1) * heightMm) - out * Math.cos(turn),
@@ -78,8 +87,6 @@ export function sceneOfPour(pour: PourRecord, strength?: number): Scene {
       spinSeconds: pour.spins.reduce((sum, { seconds }) => sum + seconds, 0),
     },
   };
-  const exits = pour.passes.flatMap(({ exit }, index) => (exit ? [{ id: `exit ${index}`, ...exit }] : []));
-  return sceneOf(pour.support, plan, cups.map(paintOf), exits, strength);
 }
 
 /** One base for all that lay on the face: the film that its grams make. */

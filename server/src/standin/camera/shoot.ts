@@ -10,7 +10,7 @@ import {
 import { gaussian, seededRandom, type Random } from '@icy-ribbon/core/base/random';
 import { blurred } from './blur.ts';
 import { layered, valueNoise } from './noise.ts';
-import type { Painting } from './paint.ts';
+import type { Face } from './face.ts';
 
 /** How a photo is taken. */
 export interface Shot {
@@ -68,7 +68,7 @@ const WHITE = linearRgb('#e8e8e8');
  * Takes a photo of a painting on a table: perspective, a lamp to one side, its reflections, a lens that is not
  * quite sharp, a sensor with noise, and what the camera does to contrast and edges.
  */
-export function shoot(painting: Painting, shot: Shot): Photograph {
+export function shoot(painting: Face, shot: Shot): Photograph {
   const random = seededRandom(shot.seed);
   const ratio = painting.scene.widthMm >= painting.scene.heightMm ? 4 / 3 : 3 / 4;
   const widthPx = Math.round(Math.sqrt(shot.megapixels * 1e6 * ratio));
@@ -89,7 +89,7 @@ export function shoot(painting: Painting, shot: Shot): Photograph {
 
 /** Where the support's corners come to lie: most of the picture, each corner strayed a little. */
 function placeCorners(
-  { scene }: Painting,
+  { scene }: Face,
   widthPx: number,
   heightPx: number,
   askew: number,
@@ -107,13 +107,7 @@ function placeCorners(
 type Planes = [Float32Array, Float32Array, Float32Array];
 
 /** The table with the painting on it, seen through the lens, four looks a pixel. */
-function project3(
-  painting: Painting,
-  corners: Corners,
-  widthPx: number,
-  heightPx: number,
-  seed: number,
-): Planes {
+function project3(painting: Face, corners: Corners, widthPx: number, heightPx: number, seed: number): Planes {
   const { scene, rgb } = painting;
   const back = inverseOf(rectangleTo(corners, scene.widthMm, scene.heightMm));
   const wood = layered(valueNoise(seed + 5));
@@ -143,8 +137,10 @@ function project3(
       const px = Math.min(painting.widthPx - 1, Math.floor((x * painting.widthPx) / scene.widthMm));
       const py = Math.min(painting.heightPx - 1, Math.floor((y * painting.heightPx) / scene.heightMm));
       const at = 3 * (py * painting.widthPx + px);
-      for (let channel = 0; channel < 3; channel += 1) color[channel]! += rgb[at + channel]!;
-      return;
+      if (rgb[at]! >= 0) {
+        for (let channel = 0; channel < 3; channel += 1) color[channel]! += rgb[at + channel]!;
+        return;
+      }
     }
     const card = inside(GRAY_PATCH, x, y) ? GRAY : inside(WHITE_PATCH, x, y) ? WHITE : undefined;
     if (!card && grain === 0) grain = 0.86 + 0.28 * wood(x / 9, y / 30);

@@ -1,4 +1,4 @@
-import type { Field } from './noise.ts';
+import type { Field } from '../../standin/camera/noise.ts';
 
 /** A round spot of paint. */
 export interface Disc {

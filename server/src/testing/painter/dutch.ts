@@ -1,7 +1,7 @@
 import { gaussian, seededRandom } from '@icy-ribbon/core/base/random';
 import { colorOf, dab, mix, MUD, type Brush } from './brush.ts';
 import { DiscGrid } from './discs.ts';
-import { layered, valueNoise, type Field } from './noise.ts';
+import { layered, valueNoise, type Field } from '../../standin/camera/noise.ts';
 import { growPetals, locate, type Petal } from './petals.ts';
 import type { Scene } from './scene.ts';
 

@@ -1,4 +1,3 @@
-import { linearRgb } from '@icy-ribbon/core/picture';
 import { bloomBrush } from './bloom.ts';
 import type { Touch } from './brush.ts';
 import { dutchBrush } from './dutch.ts';
@@ -19,11 +18,10 @@ export interface Painting {
 }
 
 export const OFF_FACE = 255;
-const TABLE: readonly [number, number, number] = linearRgb('#6f5138');
 
 /**
- * Paints a poured piece. The same scene always gives the same picture. It is an invented picture for the
- * demonstration and for testing measurements, not a simulation of paint.
+ * Paints a poured piece. The same scene always gives the same picture. It is an invented picture
+ * whose every pixel is known, for testing what is measured; not a simulation of paint.
  */
 export function paintScene(scene: Scene, pxPerMm: number): Painting {
   const widthPx = Math.round(scene.widthMm * pxPerMm);
@@ -40,7 +38,7 @@ export function paintScene(scene: Scene, pxPerMm: number): Painting {
       const pixel = row * widthPx + column;
       if (isOff(scene, x, y)) {
         labels[pixel] = OFF_FACE;
-        rgb.set(TABLE, 3 * pixel);
+        rgb.fill(-1, 3 * pixel, 3 * pixel + 3);
         continue;
       }
       brush(x, y, touch);

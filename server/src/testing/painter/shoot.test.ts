@@ -1,10 +1,10 @@
 import { linearRgb, measurePhoto, rectangleTo, project } from '@icy-ribbon/core/picture';
 import { seededRandom } from '@icy-ribbon/core/base/random';
-import { blurred } from './blur.ts';
-import { layered, valueNoise } from './noise.ts';
+import { blurred } from '../../standin/camera/blur.ts';
+import { layered, valueNoise } from '../../standin/camera/noise.ts';
 import { paintScene } from './paint.ts';
 import type { Scene } from './scene.ts';
-import { casualShot, PLAIN_SHOT, shoot, type Shot } from './shoot.ts';
+import { casualShot, PLAIN_SHOT, shoot, type Shot } from '../../standin/camera/shoot.ts';
 
 jest.setTimeout(60_000);
 

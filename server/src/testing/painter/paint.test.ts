@@ -2,7 +2,7 @@ import { colorDifference } from '@icy-ribbon/core/paint/color';
 import { hexOf } from '@icy-ribbon/core/picture';
 import { paintScene } from './paint.ts';
 import { labelNames, type Scene } from './scene.ts';
-import { PLAIN_SHOT, shoot } from './shoot.ts';
+import { PLAIN_SHOT, shoot } from '../../standin/camera/shoot.ts';
 import { truthOf } from './truth.ts';
 
 jest.setTimeout(90_000);

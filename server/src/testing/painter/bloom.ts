@@ -1,7 +1,7 @@
 import { gaussian, seededRandom, type Random } from '@icy-ribbon/core/base/random';
 import { colorOf, dab, mix, MUD, type Brush } from './brush.ts';
 import { DiscGrid, type Disc } from './discs.ts';
-import { layered, valueNoise } from './noise.ts';
+import { layered, valueNoise } from '../../standin/camera/noise.ts';
 import type { Scene } from './scene.ts';
 
 const HARMONICS = [2, 3, 4, 5, 7];
