@@ -131,10 +131,12 @@ test('a plan is rehearsed, taken from what was blown, measured, poured and held 
 
   await test.step('it is poured and photographed', async () => {
     const { mixes } = await read();
-    for (const { id: mixId } of mixes) {
+    const face = { kind: 'face', pattern: 'one', area: 0, seam: null };
+    const pile = { kind: 'stack', itemId: 'pile', at: { x: 150, y: 200 }, footprintMm: 150 };
+    for (const { id: mixId, role } of mixes) {
       await send(studio, 'POST', `/api/pieces/${id}/events`, {
         ...{ id: crypto.randomUUID(), at: new Date().toISOString(), kind: 'layer' },
-        data: { mixId, mg: 6000 },
+        data: role === 'pillow' ? { mixId, mg: 150_000, shape: face } : { mixId, mg: 6000, shape: pile },
       });
     }
     await send(studio, 'POST', `/api/pieces/${id}/camera`, { state: 'wet', megapixels: 1 });

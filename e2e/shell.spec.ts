@@ -127,11 +127,11 @@ test('in ounces, fluid ounces and inches no station says a gram, a milliliter or
 test('units switch everywhere at once and typed values follow', async ({ page, studio }) => {
   await page.goto(`/mix/${await pieceNamed(studio.address, 'Ember seam')}`);
   const amount = page.getByLabel('Amount of Rain');
-  await expect(amount).toHaveValue('21');
+  await expect(amount).toHaveValue('11');
   await page.getByRole('button', { name: 'Units' }).click();
   const switches = page.locator('.ant-popover');
   for (const unit of ['oz', 'in', '°F']) await switches.getByText(unit, { exact: true }).click();
-  await expect(amount).toHaveValue('0.741');
+  await expect(amount).toHaveValue('0.388');
   await expect(page.getByText(/Dutch pour, 11\.8 × 15\.7\sin/)).toBeVisible();
   await expect(page.getByRole('complementary', { name: 'Tray' })).toContainText('oz left');
   await page.getByLabel('Amount of Rain').fill('1');

@@ -5,9 +5,14 @@ export const COLORS = ['Deep blue', 'Sea green', 'Copper', 'Warm red'] as const;
 
 /** Picks an option of a drop-down list. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
-  const field = page.getByLabel(label, { exact: true });
-  await page.locator('.ant-select').filter({ has: field }).click();
-  await page.locator('.ant-select-item-option').filter({ hasText: option }).click();
+  const select = page.locator('.ant-select').filter({ has: page.getByLabel(label, { exact: true }) });
+  const offered = page.locator('.ant-select-item-option').filter({ hasText: option });
+  // A list that is still opening may lose the click.
+  await expect(async () => {
+    if (!(await offered.isVisible())) await select.click({ timeout: 2000 });
+    await offered.click({ timeout: 2000 });
+    await expect(select).toContainText(option, { timeout: 2000 });
+  }).toPass({ timeout: 30_000 });
 }
 
 /** Opens Today with the form of a new piece on it: it stands there by itself only where nothing is on the table. */

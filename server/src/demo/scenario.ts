@@ -146,6 +146,7 @@ const TOLD: readonly DemoPiece[] = [
     activatorDose: 1.4,
     waterShare: 1,
     passes: breaths(6, 100, 30),
+    twice: true,
     tryNext: 'A little less activator in the middle.',
   },
   {

@@ -92,7 +92,7 @@ export function pushOn(rehearsal: Rehearsal, seconds: number, push: Push): void 
   }
   const last = rehearsal.history.at(-1);
   if (kind !== IDLE && (!last || film.clock.seconds - last.seconds >= SNAP_EVERY_S)) keep(rehearsal);
-  if (push.air) blowOn(fields, push.air, unknowns.friction);
+  if (push.air) blowOn(fields, push.air, unknowns.friction, true);
   else if (push.skewer) drag(film, push.skewer);
   const drive: FilmDrive = {
     ...(push.tilt ? tilted(push.tilt.deg, push.tilt.towardDeg) : LEVEL),
