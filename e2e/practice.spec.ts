@@ -133,11 +133,20 @@ test('a plan is rehearsed, taken from what was blown, measured, poured and held 
     const { mixes } = await read();
     const face = { kind: 'face', pattern: 'one', area: 0, seam: null };
     const pile = { kind: 'stack', itemId: 'pile', at: { x: 150, y: 200 }, footprintMm: 150 };
-    for (const { id: mixId, role } of mixes) {
-      await send(studio, 'POST', `/api/pieces/${id}/events`, {
-        ...{ id: crypto.randomUUID(), at: new Date().toISOString(), kind: 'layer' },
-        data: role === 'pillow' ? { mixId, mg: 150_000, shape: face } : { mixId, mg: 6000, shape: pile },
+    const log = (kind: string, data: object) =>
+      send(studio, 'POST', `/api/pieces/${id}/events`, {
+        ...{ id: crypto.randomUUID(), at: new Date().toISOString(), kind, data },
       });
+    for (const { id: mixId, role } of mixes) {
+      const mg = role === 'activator' ? 1500 : 9000;
+      await log(
+        'layer',
+        role === 'pillow' ? { mixId, mg: 150_000, shape: face } : { mixId, mg, shape: pile },
+      );
+    }
+    for (const directionDeg of [0, 60, 120, 180, 240, 300]) {
+      const breath = { tool: 'mouth', setting: 'steady', distanceMm: 100, slantDeg: 30, seconds: 2 };
+      await log('pass', { ...breath, directionDeg, from: { x: 0.5, y: 0.5 } });
     }
     await send(studio, 'POST', `/api/pieces/${id}/camera`, { state: 'wet', megapixels: 1 });
     await page.goto(`/results/${id}`);
