@@ -94,5 +94,15 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     await page.waitForTimeout(800);
   });
   await page.emulateMedia({ colorScheme: 'dark' });
-  await picture('one-piece-dark', `/results/${idOf('Brass moth')}`);
+  await picture('drill-dark', '/practice/drill/fan', async () => {
+    await page.getByText('Like this').waitFor({ timeout: 240_000 });
+    await page.getByRole('application', { name: /^The support/ }).focus();
+    for (const turn of ['q', 'e']) {
+      await page.keyboard.down(' ');
+      await page.waitForTimeout(900);
+      await page.keyboard.up(' ');
+      await page.keyboard.press(turn);
+    }
+    await page.waitForTimeout(1500);
+  });
 });

@@ -47,6 +47,8 @@ export interface FilmFit {
 
 /** How far film and photo are apart when all unknowns are right, at least; shares of the face (an assumption). */
 const LEAST_APART = 0.03;
+/** How far the coarse film as a whole is apart from the photos, all pours the same way; a share of the face (an assumption, seen on the demo's). */
+const SHARED_APART = 0.03;
 /** Before the pours say how far it is. */
 const FIRST_APART = 0.1;
 const ROUNDS = 6;
@@ -69,6 +71,7 @@ const weightOf = (of: number, count: number, apart: number): number =>
   1 / apart ** 2 / (of === 0 ? 1 : Math.max(1, count - 1));
 
 interface Fitted {
+  /** Of the unknowns; last, how far all pours are apart the same way, in spreads of it. */
   readonly offset: Offset;
   readonly covariance: Matrix;
 }
@@ -77,11 +80,12 @@ interface Fitted {
  * The offsets that tell the pours best, with what was taken for granted of them.
  *
  * Law: least squares with a normal prior, by Gauss and Newton's steps on the emulated film; the distance that is left between film and photo is
- * taken from the pours themselves (standard statistics).
+ * taken from the pours themselves, and one more unknown stands for what all of them are off the same way: without it the ranges would be
+ * as narrow as many pours make them, around a value that a coarse film has moved (standard statistics).
  */
 function fit(pours: readonly Told[]): Fitted {
-  const k = FIT_NAMES.length;
-  let offset: number[] = [...USUAL];
+  const k = FIT_NAMES.length + 1;
+  let offset: number[] = [...USUAL, 0];
   let apart = FIRST_APART;
   let covariance = Matrix.eye(k);
   for (let round = 0; round < ROUNDS; round += 1) {
@@ -89,8 +93,9 @@ function fit(pours: readonly Told[]): Fitted {
       const normal = Matrix.eye(k);
       const right = Matrix.zeros(k, 1);
       for (const { measured, runs } of pours) {
-        const told = emulate(runs, offset);
-        const slopes = slopesAt(runs, offset);
+        const told = toldAt(runs, offset);
+        const shared = sharedOf(runs);
+        const slopes = slopesAt(runs, offset).map((row, of) => [...row, shared[of]!]);
         measured.forEach((value, of) => {
           const weight = weightOf(of, measured.length, apart);
           const row = slopes[of]!;
@@ -111,11 +116,24 @@ function fit(pours: readonly Told[]): Fitted {
   return { offset, covariance };
 }
 
+/** What a whole spread apart does to a pour: so much more base is open, and so much less color in proportion. */
+function sharedOf([usual]: readonly Outcomes[]): number[] {
+  const colored = usual!.slice(1).reduce((sum, share) => sum + share, 0);
+  return usual!.map((share, of) =>
+    of === 0 ? SHARED_APART : (-SHARED_APART * share) / Math.max(1e-9, colored),
+  );
+}
+
+function toldAt(runs: readonly Outcomes[], offset: Offset): number[] {
+  const shared = sharedOf(runs);
+  return emulate(runs, offset).map((value, of) => value + shared[of]! * (offset[FIT_NAMES.length] ?? 0));
+}
+
 /** Root mean square of what the film leaves, each pour counting as its base and its colors. */
 function leftApart(pours: readonly Told[], offset: Offset): number {
   let [sum, count] = [0, 0];
   for (const { measured, runs } of pours) {
-    const told = emulate(runs, offset);
+    const told = toldAt(runs, offset);
     measured.forEach((value, of) => {
       const weight = of === 0 ? 1 : 1 / Math.max(1, measured.length - 1);
       sum += weight * (value - told[of]!) ** 2;
@@ -126,6 +144,7 @@ function leftApart(pours: readonly Told[], offset: Offset): number {
   return Math.max(LEAST_APART, Math.sqrt(sum / free));
 }
 
+/** By the values alone, as a rehearsal uses them: what all pours are off the same way is no part of them. */
 function errorOf(pours: readonly Told[], offsets: (at: number) => Offset): FitError {
   let [open, colors, colored] = [0, 0, 0];
   pours.forEach(({ measured, runs }, at) => {

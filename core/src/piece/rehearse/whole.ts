@@ -10,10 +10,15 @@ const SETTLE_S = 6;
 const PART_S = 0.1;
 /** Paint runs so long before the first pass, s. */
 const BEFORE_S = 1;
+/** Paint that is left to stand longer than this hardly moves any more, s (assumption). */
+const MOST_WAIT_S = 20;
+
+const waitOf = ({ waitSeconds }: Pick<Scene, 'waitSeconds'>): number => Math.min(MOST_WAIT_S, waitSeconds);
 
 /** Seconds of paint that a whole rehearsal moves through. */
-export const wholeSeconds = ({ strokes, spin }: Scene): number =>
+export const wholeSeconds = ({ strokes, spin, waitSeconds }: Scene): number =>
   BEFORE_S +
+  waitOf({ waitSeconds }) +
   SETTLE_S +
   (spin?.seconds ?? 0) +
   strokes.reduce((sum, { seconds }) => sum + seconds + BREATHING_S, 0);
@@ -28,7 +33,7 @@ export interface WholeWatch {
   readonly afterPass?: (() => void) | undefined;
 }
 
-/** Rehearses a scene from the first pass to the last, its spin, and some rest. */
+/** Rehearses a scene from the first pass to the last, the wait for its cells, its spin, and some rest. */
 export function rehearseWhole(
   scene: Scene,
   cells: number,
@@ -53,6 +58,7 @@ export function rehearseWhole(
     move(BREATHING_S, NO_PUSH);
     afterPass?.();
   }
+  move(waitOf(scene), NO_PUSH);
   if (scene.spin) {
     const { widthMm, heightMm } = scene.support;
     move(scene.spin.seconds, {

@@ -2,8 +2,6 @@ import { expectedOf } from '@icy-ribbon/core/judgement/cells';
 import type { PourRecord } from '@icy-ribbon/core/judgement/outcome';
 import { sceneOfPour, spacingForCells } from '@icy-ribbon/core/judgement/rehearsal';
 import {
-  NO_PUSH,
-  pushOn,
   rehearseWhole,
   USUAL_UNKNOWNS,
   type FilmUnknowns,
@@ -13,8 +11,6 @@ import type { MakeKernel } from '@icy-ribbon/core/flow/solver';
 
 /** Cells along the longer side: what a photo can tell, at a bearable time. */
 const CELLS = 112;
-/** Paint that stands longer than this hardly moves any more, s. */
-const MOST_REST_S = 30;
 
 /**
  * What is true in the stand-in's invented world and nobody there knows: how hard its artist blows, how the air rubs and the paint thins, and that
@@ -39,7 +35,5 @@ export function filmOfPour(pour: PourRecord, makeKernel: MakeKernel): Rehearsal 
   const cellMm = Math.min(most, Math.max(least, cellsTimes * expectedMm));
   const cells = { ...USUAL_UNKNOWNS.cells, spacingM: spacingForCells(cellMm) };
   const unknowns: FilmUnknowns = { ...USUAL_UNKNOWNS, strength, friction, tauHalfPa, cells };
-  const film = rehearseWhole(sceneOfPour(pour, strength), CELLS, makeKernel, unknowns);
-  pushOn(film, Math.min(MOST_REST_S, pour.waitSeconds ?? 0), NO_PUSH);
-  return film;
+  return rehearseWhole(sceneOfPour(pour, strength), CELLS, makeKernel, unknowns);
 }

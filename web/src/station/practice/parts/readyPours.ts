@@ -107,7 +107,7 @@ export function bloom(changes: Partial<Wanted> = {}): Scene {
       spinSeconds: wanted.spin[1],
     },
   };
-  return sceneOf(TILE, plan, paints, []);
+  return { ...sceneOf(TILE, plan, paints, []), waitSeconds: 0 };
 }
 
 /** A Dutch fan: four colors along a line and an activator beside them, blown out and back. */
@@ -150,5 +150,5 @@ export function fan(changes: Partial<Wanted> = {}): Scene {
     ],
     settings: EMPTY_PLAN.settings,
   };
-  return sceneOf(TILE, plan, paints, []);
+  return { ...sceneOf(TILE, plan, paints, []), waitSeconds: 0 };
 }

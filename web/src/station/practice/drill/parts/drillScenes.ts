@@ -55,7 +55,7 @@ function crescent(): Scene {
     passes: [0, 1, 2, 3].map(dryer),
     settings: EMPTY_PLAN.settings,
   };
-  return sceneOf(TILE, plan, paints(), []);
+  return { ...sceneOf(TILE, plan, paints(), []), waitSeconds: 0 };
 }
 
 const PUFF_MM = 5;
@@ -83,7 +83,7 @@ function six(): Scene {
     passes: places.flatMap((at, pile) => [0, 180, 90, 270].map((turn) => puff(at, pile, turn))),
     settings: EMPTY_PLAN.settings,
   };
-  return sceneOf(TILE, plan, paints(), []);
+  return { ...sceneOf(TILE, plan, paints(), []), waitSeconds: 0 };
 }
 
 /** What a drill lays on the bench; its own passes make the picture that is to be blown. */
