@@ -370,7 +370,7 @@ function judge(
     lacing: degree(laced, [0.02, 0.05, 0.09, 0.14]),
     petals: degree(colored, [0.08, 0.2, 0.35, 0.6]),
     mud: degree(mud / Math.max(0.01, colored), [0.01, 0.05, 0.12, 0.25]),
-    cellSizeMm: cells.count > 0 ? Math.round(cells.medianMm * 10) / 10 : null,
+    cellSizeMm: cells.count >= 10 ? Math.round(cells.medianMm * 10) / 10 : null,
     tryNext: told.tryNext ?? '',
     note: '',
   };

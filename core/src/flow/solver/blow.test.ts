@@ -10,7 +10,10 @@ const AIR: FilmAir = {
 /** A film whose surface rises to the right, and the air on its middle. */
 function blown(riseDeg: number, meetsRidges: boolean, air: FilmAir = AIR) {
   const grid = filmGrid({ columns: 40, rows: 40, cellM: 2e-3, edge: 'wall' });
-  const { fields } = plainFilm(grid, [{ viscosityPaS: 1, densityKgM3: 1100 }], { tauHalfPa: null });
+  const { fields } = plainFilm(grid, [{ viscosityPaS: 1, densityKgM3: 1100 }], {
+    tauHalfPa: null,
+    isCrisp: false,
+  });
   const rise = Math.tan((riseDeg * Math.PI) / 180);
   fields.thickness[0]!.forEach((_, cell, field) => {
     field[cell] = 0.2 + rise * (cell % grid.stride) * grid.cellM;
