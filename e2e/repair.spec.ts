@@ -1,5 +1,6 @@
 import { send, type Json } from './support/pieces.ts';
 import { openStart } from './support/steps.ts';
+import { weighIn } from './support/weighIn.ts';
 import { expect, test, type Studio } from './support/studio.ts';
 import type { Page } from '@playwright/test';
 
@@ -13,17 +14,6 @@ interface Told extends Json {
 }
 
 const told = (studio: Studio, pieceId: string) => send<Told>(studio, 'GET', `/api/pieces/${pieceId}`);
-
-/** What the scale would tell: every cup is weighed in as it is planned. */
-async function weighIn(studio: Studio, pieceId: string): Promise<void> {
-  for (const mix of (await told(studio, pieceId)).mixes) {
-    for (const { id: ingredientId, targetMg: mg } of mix.ingredients) {
-      if (mg === 0) continue;
-      const body = { id: crypto.randomUUID(), ingredientId, mg, source: 'typed' };
-      await send(studio, 'POST', `/api/mixes/${mix.id}/additions`, body);
-    }
-  }
-}
 
 /** The next step, done by its own key or button; @returns its sentence */
 async function doStep(page: Page): Promise<string> {

@@ -14,9 +14,11 @@ import { conflict } from '../store/versioned.ts';
 import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useImports } from '../store/imports.ts';
+import { useIsPhone, useIsTouched } from '../store/viewport.ts';
 import { useWaits } from '../store/waits.ts';
 import { windowFit } from '@icy-ribbon/core/paint/stage';
 import AppRail from './AppRail.vue';
+import AppStops from './AppStops.vue';
 import AppTop from './AppTop.vue';
 import CupTray from './CupTray.vue';
 import DamagedNote from './DamagedNote.vue';
@@ -29,6 +31,8 @@ const ShortcutHelp = defineAsyncComponent(() => import('../shortcut/ShortcutHelp
 const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'));
 
 const appearance = useAppearance();
+const isPhone = useIsPhone();
+const isTouched = useIsTouched();
 const store = usePiece();
 const imports = useImports();
 // Waits ring on every page.
@@ -38,7 +42,7 @@ const route = useRoute();
 const router = useRouter();
 const helpOpen = ref(false);
 
-const theme = computed(() => componentTheme(appearance.palette, appearance.dark));
+const theme = computed(() => componentTheme(appearance.palette, appearance.dark, isTouched.value));
 const routePieceId = computed(() => route.params.pieceId as string | undefined);
 
 /** The address says which piece is in hand; without one, the last piece stays in hand. */
@@ -114,7 +118,7 @@ useShortcuts('Everywhere', [
   <ConfigProvider :theme="theme">
     <div class="frame">
       <a class="skip" href="#bench">To the bench</a>
-      <AppRail class="rail" />
+      <AppRail v-if="!isPhone" class="rail" />
       <AppTop class="top" @help="helpOpen = true" />
       <div class="away">
         <p v-if="serverAway" class="alarm-bar" role="alert">
@@ -130,11 +134,13 @@ useShortcuts('Everywhere', [
         :cups="ribbonCups"
         :technique="store.piece.technique"
         :aims="store.piece.aims"
+        :slim="isPhone"
       />
       <div id="bench" class="bench" tabindex="-1">
         <RouterView v-if="ready" :key="routePieceId ?? 'none'" />
       </div>
       <CupTray class="tray" />
+      <AppStops v-if="isPhone" class="rail" />
     </div>
     <ShortcutHelp v-if="helpOpen" v-model:open="helpOpen" />
     <ConflictDialog v-if="conflict" />
@@ -225,7 +231,21 @@ useShortcuts('Everywhere', [
   }
 }
 
-@media (width < 900px) {
+@media (width < 600px), (height < 480px) {
+  .frame {
+    grid-template-columns: minmax(0, 1fr) auto;
+    grid-template-rows: auto auto auto minmax(0, 1fr) auto;
+    grid-template-areas:
+      'top tray'
+      'away away'
+      'ribbon ribbon'
+      'bench bench'
+      'rail rail';
+    padding: env(safe-area-inset-top) env(safe-area-inset-right) 0 env(safe-area-inset-left);
+  }
+}
+
+@media (600px <= width < 900px) and (height >= 480px) {
   .frame {
     grid-template-columns: 112px minmax(0, 1fr) auto;
   }

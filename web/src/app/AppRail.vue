@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue';
 import { useRoute } from 'vue-router';
-import { usePiece } from '../store/piece/piece.ts';
-import { STATIONS, type StationName } from './stations.ts';
+import { STATIONS } from './stations.ts';
+import { useStations } from './useStations.ts';
 
 const route = useRoute();
-const store = usePiece();
+const { links, reached } = useStations();
 
 const STEP = 60;
 const TOP = 36;
@@ -44,16 +43,6 @@ function line(to: number): string {
 const END = lineAt(STATIONS.length - 1 + TAIL);
 /** Its end coils up as falling paint does. */
 const fold = `M${END.x} ${END.y - 2}c0 8 13 3 13 9s-15 2 -15 8s12 3 12 7`;
-
-const reached = computed(() => {
-  if (!store.piece) return -1;
-  const order: StationName = store.progress.station;
-  return nodes.findIndex((node) => node.name === order);
-});
-
-function target(name: StationName, needsPiece: boolean) {
-  return needsPiece ? { name, params: { pieceId: store.inHandId ?? '' } } : { name };
-}
 </script>
 
 <template>
@@ -72,15 +61,15 @@ function target(name: StationName, needsPiece: boolean) {
       />
     </svg>
     <ol>
-      <li v-for="node in nodes" :key="node.name" :style="{ top: `${node.y - 24}px` }">
+      <li v-for="(link, index) in links" :key="link.name" :style="{ top: `${nodes[index]!.y - 24}px` }">
         <RouterLink
-          v-if="!node.needsPiece || store.inHandId"
-          :to="target(node.name, node.needsPiece)"
-          :aria-current="route.meta.station === node.name ? 'page' : undefined"
+          v-if="link.isOpen"
+          :to="link.to"
+          :aria-current="route.meta.station === link.name ? 'page' : undefined"
         >
-          {{ node.label }}
+          {{ link.label }}
         </RouterLink>
-        <span v-else class="closed" title="Start or choose a piece first">{{ node.label }}</span>
+        <span v-else class="closed" title="Start or choose a piece first">{{ link.label }}</span>
       </li>
     </ol>
     <div class="foot">

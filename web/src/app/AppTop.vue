@@ -7,6 +7,7 @@ import { supportWords } from '../words/support.ts';
 import { useAppearance } from '../store/appearance.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useUnits } from '../store/units.ts';
+import { useIsPhone } from '../store/viewport.ts';
 
 const UnitSwitch = defineAsyncComponent(() => import('./UnitSwitch.vue'));
 
@@ -14,6 +15,7 @@ const emit = defineEmits<{ help: [] }>();
 const store = usePiece();
 const units = useUnits();
 const appearance = useAppearance();
+const isPhone = useIsPhone();
 
 const size = computed(() => {
   const support = store.piece?.support;
@@ -40,11 +42,11 @@ const next = computed(() => ({
       <p v-else class="piece soft">No piece in hand. Start one at Today.</p>
       <NoticeStack />
     </div>
-    <UnitSwitch />
-    <Button type="text" :aria-pressed="appearance.dark" @click="appearance.toggle()">
+    <UnitSwitch v-if="!isPhone" />
+    <Button v-if="!isPhone" type="text" :aria-pressed="appearance.dark" @click="appearance.toggle()">
       {{ appearance.dark ? 'Light' : 'Dark' }}
     </Button>
-    <Button type="text" aria-label="Keys of this screen" @click="emit('help')">Keys ?</Button>
+    <Button v-if="!isPhone" type="text" aria-label="Keys of this screen" @click="emit('help')">Keys ?</Button>
   </header>
 </template>
 
@@ -86,5 +88,26 @@ header {
 .next {
   color: var(--brass-ink);
   text-underline-offset: 4px;
+}
+
+@media (width < 600px), (height < 480px) {
+  header {
+    padding: 2px 8px 2px 16px;
+  }
+
+  .piece {
+    gap: 0 12px;
+    line-height: 1.3;
+  }
+
+  .piece .soft {
+    display: none;
+  }
+
+  .name {
+    overflow: hidden;
+    text-overflow: ellipsis;
+    white-space: nowrap;
+  }
 }
 </style>

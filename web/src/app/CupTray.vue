@@ -8,9 +8,11 @@ import { fillWords, PHASE_WORDS, stageWords } from '../words/cup.ts';
 import { ageWords } from '../words/general.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useUnits } from '../store/units.ts';
+import { useIsPhone } from '../store/viewport.ts';
 
 const store = usePiece();
 const units = useUnits();
+const isPhone = useIsPhone();
 const narrow = useMediaQuery('(width < 1000px)');
 const wanted = useStorage('icy-ribbon.tray', true);
 const route = useRoute();
@@ -18,7 +20,7 @@ const route = useRoute();
  * It stands open where cups are worked with, and folds itself elsewhere; on a narrow screen it lies over the
  * bench. There it opens only when asked, for the page one is on.
  */
-const folds = computed(() => narrow.value || !(route.meta.ribbon || route.meta.tray));
+const folds = computed(() => narrow.value || isPhone.value || !(route.meta.ribbon || route.meta.tray));
 const asked = ref(false);
 watch(
   () => route.path,
@@ -66,6 +68,13 @@ function toggle(): void {
       <span>Tray</span>
       <span class="soft">{{ rows.length }}</span>
     </button>
+    <button
+      v-if="open && isPhone"
+      type="button"
+      class="plain-button behind"
+      aria-label="Close the tray"
+      @click="toggle"
+    />
     <ul v-if="open">
       <li v-for="row in rows" :key="row.id">
         <svg width="26" height="34" viewBox="0 0 26 34" aria-hidden="true">
@@ -166,6 +175,49 @@ li svg {
     top: 52px;
     bottom: 0;
     z-index: 5;
+  }
+}
+
+/* From below, over the bench; its handle stays at the top. */
+@media (width < 600px), (height < 480px) {
+  .tray,
+  .tray.closed,
+  .tray:not(.closed) {
+    position: static;
+    width: auto;
+    overflow: visible;
+    border-left: 0;
+    border-bottom: 1px solid var(--rule);
+  }
+
+  .handle,
+  .closed .handle {
+    flex-direction: row;
+    align-items: center;
+    gap: 8px;
+    height: 100%;
+    min-height: 48px;
+    padding: 0 16px;
+  }
+
+  .behind {
+    position: fixed;
+    inset: 0;
+    z-index: 5;
+    background: var(--mask);
+  }
+
+  ul {
+    position: fixed;
+    left: 0;
+    right: 0;
+    bottom: 0;
+    z-index: 6;
+    max-height: 70%;
+    overflow: auto;
+    padding-bottom: env(safe-area-inset-bottom);
+    background: var(--paper);
+    border-top: 1px solid var(--edge);
   }
 }
 </style>

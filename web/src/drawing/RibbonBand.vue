@@ -21,11 +21,17 @@ export interface RibbonCup {
   readonly fit?: 'thin' | 'fits' | 'thick' | undefined;
 }
 
-const props = defineProps<{ cups: readonly RibbonCup[]; technique: Technique; aims: Aims }>();
+const props = defineProps<{
+  cups: readonly RibbonCup[];
+  technique: Technique;
+  aims: Aims;
+  /** Less high, without the names of the windows. */
+  slim?: boolean;
+}>();
 
 const LABEL_Y = 16;
 const MIDDLE = 60;
-const HEIGHT = MIDDLE + 68;
+const height = computed(() => MIDDLE + (props.slim ? 50 : 68));
 const MARGIN = 12;
 const BAND_END = 8;
 
@@ -132,7 +138,7 @@ const spoken = computed(() =>
 
 <template>
   <figure ref="frame" class="ribbon">
-    <svg :viewBox="`0 0 ${width} ${HEIGHT}`" :height="HEIGHT" role="img" :aria-label="`Ribbon. ${spoken}`">
+    <svg :viewBox="`0 0 ${width} ${height}`" :height="height" role="img" :aria-label="`Ribbon. ${spoken}`">
       <path class="fold" :d="fold" />
       <path class="band" :d="path" />
       <path v-for="window in windows" :key="window.label" class="stretch" :d="window.stretch" />
@@ -143,13 +149,13 @@ const spoken = computed(() =>
           :x1="stage.right"
           :x2="stage.right"
           :y1="stage.top"
-          :y2="HEIGHT - 18"
+          :y2="height - 18"
         />
-        <text class="stage" :x="stage.middle" :y="HEIGHT - 5">{{ stage.name }}</text>
+        <text class="stage" :x="stage.middle" :y="height - 5">{{ stage.name }}</text>
       </g>
       <g v-for="window in windows" :key="`${window.label} bracket`">
         <path class="bracket" :d="window.brackets" />
-        <text class="window-label" :x="window.middle" :y="HEIGHT - 23">{{ window.label }}</text>
+        <text v-if="!slim" class="window-label" :x="window.middle" :y="height - 23">{{ window.label }}</text>
       </g>
       <g v-for="bead in beads" :key="`${bead.id} tail`">
         <path class="tail-edge" :d="`M${bead.tailFrom} ${bead.y}H${bead.tailTo}`" />

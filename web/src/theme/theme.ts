@@ -3,7 +3,7 @@ import type { ThemeConfig } from 'ant-design-vue/es/config-provider/context';
 import { FACE, TOUCH, TYPE, WEIGHT, type Palette } from './tokens.ts';
 
 /** The component kit's look, from the product's own tokens: fine rules, no shadows, no boxes. */
-export function componentTheme(palette: Palette, dark: boolean): ThemeConfig {
+export function componentTheme(palette: Palette, dark: boolean, isTouched = false): ThemeConfig {
   return {
     algorithm: dark ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
@@ -42,8 +42,8 @@ export function componentTheme(palette: Palette, dark: boolean): ThemeConfig {
       borderRadius: 0,
       borderRadiusLG: 0,
       borderRadiusSM: 0,
-      controlHeight: TOUCH.field,
-      controlHeightSM: 32,
+      controlHeight: isTouched ? TOUCH.choice : TOUCH.field,
+      controlHeightSM: isTouched ? TOUCH.field : 32,
       boxShadow: `0 0 0 1px ${palette.edge}`,
       boxShadowSecondary: `0 0 0 1px ${palette.edge}, 0 12px 32px ${palette.shadow}`,
       boxShadowTertiary: 'none',

@@ -232,4 +232,16 @@ main {
 .in-hand .actions {
   opacity: 1;
 }
+
+@media (width < 600px) {
+  main {
+    grid-template-columns: minmax(0, 1fr);
+    padding: 12px 16px;
+    overflow-x: auto;
+  }
+
+  .actions {
+    opacity: 1;
+  }
+}
 </style>

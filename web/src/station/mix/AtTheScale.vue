@@ -6,6 +6,7 @@ import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { sayProblem } from '../../notice/notices.ts';
+import { buzz, useAwake } from '../../notice/awake.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useRecipes } from '../../store/recipes.ts';
@@ -97,6 +98,7 @@ const canLeaveOut = computed(() =>
 
 /** Done, next: keeps what this step weighs; a mixed cup makes room for the next one. */
 function doneNext(): void {
+  buzz();
   if (current.value) weighing.doneStep();
   else if (later.value.length > 0) weighing.takeUp();
   else goOn();
@@ -119,6 +121,8 @@ onMounted(() => {
   recipes.ensure().catch(sayProblem);
   scale.newCup().catch(sayProblem);
 });
+
+useAwake();
 
 useShortcuts('At the scale', [
   {
@@ -330,5 +334,32 @@ useShortcuts('At the scale', [
   margin-bottom: 8px;
   font-size: var(--type-title);
   line-height: 1.3;
+}
+
+/* The number and one button under the thumb. */
+@media (width < 600px) {
+  .scale:not(.full) {
+    grid-template-columns: 96px minmax(0, 1fr);
+    min-height: 100%;
+    height: auto;
+  }
+
+  .numbers {
+    padding: 16px 16px 16px 8px;
+  }
+
+  .step {
+    grid-template-columns: minmax(0, 1fr);
+    padding: 12px 16px;
+  }
+
+  .done {
+    grid-column: 1;
+    grid-row: auto;
+    width: 100%;
+    min-height: 72px;
+    margin: 8px 0;
+    white-space: normal;
+  }
 }
 </style>

@@ -124,4 +124,30 @@ header {
 header p {
   flex: 1;
 }
+
+@media (width < 600px) {
+  main {
+    grid-template-rows: auto auto auto auto;
+    height: auto;
+  }
+
+  header {
+    flex-wrap: wrap;
+    gap: 4px 16px;
+    padding: 12px 16px;
+  }
+
+  header p {
+    flex: 1 1 60%;
+  }
+
+  header .ant-btn {
+    flex: 1 0 100%;
+    height: var(--touch-step);
+  }
+
+  .cups {
+    min-height: 260px;
+  }
+}
 </style>

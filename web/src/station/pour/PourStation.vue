@@ -2,6 +2,7 @@
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import type { Place } from '@icy-ribbon/core/piece/plan';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
+import { useAwake } from '../../notice/awake.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import ClosingList from '../../field/ClosingList.vue';
@@ -47,6 +48,8 @@ function swiped(from: Place, directionDeg: number): void {
   const target = mode.value === 'change' ? changedPass : draft;
   target.value = { ...target.value, from, directionDeg };
 }
+
+useAwake();
 
 useShortcuts('Pour', [
   { keys: ['l'], shown: 'L', does: 'Lay down a cup', run: () => (mode.value = 'lay') },
@@ -224,5 +227,55 @@ useShortcuts('Pour', [
 
 .timeline {
   grid-column: 1 / -1;
+}
+
+/* The support above, the next step below it, its button across under the thumb. */
+@media (width < 600px) {
+  .pour {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(132px, 32%) minmax(0, 1fr) auto;
+  }
+
+  .support {
+    padding: 8px;
+  }
+
+  .next {
+    padding: 4px 16px;
+  }
+
+  .next :deep(.step-title) {
+    font-size: var(--type-name);
+  }
+
+  .next :deep(.row) {
+    position: sticky;
+    bottom: 0;
+    padding: 8px 0;
+    background: var(--bench);
+  }
+
+  .next :deep(.ant-btn-primary) {
+    flex: 1 1 55%;
+  }
+}
+
+/* A phone that is turned: both side by side, what was logged out of the way. */
+@media (height < 480px) and (width >= 600px) {
+  .support {
+    padding: 8px;
+  }
+
+  .next {
+    padding: 4px 16px;
+  }
+
+  .next :deep(.step-title) {
+    font-size: var(--type-name);
+  }
+
+  .timeline {
+    display: none;
+  }
 }
 </style>

@@ -94,4 +94,16 @@ li {
   align-items: center;
   min-height: 48px;
 }
+
+@media (width < 600px) {
+  .practice {
+    padding: 12px 16px;
+  }
+
+  li {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 4px;
+    padding: 8px 0;
+  }
+}
 </style>

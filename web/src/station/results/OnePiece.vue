@@ -160,4 +160,15 @@ async function remove(): Promise<void> {
     border-top: 1px solid var(--rule);
   }
 }
+
+/* The picture. */
+@media (width < 600px) {
+  .photos {
+    height: auto;
+  }
+
+  .recipe {
+    padding: 12px 16px;
+  }
+}
 </style>

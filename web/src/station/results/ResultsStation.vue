@@ -192,4 +192,19 @@ th {
   font-size: var(--type-note);
   color: var(--ink-soft);
 }
+
+/* Its picture, its name and when; the rest stands at the piece. */
+@media (width < 600px) {
+  main {
+    padding: 12px 16px 16px;
+  }
+
+  .search {
+    flex: 1 1 160px;
+  }
+
+  table :deep(:is(th, td):nth-child(n + 3)) {
+    display: none;
+  }
+}
 </style>

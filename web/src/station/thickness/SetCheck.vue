@@ -251,4 +251,32 @@ li.look {
     height: auto;
   }
 }
+
+/* A cup a card: its name and its thickness, then what to do. */
+@media (width < 600px) {
+  .set {
+    padding: 12px 16px;
+  }
+
+  thead {
+    display: none;
+  }
+
+  .rows tr {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto;
+    gap: 0 12px;
+    padding: 8px 0;
+    border-bottom: 1px solid var(--rule);
+  }
+
+  .rows :is(th, td) {
+    padding: 2px 0;
+    border: 0;
+  }
+
+  .rows td:nth-child(n + 4) {
+    grid-column: 1 / -1;
+  }
+}
 </style>

@@ -6,6 +6,7 @@ import ComputedFrom from '../../field/ComputedFrom.vue';
 import NumberField from '../../field/NumberField.vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { useTask } from '../../notice/useTask.ts';
+import { useAwake } from '../../notice/awake.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
 import { usePiece } from '../../store/piece/piece.ts';
@@ -61,6 +62,8 @@ async function keep(): Promise<void> {
 
 /** The lanes show what was read; fields stand there only for who reads with a watch of their own. */
 const typing = ref(false);
+
+useAwake();
 
 useShortcuts('Tilt race', [
   { keys: [' '], shown: 'Space', does: 'Tip the card: start', run: startOrWait },
@@ -197,6 +200,27 @@ header {
     grid-template-columns: minmax(0, 1fr);
     grid-template-rows: none;
     height: auto;
+  }
+}
+
+/* The lanes first. */
+@media (width < 600px) {
+  .race {
+    gap: 12px;
+    padding: 12px 16px;
+  }
+
+  .card {
+    order: -1;
+    min-height: 46vh;
+  }
+
+  .clock {
+    order: -1;
+  }
+
+  .clock > .ant-btn {
+    height: var(--touch-step);
   }
 }
 </style>

@@ -181,4 +181,14 @@ useShortcuts('Today', [{ keys: ['n'], shown: 'N', does: 'Start a piece', run: ()
     border-top: 1px solid var(--rule);
   }
 }
+
+@media (width < 600px) {
+  .left {
+    padding: 12px 16px;
+  }
+
+  .start {
+    padding: 12px 16px;
+  }
+}
 </style>

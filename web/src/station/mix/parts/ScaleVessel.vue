@@ -54,4 +54,20 @@ const targetMl = computed(() => props.step && millilitersWith(props.cup, props.s
   min-height: 0;
   overflow: hidden;
 }
+
+@media (width < 600px) {
+  .vessel {
+    padding: 8px 0 0 8px;
+  }
+
+  .vessel :deep(svg) {
+    max-width: 100%;
+    height: auto;
+  }
+
+  /* Too small to be read; the step says it. */
+  .vessel :deep(text) {
+    display: none;
+  }
+}
 </style>

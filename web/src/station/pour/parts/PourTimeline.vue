@@ -153,4 +153,18 @@ li button[aria-pressed='true'] .title {
   max-width: 300px;
   font-size: var(--type-note);
 }
+
+@media (width < 600px) {
+  .timeline {
+    padding: 0 8px 0 16px;
+  }
+
+  ol {
+    padding: 4px 0;
+  }
+
+  .empty {
+    flex: 1;
+  }
+}
 </style>

@@ -8,6 +8,7 @@ import { computed, ref, watch } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
 import QuantityField from '../../../field/QuantityField.vue';
 import { itemName } from '../../../drawing/plan.ts';
+import { buzz } from '../../../notice/awake.ts';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
@@ -97,6 +98,7 @@ function done(): void {
   }
   try {
     steps.log(step, mg.value ?? 0, title(step));
+    buzz();
   } catch (error) {
     problem.value = error;
     if (!messageAt(error, 'data.mg')) sayProblem(error);

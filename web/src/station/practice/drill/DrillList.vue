@@ -61,4 +61,10 @@ li {
     padding: 8px 0;
   }
 }
+
+@media (width < 600px) {
+  li {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

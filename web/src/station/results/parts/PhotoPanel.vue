@@ -247,4 +247,19 @@ ul {
 [aria-pressed='true'] {
   box-shadow: 0 4px 0 var(--ink);
 }
+
+@media (width < 600px) {
+  .picture {
+    height: 56vh;
+    padding: 0;
+  }
+
+  .bar {
+    padding: 8px 16px;
+  }
+
+  .spring {
+    display: none;
+  }
+}
 </style>

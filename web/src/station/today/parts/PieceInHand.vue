@@ -84,4 +84,21 @@ h2 {
   padding-inline: 24px;
   white-space: normal;
 }
+
+@media (width < 600px) {
+  .hand {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 12px;
+    padding: 16px;
+  }
+
+  .drawing {
+    zoom: 0.7;
+    width: 100%;
+  }
+
+  .next {
+    width: 100%;
+  }
+}
 </style>

@@ -1,0 +1,169 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { pieceNamed, send, type Json } from './support/pieces.ts';
+import { weighIn } from './support/weighIn.ts';
+import { expect, test } from './support/studio.ts';
+
+test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+
+interface Told extends Json {
+  readonly events: readonly { kind: string; data: { stepId?: string } }[];
+}
+
+test('a Dutch pour on a phone: started, weighed, poured by its run sheet with the network gone, photographed and measured', async ({
+  page,
+  studio,
+  context,
+}) => {
+  test.slow();
+  const tap = (name: string | RegExp) => page.getByRole('button', { name }).first().tap();
+  await page.goto('/today');
+  await page.getByLabel('Name', { exact: true }).fill('Phone Dutch');
+  await page.getByLabel('Colors').fill('2');
+  await page.getByLabel('Colors').press('Tab');
+  await expect(page.getByText(/Enough for/)).toBeVisible();
+  await tap('Start and mix');
+  for (const paint of ['White', 'Deep blue', 'Sea green']) {
+    await tap(`Put a cup of ${paint} on the bench`);
+    await expect(page.getByRole('article', { name: `Cup ${paint}` })).toBeVisible();
+  }
+  const pieceId = page.url().split('/').at(-1)!;
+
+  await test.step('a cup is weighed in with the number on the screen and one wide button', async () => {
+    await tap(/^Weigh in White/);
+    const done = page.getByRole('button', { name: /^Done, next|^Next cup|^Back to the cups/ });
+    await expect(done).toBeInViewport();
+    const box = (await done.boundingBox())!;
+    expect(box.width).toBeGreaterThan(300);
+    expect(box.height).toBeGreaterThanOrEqual(64);
+    for (let step = 0; step < 6; step += 1) {
+      if (await page.getByText('This cup is done.').isVisible()) break;
+      const said = await page.locator('.now').textContent();
+      const grams = /([\d.]+)\s*g/.exec(said ?? '')?.[1];
+      await page.getByLabel('What your scale shows').fill(grams ?? '1');
+      await page.getByLabel('What your scale shows').press('Enter');
+      await expect(page.locator('.now')).not.toHaveText(said ?? '');
+    }
+    await expect(page.getByText('This cup is done.')).toBeVisible();
+  });
+
+  await weighIn(studio, pieceId);
+  await page.goto(`/plan/${pieceId}`);
+  await tap('Lay it out');
+  await tap('Pour it');
+  const title = page.locator('.step-title').first();
+  await expect(title).toBeVisible();
+  await tap('All of it is done');
+
+  await test.step('each step is done with the thumb; what is done without the network is sent later, once', async () => {
+    for (let step = 0; step < 24; step += 1) {
+      if (await page.getByText('The run sheet is done.').isVisible()) break;
+      if (step === 3) await context.setOffline(true);
+      if (step === 6) await context.setOffline(false);
+      const number = page.getByText(/^Step \d+ of/);
+      const before = await number.textContent();
+      const wait = page.getByRole('button', { name: 'It was this long' });
+      const form = page.getByRole('button', { name: /^(Log|Keep) / });
+      const skip = page.getByRole('button', { name: /^Done, without|^Leave it out/ }).first();
+      const done = page.getByRole('button', { name: 'Done', exact: true });
+      if (await done.isVisible()) await done.tap();
+      else if (await wait.isVisible()) await wait.tap();
+      else if (await form.first().isVisible()) await form.first().tap();
+      else await skip.tap();
+      await expect(async () => {
+        const over = await page.getByText('The run sheet is done.').isVisible();
+        expect(over || (await number.textContent()) !== before).toBe(true);
+      }).toPass();
+    }
+    await expect(page.getByText('The run sheet is done.')).toBeVisible();
+    // Every step is there, and none twice.
+    const steps = async (kind: string) =>
+      (await send<Told>(studio, 'GET', `/api/pieces/${pieceId}`)).events
+        .filter((event) => event.kind === kind)
+        .map(({ data }) => data.stepId);
+    await expect.poll(async () => (await steps('pass')).length).toBeGreaterThan(2);
+    const laid = await steps('layer');
+    expect(laid.length).toBeGreaterThanOrEqual(3);
+    expect(new Set(laid).size).toBe(laid.length);
+  });
+
+  await test.step('its picture is measured', async () => {
+    await send(studio, 'POST', `/api/pieces/${pieceId}/camera`, { state: 'wet', megapixels: 1 });
+    await page.getByRole('link', { name: 'Results', exact: true }).tap();
+    await page.goto(`/results/${pieceId}`);
+    await expect(page.getByRole('img', { name: 'Phone Dutch, wet' })).toBeInViewport();
+    await tap('Measure it');
+    await expect(page.getByRole('button', { name: /^Corner top left/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Measure', exact: true }).tap();
+    await expect(page.getByRole('region', { name: 'Measured on the photo' })).toBeVisible({
+      timeout: 90_000,
+    });
+  });
+});
+
+test.describe('on the demo as it is', () => {
+  test.use({ onlyLooks: true });
+
+  test('what is used at the table fits a phone, upright and turned, and passes the accessibility rules', async ({
+    page,
+    studio,
+  }) => {
+    test.slow();
+    const id = (name: string) => pieceNamed(studio, name);
+    const paths = [
+      '/today',
+      `/mix/${await id('Ember seam')}`,
+      `/thickness/${await id('Rain shutter')}`,
+      `/thickness/${await id('Rain shutter')}/race`,
+      `/pour/${await id('Door panel')}`,
+      '/results',
+      `/results/${await id('Slate fan')}`,
+    ];
+    for (const path of paths) {
+      await page.setViewportSize({ width: 390, height: 844 });
+      await page.goto(path);
+      await page.locator('main').waitFor();
+      await page.waitForLoadState('networkidle');
+      for (const [width, height] of [
+        [360, 740],
+        [430, 932],
+        [844, 390],
+        [390, 844],
+      ] as const) {
+        await page.setViewportSize({ width, height });
+        const over = () =>
+          page.evaluate(() => {
+            const bench = document.querySelector('.bench')!;
+            return Math.max(
+              bench.scrollWidth - bench.clientWidth,
+              document.body.scrollWidth - window.innerWidth,
+            );
+          });
+        await expect.poll(over, { message: `${path} at ${width}` }).toBeLessThanOrEqual(0);
+      }
+      const stops = page.getByRole('navigation', { name: 'Stations' }).getByRole('listitem');
+      await expect(stops).toHaveCount(6);
+      for (const stop of await stops.all())
+        expect((await stop.boundingBox())!.height).toBeGreaterThanOrEqual(48);
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
+        .exclude('.ant-select-selection-search-input')
+        .analyze();
+      expect(
+        violations.map(({ id: rule, nodes }) => `${rule}: ${nodes[0]?.html.slice(0, 160)}`),
+        path,
+      ).toEqual([]);
+    }
+  });
+
+  test('the rest lies behind the last stop, the tray comes from below', async ({ page, studio }) => {
+    await page.goto(`/mix/${await pieceNamed(studio, 'Ember seam')}`);
+    await page.getByRole('button', { name: 'More', exact: true }).tap();
+    await page.getByRole('link', { name: 'Shelf' }).tap();
+    await expect(page).toHaveURL(/\/shelf$/);
+    await page.getByRole('button', { name: /^Tray/ }).tap();
+    const tray = page.getByRole('complementary', { name: 'Tray' });
+    await expect(tray.getByText('Slate ink')).toBeInViewport();
+    await page.getByRole('button', { name: 'Close the tray' }).tap({ position: { x: 100, y: 200 } });
+    await expect(tray.getByText('Slate ink')).toBeHidden();
+  });
+});
