@@ -250,4 +250,11 @@ useShortcuts('Everywhere', [
     grid-template-columns: 112px minmax(0, 1fr) auto;
   }
 }
+
+/* Turned, every line counts. */
+@media (height < 480px) {
+  .ribbon {
+    display: none;
+  }
+}
 </style>

@@ -362,4 +362,37 @@ useShortcuts('At the scale', [
     white-space: normal;
   }
 }
+
+/* A phone that is turned: the number beside the step and its button. */
+@media (height < 480px) and (width >= 600px) {
+  .scale:not(.full) {
+    grid-template-columns: minmax(220px, 40%) minmax(0, 1fr);
+    grid-template-rows: auto auto;
+    height: auto;
+  }
+
+  .scale:not(.full) > :deep(.vessel) {
+    display: none;
+  }
+
+  .scale:not(.full) .numbers {
+    align-self: start;
+    padding: 8px 16px;
+  }
+
+  .scale:not(.full) .step {
+    grid-column: 2;
+    grid-template-columns: minmax(0, 1fr);
+    padding: 8px 16px;
+    border-top: 0;
+  }
+
+  .scale:not(.full) .done {
+    grid-column: 1;
+    grid-row: auto;
+    width: 100%;
+    min-height: var(--touch-step);
+    margin: 8px 0;
+  }
+}
 </style>

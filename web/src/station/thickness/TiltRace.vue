@@ -223,4 +223,24 @@ header {
     height: var(--touch-step);
   }
 }
+
+@media (height < 480px) and (width >= 600px) {
+  .race {
+    grid-template-columns: minmax(0, 1fr) minmax(240px, 40%);
+    padding: 8px 16px;
+  }
+
+  header {
+    display: none;
+  }
+
+  .card {
+    order: -2;
+    min-height: 240px;
+  }
+
+  .clock {
+    order: -1;
+  }
+}
 </style>

@@ -84,4 +84,10 @@ button[aria-current='true'] {
   font-variant-numeric: tabular-nums;
   color: var(--brass-ink);
 }
+
+@media (height < 480px) {
+  .table {
+    margin: 0;
+  }
+}
 </style>

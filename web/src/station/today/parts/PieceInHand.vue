@@ -101,4 +101,15 @@ h2 {
     width: 100%;
   }
 }
+
+@media (height < 480px) {
+  .hand {
+    min-height: 0;
+    padding: 12px;
+  }
+
+  .drawing {
+    zoom: 0.7;
+  }
+}
 </style>
