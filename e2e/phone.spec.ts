@@ -157,6 +157,7 @@ test.describe('on the demo as it is', () => {
 
   test('the rest lies behind the last stop, the tray comes from below', async ({ page, studio }) => {
     await page.goto(`/mix/${await pieceNamed(studio, 'Ember seam')}`);
+    await expect(page.getByRole('heading', { name: 'Mix' })).toBeVisible();
     await page.getByRole('button', { name: 'More', exact: true }).tap();
     await page.getByRole('link', { name: 'Shelf' }).tap();
     await expect(page).toHaveURL(/\/shelf$/);

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue';
-import { useRoute } from 'vue-router';
+import { START_LOCATION, useRoute } from 'vue-router';
 import type { StationName } from './stations.ts';
 import { useStations } from './useStations.ts';
 
@@ -17,9 +17,12 @@ const stops = computed(() =>
 const isElsewhere = computed(() => !stops.value.some(({ name }) => name === route.meta.station));
 
 const isMoreOpen = ref(false);
+/** It closes where it led; the page's own coming up, from nowhere, is no such step. */
 watch(
   () => route.path,
-  () => (isMoreOpen.value = false),
+  (_, before) => {
+    if (before !== START_LOCATION.path) isMoreOpen.value = false;
+  },
 );
 
 /** Shares of a hundred along, px down: the line swings around its middle and thins toward its end. */

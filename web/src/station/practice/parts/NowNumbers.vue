@@ -63,7 +63,9 @@ const lines = computed(() => {
     <div
       class="bar"
       role="img"
-      :aria-label="shares.map(({ name, share }) => `${name} ${percent(share)}`).join(', ')"
+      :aria-label="
+        shares.map(({ name, share }) => `${name} ${percent(share)}`).join(', ') || 'Shares of the paints'
+      "
     >
       <span
         v-for="each in shares"
