@@ -23,7 +23,7 @@ import AppTop from './AppTop.vue';
 import CupTray from './CupTray.vue';
 import DamagedNote from './DamagedNote.vue';
 import ImportProgress from './ImportProgress.vue';
-import { STATIONS } from './stations.ts';
+import { useStations } from './useStations.ts';
 import { componentTheme } from '../theme/theme.ts';
 
 /** Dialogs are fetched when they are first needed. */
@@ -97,14 +97,13 @@ const ribbonCups = computed<RibbonCup[]>(() =>
   })),
 );
 
+const { links } = useStations();
+
 function goAlong(step: number): void {
-  const open = STATIONS.filter((station) => !station.needsPiece || store.inHandId);
-  const here = open.findIndex((station) => station.name === route.meta.station);
+  const open = links.value.filter(({ isOpen }) => isOpen);
+  const here = open.findIndex(({ name }) => name === route.meta.station);
   const next = open[(here + step + open.length) % open.length];
-  if (!next) return;
-  void router.push(
-    next.needsPiece ? { name: next.name, params: { pieceId: store.inHandId ?? '' } } : { name: next.name },
-  );
+  if (next) void router.push(next.to);
 }
 
 useShortcuts('Everywhere', [

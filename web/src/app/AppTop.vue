@@ -42,11 +42,14 @@ const next = computed(() => ({
       <p v-else class="piece soft">No piece in hand. Start one at Today.</p>
       <NoticeStack />
     </div>
-    <UnitSwitch v-if="!isPhone" />
-    <Button v-if="!isPhone" type="text" :aria-pressed="appearance.dark" @click="appearance.toggle()">
-      {{ appearance.dark ? 'Light' : 'Dark' }}
-    </Button>
-    <Button v-if="!isPhone" type="text" aria-label="Keys of this screen" @click="emit('help')">Keys ?</Button>
+    <!-- On a phone they lie behind the last stop. -->
+    <template v-if="!isPhone">
+      <UnitSwitch />
+      <Button type="text" :aria-pressed="appearance.dark" @click="appearance.toggle()">
+        {{ appearance.dark ? 'Light' : 'Dark' }}
+      </Button>
+      <Button type="text" aria-label="Keys of this screen" @click="emit('help')">Keys ?</Button>
+    </template>
   </header>
 </template>
 

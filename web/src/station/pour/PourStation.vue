@@ -229,13 +229,7 @@ useShortcuts('Pour', [
   grid-column: 1 / -1;
 }
 
-/* The support above, the next step below it, its button across under the thumb. */
-@media (width < 600px) {
-  .pour {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: minmax(132px, 32%) minmax(0, 1fr) auto;
-  }
-
+@media (width < 600px), (height < 480px) {
   .support {
     padding: 8px;
   }
@@ -246,6 +240,14 @@ useShortcuts('Pour', [
 
   .next :deep(.step-title) {
     font-size: var(--type-name);
+  }
+}
+
+/* The support above, the next step below it, its button across under the thumb. */
+@media (width < 600px) {
+  .pour {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(132px, 32%) minmax(0, 1fr) auto;
   }
 
   .next :deep(.row) {
@@ -262,18 +264,6 @@ useShortcuts('Pour', [
 
 /* A phone that is turned: both side by side, what was logged out of the way. */
 @media (height < 480px) and (width >= 600px) {
-  .support {
-    padding: 8px;
-  }
-
-  .next {
-    padding: 4px 16px;
-  }
-
-  .next :deep(.step-title) {
-    font-size: var(--type-name);
-  }
-
   .timeline {
     display: none;
   }
