@@ -9,15 +9,19 @@ const perName = (value: z.ZodNumber) =>
       z.ZodNumber
     >,
   );
+const faceShare = z
+  .number('Give the error.')
+  .min(0, 'An error is 0 or more.')
+  .max(1, 'An error is at most the whole face.');
 const errorSchema = z.object({
-  negativeSpace: z
+  negativeSpace: faceShare,
+  coverage: faceShare.nullable(),
+  sheet: faceShare.nullable(),
+  cellsLn: z
     .number('Give the error.')
     .min(0, 'An error is 0 or more.')
-    .max(1, 'An error is at most the whole face.'),
-  coverage: z
-    .number('Give the error.')
-    .min(0, 'An error is 0 or more.')
-    .max(1, 'An error is at most the whole face.'),
+    .max(20, 'An error this large says nothing.')
+    .nullable(),
 });
 
 /** What the artist's measured pours say of the film's unknowns. */
@@ -36,7 +40,12 @@ export const filmFitSchema = z.object({
     .int('Give how many pours.')
     .min(1, 'It rests on one pour at least.')
     .max(100_000, 'So many pours are not kept.'),
-  /** Each pour told by the film as usual, and by a fit to all the others: mean distance as a share of the face. */
+  /** Of these, pours with cells. */
+  nCells: z
+    .int('Give how many pours have cells.')
+    .min(0, 'That is 0 or more.')
+    .max(100_000, 'So many pours are not kept.'),
+  /** Each pour told by the film as usual, and by a fit to all the others: mean distance as a share of the face, of the number of cells in ln; null where no pour tells. */
   before: errorSchema,
   after: errorSchema,
   helps: z.boolean('Say whether it helps.'),

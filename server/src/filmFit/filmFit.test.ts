@@ -7,11 +7,11 @@ beforeEach(async () => {
 afterEach(() => studio.close());
 
 const fit = {
-  values: { strength: 2.4, friction: 0.021, tauHalfPa: 3.1 },
-  sdLn: { strength: 0.2, friction: 0.3, tauHalfPa: 0.3 },
-  ...{ n: 7, helps: true },
-  before: { negativeSpace: 0.2, coverage: 0.05 },
-  after: { negativeSpace: 0.1, coverage: 0.04 },
+  values: { strength: 2.4, friction: 0.021, tauHalfPa: 3.1, ruptureM: 2e-4, spreadingNM: 3e-3, netM: 4e-4 },
+  sdLn: { strength: 0.2, friction: 0.3, tauHalfPa: 0.3, ruptureM: 0.3, spreadingNM: 0.4, netM: 0.2 },
+  ...{ n: 7, nCells: 4, helps: true },
+  before: { negativeSpace: 0.2, coverage: 0.05, sheet: 0.2, cellsLn: 0.6 },
+  after: { negativeSpace: 0.1, coverage: null, sheet: 0.1, cellsLn: null },
 };
 const get = async () => (await studio.http.get('/api/film-fit').expect(200)).body as { fit: unknown };
 const put = (body: object) => studio.http.put('/api/film-fit').send(body);

@@ -3,7 +3,7 @@ import {
   rehearsalPhoto,
   type RehearsalNumbers,
 } from '@icy-ribbon/core/judgement/rehearsal';
-import { runPour, type FitMeasures } from '@icy-ribbon/core/judgement/fit';
+import { runPour, type FitMeasures, type MeasuredPour } from '@icy-ribbon/core/judgement/fit';
 import type { PourRecord } from '@icy-ribbon/core/judgement/outcome';
 import type { FilmFrame } from '@icy-ribbon/core/flow/look';
 import { compiledFilm, plainFilm, type FilmModule, type MakeKernel } from '@icy-ribbon/core/flow/solver';
@@ -238,15 +238,26 @@ const filmWorker = {
     await filmWorker.blowWhole(scene, unknowns, cells, onProgress);
     const rehearsal = open();
     return { picture: filmWorker.picture(width), numbers: rehearsalNumbers(rehearsal) };
-  } /** A recorded pour at every offset of the fit's design. */,
-  async fitPour(pour: PourRecord, colors: readonly string[], onRun: () => void): Promise<FitMeasures[]> {
-    return runPour(pour, colors, await makeKernel(), onRun);
+  },
+
+  /** A recorded pour at every offset of the fit's design. */
+  async fitPour(
+    pour: PourRecord,
+    compared: Pick<MeasuredPour, 'colors' | 'cellsFromMm'>,
+    cellMm: number | null,
+    onRun: () => void,
+  ): Promise<FitMeasures[]> {
+    return runPour(pour, compared, { makeKernel: await makeKernel(), cellMm, onRun });
   },
 
   /** A standing picture, for browsers that cannot draw the film, and to be kept. */
   picture(width: number): ImageData {
     const now = open();
-    const look = lookOf(frameNow(now), castOf(now.scene), now.film.kernel.fields.grid.rim.inside);
+    const look = lookOf(
+      frameNow(now),
+      castOf(now.scene, now.unknowns),
+      now.film.kernel.fields.grid.rim.inside,
+    );
     const { width: wide, height, rgb } = pictureOf(look, width);
     return imageOf(rgb, wide, height);
   },

@@ -1,3 +1,4 @@
+export { cellsSeen, type CellsSeen } from './cellsSeen.ts';
 export { LOOK, composer, splineWeights, type Composed } from './compose.ts';
 export { NET } from './net.ts';
 export { TABLE } from './noise.ts';

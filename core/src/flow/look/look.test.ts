@@ -14,6 +14,7 @@ import { frameOf, lookOf, pictureOf, type FilmCast } from './index.ts';
 import { packSeeds } from './seeds.ts';
 
 const cast: FilmCast = {
+  netM: 3.5e-4,
   layers: [
     { rgb: [0.9, 0.88, 0.8], depthM: 2e-5, isVeined: false },
     { rgb: [0.4, 0.06, 0.02], depthM: 2e-5, isVeined: true },

@@ -14,12 +14,13 @@ export interface Net {
   core: number;
   /** Thickness of the paint gathered in the net, m. */
   thick?: number;
+  /** Which hole is nearest, by its number among the packed. */
+  seed?: number;
 }
 
 /** Numbers of the net: assumptions of the picture. */
 export const NET = {
-  /** A sheet this thick, m, has no holes; net between two holes at the least, m. */
-  fullM: 3.5e-4,
+  /** Net between two holes at the least, m. */
   leastM: 1.3e-4,
   reliefM: 4.5e-5,
   /** Corners of holes are rounded over this share of the way between seeds. */
@@ -36,7 +37,7 @@ const clamp01 = (value: number): number => (value < 0 ? 0 : value > 1 ? 1 : valu
  * @returns false where no hole is near: the sheet is whole
  */
 export function netAt(
-  look: FilmLook,
+  look: Pick<FilmLook, 'seeds' | 'netM'>,
   noise: Float32Array,
   x: number,
   y: number,
@@ -72,19 +73,20 @@ export function netAt(
       }
     }
   }
-  if (first < 0 || d1 > NET.farM || sheetM > 1.6 * NET.fullM) return false;
+  if (first < 0 || d1 > NET.farM || sheetM > 1.6 * look.netM) return false;
   const [radius, kind] = [numbers[first + 2]!, numbers[first + 8]!];
   const soft = NET.round * (d1 + d2) * 0.5;
   const gap = d2 - d1 - 0.7 * soft * Math.log(1 + Math.exp((d2 - d3) / soft));
   const wobble = 1 + 0.12 * noiseAt(noise, x / NET.wobbleM, y / NET.wobbleM, 77);
-  const open = Math.min(0.9, Math.max(0, 1 - sheetM / (NET.fullM * (0.7 + 0.6 * kind))));
+  const open = Math.min(0.9, Math.max(0, 1 - sheetM / (look.netM * (0.7 + 0.6 * kind))));
   const strand = 1 - Math.sqrt(open);
   const inward = Math.min(
     0.5 * (gap - strand * (d1 + Math.min(d2, 2 * d1 + 2e-3)) * wobble) - 0.5 * NET.leastM,
     0.9 * radius - d1,
   );
+  out.seed = first / SEED_NUMBERS;
   out.hole = clamp01(0.5 + (0.8 * inward) / pixelM);
-  out.thick = 0.6 * NET.fullM;
+  out.thick = 0.6 * look.netM;
   const rim = (Math.max(0, -inward) - 1.5e-4) / 4e-4;
   out.relief = (1 - out.hole) * NET.reliefM * Math.exp(-rim * rim);
   out.ring = out.hole * Math.exp(-((inward / 2.2e-4) ** 2));

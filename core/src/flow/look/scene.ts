@@ -21,6 +21,8 @@ export interface FilmCast {
   readonly support: readonly [number, number, number];
   /** Index of the sheet that opens; -1 without one. */
   readonly sheet: number;
+  /** Width of the sheet's net, m: a sheet this thick has no holes. */
+  readonly netM: number;
 }
 
 /** A film at a moment: plain numbers that a worker can send. */

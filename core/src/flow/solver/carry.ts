@@ -56,8 +56,11 @@ export function paintVelocity(
 
 /** Between the four cells around a place; `x` and `y` in cells from the middle of the field's first. */
 export function between(field: ArrayLike<number>, stride: number, x: number, y: number): number {
-  const [left, top] = [Math.floor(x), Math.floor(y)];
-  const [right, down] = [x - left, y - top];
+  // Written out: it is asked for thousands of seeds at every step.
+  const left = Math.floor(x);
+  const top = Math.floor(y);
+  const right = x - left;
+  const down = y - top;
   const at = top * stride + left;
   return (
     (1 - down) * ((1 - right) * field[at]! + right * field[at + 1]!) +

@@ -105,6 +105,9 @@ const LEAST_SPREAD = -0.7;
 /** A sheet this thin, m, has no seeds; one this thick is a puddle yet. */
 const THINNEST = 8e-6;
 const THICKEST = 1.5e-3;
+/** One thinner than this, m, opens at places so much closer. */
+const THIN = 6e-5;
+const THIN_SPACING = 0.75;
 /** First ripple as a share of the sheet, spread of its ln. */
 const RIPPLE = 0.01;
 const RIPPLE_SPREAD = 0.5;
@@ -135,16 +138,14 @@ export function openCells(cells: SheetCells, fields: FilmFields, seconds: number
   const column = (x: number) => clamp(x / cellM - 0.5 + MARGIN, 1, stride - 3);
   const row = (y: number) => clamp(y / cellM - 0.5 + MARGIN, 1, grid.rows + 2 * MARGIN - 3);
   const sheetAt = (x: number, y: number) => between(sheet, stride, column(x), row(y));
-  // Velocities lie on faces: half a cell to the left or above.
-  const speedX = (x: number, y: number) => between(across, stride, column(x) + 0.5, row(y));
-  const speedY = (x: number, y: number) => between(down, stride, column(x), row(y) + 0.5);
 
   for (const seed of cells.seeds) {
-    const { x, y } = seed;
-    const h = sheetAt(x, y);
-    if (seed.isOpen) stretchWith(seed.stretch, Math.round(row(y)) * stride + Math.round(column(x)));
-    seed.x += speedX(x, y) * seconds;
-    seed.y += speedY(x, y) * seconds;
+    const [atColumn, atRow] = [column(seed.x), row(seed.y)];
+    const h = between(sheet, stride, atColumn, atRow);
+    if (seed.isOpen) stretchWith(seed.stretch, Math.round(atRow) * stride + Math.round(atColumn));
+    // Velocities lie on faces: half a cell to the left or above.
+    seed.x += between(across, stride, atColumn + 0.5, atRow) * seconds;
+    seed.y += between(down, stride, atColumn, atRow + 0.5) * seconds;
     seed.bare = h < 2e-6 ? seed.bare + seconds : 0;
     const below = layerBelow(seed.x, seed.y);
     if (below < 0) continue;
@@ -176,7 +177,9 @@ export function openCells(cells: SheetCells, fields: FilmFields, seconds: number
   if (cells.sinceSown >= SOW_EVERY_S) {
     cells.sinceSown = 0;
     sow();
-  } /** Draws a hole out as the sheet in its cell is drawn out. */
+  }
+
+  /** Draws a hole out as the sheet in its cell is drawn out. */
   function stretchWith(stretch: CellSeed['stretch'], cell: number): void {
     const step = seconds / cellM;
     const below = cell + stride;
@@ -202,17 +205,28 @@ export function openCells(cells: SheetCells, fields: FilmFields, seconds: number
   }
 
   function layerBelow(x: number, y: number): number {
+    const [atColumn, atRow] = [column(x), row(y)];
     for (let under = layer - 1; under >= 0; under -= 1) {
-      if (between(thickness[under]!, stride, column(x), row(y)) > 1e-4) return under;
+      if (between(thickness[under]!, stride, atColumn, atRow) > 1e-4) return under;
     }
     return -1;
   }
 
+  /** Sows where the sheet lies: nowhere else can anything be sown. */
   function sow(): void {
-    const near = new SeedIndex(cells.seeds, settings.spacingM);
-    const places = Math.round((SOW_PLACES * wide * high) / 0.04);
+    const near = new SeedIndex(cells.seeds, Math.max(MOST_SEEDS, cells.seeds.length), settings.spacingM, [
+      wide,
+      high,
+    ]);
+    const box = fields.boxes[layer]!;
+    const [left, top] = [(box.left - MARGIN) * cellM, (box.top - MARGIN) * cellM];
+    const [across, down] = [(box.right + 1 - box.left) * cellM, (box.bottom + 1 - box.top) * cellM];
+    if (!(across > 0 && down > 0)) return;
+    const places = Math.round((SOW_PLACES * across * down) / 0.04);
+    const closest = THIN_SPACING * settings.spacingM * Math.exp(SPACING_SPREAD * LEAST_SPREAD);
     for (let place = 0; place < places && cells.seeds.length < MOST_SEEDS; place += 1) {
-      const [x, y] = [cells.random() * wide, cells.random() * high];
+      const [x, y] = [left + cells.random() * across, top + cells.random() * down];
+      if (near.hasWithin(x, y, closest)) continue;
       const h = sheetAt(x, y);
       if (h < THINNEST || h > THICKEST) continue;
       const below = layerBelow(x, y);
@@ -220,7 +234,7 @@ export function openCells(cells: SheetCells, fields: FilmFields, seconds: number
       const forecast = SPACING * h * (viscosity[below]! / viscosity[layer]!) ** 0.23;
       const spacing =
         Math.max(forecast, settings.spacingM) * Math.exp(SPACING_SPREAD * Math.max(LEAST_SPREAD, bounded()));
-      if (near.hasWithin(x, y, h < 6e-5 ? 0.75 * spacing : spacing)) continue;
+      if (near.hasWithin(x, y, h < THIN ? THIN_SPACING * spacing : spacing)) continue;
       const seed: CellSeed = {
         x,
         y,
@@ -246,7 +260,10 @@ const clamp = (value: number, least: number, most: number): number => Math.min(m
 
 /** F := (1 + grad u dt) F, unless that would draw it out beyond what a hole can be. */
 function stretchBy(f: CellSeed['stretch'], a: number, b: number, c: number, d: number): void {
-  const [f0, f1, f2, f3] = f;
+  const f0 = f[0];
+  const f1 = f[1];
+  const f2 = f[2];
+  const f3 = f[3];
   const n0 = f0 + a * f0 + b * f2;
   const n1 = f1 + a * f1 + b * f3;
   const n2 = f2 + c * f0 + d * f2;

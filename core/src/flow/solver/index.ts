@@ -18,4 +18,5 @@ export { flowOn, liveFilm, type LiveFilm } from './live.ts';
 export { between } from './carry.ts';
 export { forEachCell, measureLayer, seenByLayer, seenShares, volumeM3 } from './measure.ts';
 export { dryLayers, freshSkin, type Skin } from './skin.ts';
+export { freshSides, hungM3, wetShare, type Sides } from './sides.ts';
 export { plainFilm, type FilmKernel, type MakeKernel } from './plainKernel.ts';

@@ -3,6 +3,7 @@ import { carryGrain, freshGrain, paintedBox, paintVelocity, type Grain } from '.
 import { openCells, type SheetCells } from './cells.ts';
 import type { FilmDrive } from './film.ts';
 import type { FilmKernel } from './plainKernel.ts';
+import { runOver, type Sides } from './sides.ts';
 
 /** A film with what is carried along in it. */
 export interface LiveFilm {
@@ -11,6 +12,10 @@ export interface LiveFilm {
   readonly grain: Grain;
   /** Null where no sheet opens. */
   readonly cells: SheetCells | null;
+  /** The same sheet as it would open otherwise: cells are carried by the film and do not push it. */
+  readonly otherCells: readonly SheetCells[];
+  /** Null where what leaves the face is gone. */
+  readonly sides: Sides | null;
   readonly spare: Grain;
   readonly velocity: readonly [Float64Array, Float64Array];
   /** Seconds since grain and cells were last carried. */
@@ -20,13 +25,20 @@ export interface LiveFilm {
 /** Grain and cells move this often, s: they need no more. */
 const CARRY_EVERY_S = 0.04;
 
-export function liveFilm(kernel: FilmKernel, cells: SheetCells | null): LiveFilm {
+export function liveFilm(
+  kernel: FilmKernel,
+  cells: SheetCells | null,
+  sides: Sides | null = null,
+  otherCells: readonly SheetCells[] = [],
+): LiveFilm {
   const { length } = kernel.fields.grid;
   return {
     kernel,
     clock: filmClock(),
     grain: freshGrain(length),
     cells,
+    otherCells,
+    sides,
     spare: freshGrain(length),
     velocity: [new Float64Array(length), new Float64Array(length)],
     sinceCarried: 0,
@@ -35,7 +47,10 @@ export function liveFilm(kernel: FilmKernel, cells: SheetCells | null): LiveFilm
 
 /** Lets a film move on with its grain and its cells. */
 export function flowOn(film: LiveFilm, seconds: number, drive: FilmDrive): void {
+  // What was laid beside the face or scraped off meanwhile did not run over its rim.
+  film.sides?.seenLost.set(film.kernel.fields.lost);
   advance(film.kernel, film.clock, seconds, drive, (stepS) => {
+    if (film.sides) runOver(film.sides, film.kernel.fields, stepS, drive);
     film.sinceCarried += stepS;
     if (film.sinceCarried >= CARRY_EVERY_S) carry(film);
   });
@@ -50,5 +65,6 @@ function carry(film: LiveFilm): void {
     carryGrain(fields, film.grain, box, film.sinceCarried, film.velocity, film.spare);
   }
   if (film.cells) openCells(film.cells, fields, film.sinceCarried);
+  for (const other of film.otherCells) openCells(other, fields, film.sinceCarried);
   film.sinceCarried = 0;
 }

@@ -1,6 +1,7 @@
 import { inverse, Matrix } from 'ml-matrix';
 import { InputError } from '../../base/error/index.ts';
 import { emulate, RUNS_OF_POUR, slopesAt, type Outcomes } from './emulator.ts';
+import { comparedOf, isShare, type FitMeasures, type OutcomeKind } from './measures.ts';
 import {
   FIT_NAMES,
   PRIOR_SD_LN,
@@ -11,14 +12,6 @@ import {
   type Offset,
 } from './unknowns.ts';
 
-/** What is measured on a photo and read off a film alike. */
-export interface FitMeasures {
-  /** Share of the face that shows the base. */
-  readonly negativeSpace: number;
-  /** Share of the face that each color shows on, by name. */
-  readonly shares: Readonly<Record<string, number>>;
-}
-
 /** A measured pour with its runs in the film. */
 export interface FitPour {
   readonly id: string;
@@ -27,10 +20,14 @@ export interface FitPour {
   readonly runs: readonly FitMeasures[];
 }
 
+/** Mean distance from what was measured; null where no pour tells. */
 export interface FitError {
-  /** Mean distance from what was measured, as a share of the face. */
+  /** As shares of the face. */
   readonly negativeSpace: number;
-  readonly coverage: number;
+  readonly coverage: number | null;
+  readonly sheet: number | null;
+  /** Of the number of cells, in ln. */
+  readonly cellsLn: number | null;
 }
 
 export interface FilmFit {
@@ -38,6 +35,8 @@ export interface FilmFit {
   /** Spread of ln of each. */
   readonly sdLn: Readonly<Record<FitName, number>>;
   readonly n: number;
+  /** Of these, pours with cells. */
+  readonly nCells: number;
   /** Each pour told by the film as usual, and by a fit to all the others. */
   readonly before: FitError;
   readonly after: FitError;
@@ -45,33 +44,60 @@ export interface FilmFit {
   readonly helps: boolean;
 }
 
-/** How far film and photo are apart when all unknowns are right, at least; shares of the face (an assumption). */
-const LEAST_APART = 0.03;
-/** How far the coarse film as a whole is apart from the photos, all pours the same way; a share of the face (an assumption, seen on the demo's). */
-const SHARED_APART = 0.03;
-/** Before the pours say how far it is. */
-const FIRST_APART = 0.1;
+/** How far film and photo are apart, shares of the face and ln of sizes and counts: at least when all unknowns are right, and before the pours say (assumptions). */
+const APART = { share: { least: 0.03, first: 0.1 }, ln: { least: 0.1, first: 0.4 } } as const;
+/** How far the coarse film as a whole is apart from the photos, all pours the same way (assumptions, seen on the demo's). */
+const SHARED_APART: Readonly<Record<'open' | 'sheet' | 'size' | 'count', number>> = {
+  open: 0.03,
+  sheet: 0.05,
+  size: 0.15,
+  count: 0.4,
+};
+const SHARED_KINDS = ['open', 'sheet', 'size', 'count'] as const;
 const ROUNDS = 6;
 const STEPS = 12;
-
-/** A pour's measures as numbers: the base left open first, then its colors by name. */
-const namesOf = ({ measured }: FitPour): string[] => Object.keys(measured.shares).sort();
-const outcomesOf = ({ negativeSpace, shares }: FitMeasures, names: readonly string[]): Outcomes => [
-  negativeSpace,
-  ...names.map((name) => shares[name] ?? 0),
-];
+/** A step that moves no unknown further, in spreads, is the last; and so for what is left apart. */
+const STILL = 2e-3;
 
 interface Told {
+  readonly kinds: readonly OutcomeKind[];
   readonly measured: Outcomes;
   readonly runs: readonly Outcomes[];
+  /** A row for each outcome: what each shared offset does to it. */
+  readonly shared: readonly (readonly number[])[];
+  /** The colors of one face add up: all of a pour weigh as much as one. */
+  readonly weights: readonly number[];
 }
 
-/** The shares of one face add up: all colors of a pour weigh as much as one. */
-const weightOf = (of: number, count: number, apart: number): number =>
-  1 / apart ** 2 / (of === 0 ? 1 : Math.max(1, count - 1));
+function toldOf({ measured, runs }: FitPour): Told {
+  const compared = comparedOf(measured);
+  const kinds = compared.map(({ kind }) => kind);
+  const outcomes = (of: FitMeasures) => compared.map(({ read }) => read(of));
+  const colors = kinds.filter((kind) => kind === 'color').length;
+  const usual = outcomes(runs[0]!);
+  const colored = usual.reduce((sum, value, of) => sum + (kinds[of] === 'color' ? value : 0), 0);
+  return {
+    ...{ kinds, measured: outcomes(measured), runs: runs.map(outcomes) },
+    weights: kinds.map((kind) => (kind === 'color' ? 1 / colors : 1)),
+    // So much more base is open, and so much less color in proportion.
+    shared: kinds.map((kind, of) =>
+      SHARED_KINDS.map((each) => {
+        if (each === kind) return SHARED_APART[each];
+        return each === 'open' && kind === 'color'
+          ? (-SHARED_APART.open * usual[of]!) / Math.max(1e-9, colored)
+          : 0;
+      }),
+    ),
+  };
+}
+
+interface Apart {
+  readonly share: number;
+  readonly ln: number;
+}
 
 interface Fitted {
-  /** Of the unknowns; last, how far all pours are apart the same way, in spreads of it. */
+  /** Of the unknowns; then how far all pours are apart the same way, in spreads of it. */
   readonly offset: Offset;
   readonly covariance: Matrix;
 }
@@ -80,82 +106,102 @@ interface Fitted {
  * The offsets that tell the pours best, with what was taken for granted of them.
  *
  * Law: least squares with a normal prior, by Gauss and Newton's steps on the emulated film; the distance that is left between film and photo is
- * taken from the pours themselves, and one more unknown stands for what all of them are off the same way: without it the ranges would be
+ * taken from the pours themselves, and more unknowns stand for what all of them are off the same way: without them the ranges would be
  * as narrow as many pours make them, around a value that a coarse film has moved (standard statistics).
  */
 function fit(pours: readonly Told[]): Fitted {
-  const k = FIT_NAMES.length + 1;
-  let offset: number[] = [...USUAL, 0];
-  let apart = FIRST_APART;
+  const k = FIT_NAMES.length + SHARED_KINDS.length;
+  let offset: number[] = Array.from({ length: k }, () => 0);
+  let apart: Apart = { share: APART.share.first, ln: APART.ln.first };
   let covariance = Matrix.eye(k);
   for (let round = 0; round < ROUNDS; round += 1) {
-    for (let step = 0; step < STEPS; step += 1) {
-      const normal = Matrix.eye(k);
-      const right = Matrix.zeros(k, 1);
-      for (const { measured, runs } of pours) {
-        const told = toldAt(runs, offset);
-        const shared = sharedOf(runs);
-        const slopes = slopesAt(runs, offset).map((row, of) => [...row, shared[of]!]);
-        measured.forEach((value, of) => {
-          const weight = weightOf(of, measured.length, apart);
-          const row = slopes[of]!;
-          const ahead = value - told[of]! + row.reduce((sum, each, at) => sum + each * offset[at]!, 0);
-          for (let a = 0; a < k; a += 1) {
-            right.set(a, 0, right.get(a, 0) + weight * row[a]! * ahead);
-            for (let b = 0; b < k; b += 1) normal.set(a, b, normal.get(a, b) + weight * row[a]! * row[b]!);
-          }
-        });
-      }
+    let moved = Infinity;
+    for (let step = 0; step < STEPS && moved > STILL; step += 1) {
+      const { normal, right } = normalOf(pours, offset, apart);
       covariance = inverse(normal);
       const next = covariance.mmul(right).to1DArray();
+      moved = Math.max(...next.map((each, at) => Math.abs(each - offset[at]!)));
       // Half a step is safe where the parabola bends.
       offset = offset.map((each, at) => each + 0.5 * (next[at]! - each));
     }
+    const before = apart;
     apart = leftApart(pours, offset);
+    if (Math.abs(apart.share / before.share - 1) + Math.abs(apart.ln / before.ln - 1) < STILL) break;
   }
   return { offset, covariance };
 }
 
-/** What a whole spread apart does to a pour: so much more base is open, and so much less color in proportion. */
-function sharedOf([usual]: readonly Outcomes[]): number[] {
-  const colored = usual!.slice(1).reduce((sum, share) => sum + share, 0);
-  return usual!.map((share, of) =>
-    of === 0 ? SHARED_APART : (-SHARED_APART * share) / Math.max(1e-9, colored),
+/** The normal equations of one step: what is told there, made straight. */
+function normalOf(pours: readonly Told[], offset: Offset, apart: Apart): { normal: Matrix; right: Matrix } {
+  const k = offset.length;
+  const normal = Matrix.eye(k).to2DArray();
+  const right = new Array<number>(k).fill(0);
+  for (const pour of pours) {
+    const told = toldAt(pour, offset);
+    const slopes = slopesAt(pour.runs, offset);
+    pour.measured.forEach((value, of) => {
+      const row = [...slopes[of]!, ...pour.shared[of]!];
+      const weight = pour.weights[of]! / (isShare(pour.kinds[of]!) ? apart.share : apart.ln) ** 2;
+      const ahead = value - told[of]! + row.reduce((sum, each, at) => sum + each * offset[at]!, 0);
+      for (let a = 0; a < k; a += 1) {
+        const scaled = weight * row[a]!;
+        if (scaled === 0) continue;
+        right[a]! += scaled * ahead;
+        const into = normal[a]!;
+        for (let b = 0; b < k; b += 1) into[b]! += scaled * row[b]!;
+      }
+    });
+  }
+  return { normal: new Matrix(normal), right: Matrix.columnVector(right) };
+}
+
+function toldAt({ runs, shared }: Told, offset: Offset): number[] {
+  return emulate(runs, offset).map((value, of) =>
+    SHARED_KINDS.reduce((sum, _, at) => sum + shared[of]![at]! * (offset[FIT_NAMES.length + at] ?? 0), value),
   );
 }
 
-function toldAt(runs: readonly Outcomes[], offset: Offset): number[] {
-  const shared = sharedOf(runs);
-  return emulate(runs, offset).map((value, of) => value + shared[of]! * (offset[FIT_NAMES.length] ?? 0));
-}
-
-/** Root mean square of what the film leaves, each pour counting as its base and its colors. */
-function leftApart(pours: readonly Told[], offset: Offset): number {
-  let [sum, count] = [0, 0];
-  for (const { measured, runs } of pours) {
-    const told = toldAt(runs, offset);
-    measured.forEach((value, of) => {
-      const weight = of === 0 ? 1 : 1 / Math.max(1, measured.length - 1);
-      sum += weight * (value - told[of]!) ** 2;
-      count += weight;
-    });
-  }
-  const free = Math.max(1, count - FIT_NAMES.length);
-  return Math.max(LEAST_APART, Math.sqrt(sum / free));
+/** Root mean square of what the film leaves, a pour's colors counting as one. */
+function leftApart(pours: readonly Told[], offset: Offset): Apart {
+  const left = (ofShares: boolean, { least, first }: (typeof APART)['share' | 'ln']): number => {
+    let [sum, count] = [0, 0];
+    for (const pour of pours) {
+      const told = toldAt(pour, offset);
+      pour.measured.forEach((value, of) => {
+        if (isShare(pour.kinds[of]!) !== ofShares) return;
+        sum += pour.weights[of]! * (value - told[of]!) ** 2;
+        count += pour.weights[of]!;
+      });
+    }
+    if (count === 0) return first;
+    // Three unknowns of the paint, three of the cells.
+    return Math.max(least, Math.sqrt(sum / Math.max(1, count - FIT_NAMES.length / 2)));
+  };
+  return { share: left(true, APART.share), ln: left(false, APART.ln) };
 }
 
 /** By the values alone, as a rehearsal uses them: what all pours are off the same way is no part of them. */
 function errorOf(pours: readonly Told[], offsets: (at: number) => Offset): FitError {
-  let [open, colors, colored] = [0, 0, 0];
-  pours.forEach(({ measured, runs }, at) => {
+  const sums = new Map<OutcomeKind, { sum: number; pours: number }>();
+  pours.forEach(({ kinds, weights, measured, runs }, at) => {
     const told = emulate(runs, offsets(at));
-    open += Math.abs(measured[0]! - told[0]!);
-    const each = measured.slice(1).map((value, of) => Math.abs(value - told[of + 1]!));
-    if (each.length === 0) return;
-    colored += 1;
-    colors += each.reduce((sum, value) => sum + value, 0) / each.length;
+    measured.forEach((value, of) => {
+      const kind = kinds[of]!;
+      const { sum, pours: count } = sums.get(kind) ?? { sum: 0, pours: 0 };
+      const weight = weights[of]!;
+      sums.set(kind, { sum: sum + weight * Math.abs(value - told[of]!), pours: count + weight });
+    });
   });
-  return { negativeSpace: open / pours.length, coverage: colors / Math.max(1, colored) };
+  const mean = (kind: OutcomeKind) => {
+    const found = sums.get(kind);
+    return found ? found.sum / found.pours : null;
+  };
+  return {
+    negativeSpace: mean('open') ?? 0,
+    coverage: mean('color'),
+    sheet: mean('sheet'),
+    cellsLn: mean('count'),
+  };
 }
 
 /** Fewer pours than this tell nothing of an artist. */
@@ -176,24 +222,20 @@ export function fitFilm(pours: readonly FitPour[]): FilmFit {
     if (runs.length !== RUNS_OF_POUR)
       throw new InputError(`pours.${at}.runs`, `A pour takes ${RUNS_OF_POUR} runs.`);
   });
-  const told = pours.map((pour): Told => {
-    const names = namesOf(pour);
-    return {
-      measured: outcomesOf(pour.measured, names),
-      runs: pour.runs.map((run) => outcomesOf(run, names)),
-    };
-  });
+  const told = pours.map(toldOf);
   const { offset, covariance } = fit(told);
   const others = told.map((_, at) => fit(told.toSpliced(at, 1)).offset);
   const before = errorOf(told, () => USUAL);
   const after = errorOf(told, (at) => others[at]!);
-  const total = ({ negativeSpace, coverage }: FitError) => negativeSpace + coverage;
+  const total = ({ negativeSpace, coverage, sheet }: FitError) =>
+    negativeSpace + (coverage ?? 0) + (sheet ?? 0);
   return {
     values: valuesAt(offset),
     sdLn: Object.fromEntries(
       FIT_NAMES.map((name, at) => [name, PRIOR_SD_LN[name] * Math.sqrt(covariance.get(at, at))]),
     ) as Record<FitName, number>,
     n: pours.length,
+    nCells: told.filter(({ kinds }) => kinds.includes('size')).length,
     ...{ before, after },
     helps: total(after) < (1 - LEAST_GAIN) * total(before),
   };

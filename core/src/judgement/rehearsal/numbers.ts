@@ -2,8 +2,10 @@ import { petalsOf, type Petals } from '../../picture/index.ts';
 import {
   between,
   forEachCell,
+  hungM3,
   MARGIN,
   seenByLayer,
+  wetShare,
   type CellSeed,
   type LiveFilm,
 } from '../../flow/solver/index.ts';
@@ -22,8 +24,11 @@ export interface RehearsalNumbers {
   readonly bare: number;
   /** Paint left in the middle of the flower, or of the face, mm. */
   readonly middleMm: number;
-  /** Ran off the edges, ml. */
+  /** Ran over the edges, ml: what hangs at the sides as well. */
   readonly drippedMl: number;
+  /** Hangs at the sides, ml, and the share of the rim that paint has run over. */
+  readonly onSidesMl: number;
+  readonly wetRim: number;
   readonly cells: {
     readonly open: number;
     readonly medianMm: number;
@@ -78,6 +83,8 @@ export function rehearsalNumbers({ film, scene, airSeconds }: Rehearsal): Rehear
     bare: Math.max(0, 1 - all),
     middleMm: depthAtMm(film, middleOf(scene)),
     drippedMl: lost.reduce((sum, each) => sum + each, 0) * 1e6,
+    onSidesMl: film.sides ? hungM3(film.sides, grid) * 1e6 : 0,
+    wetRim: film.sides ? wetShare(film.sides) : 0,
     cells: openCells(film),
     flowersMm2,
     petals: petalsOf(colored, grid.columns, grid.rows, 1e-3 / grid.cellM),

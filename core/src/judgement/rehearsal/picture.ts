@@ -12,9 +12,9 @@ export function rehearsalPhoto(
   rehearsal: Rehearsal,
   acrossPx = ACROSS_PX,
 ): { photo: PhotoPixels; input: MeasureInput } {
-  const { scene, film } = rehearsal;
+  const { scene, unknowns, film } = rehearsal;
   const { grid } = film.kernel.fields;
-  const look = lookOf(frameNow(rehearsal), castOf(scene), grid.rim.inside);
+  const look = lookOf(frameNow(rehearsal), castOf(scene, unknowns), grid.rim.inside);
   const { width, height, rgb } = pictureOf(look, acrossPx, { isGlossy: false });
   const used = scene.layers.filter(
     ({ paintId }, index) => scene.layers.findIndex((layer) => layer.paintId === paintId) === index,

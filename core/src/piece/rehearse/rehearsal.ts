@@ -13,6 +13,7 @@ import {
   startle,
   tilted,
   type CellSeed,
+  type CellSettings,
   type FilmAir,
   type FilmDrive,
   type LiveFilm,
@@ -44,6 +45,8 @@ interface Snapshot {
   readonly seeds: readonly CellSeed[];
   readonly viscosity: Float64Array;
   readonly water: Float64Array;
+  readonly hung: Float64Array;
+  readonly reach: Float64Array;
 }
 
 /** A pour that is being rehearsed. */
@@ -69,8 +72,9 @@ export function startRehearsal(
   cells: number,
   makeKernel: MakeKernel,
   unknowns: FilmUnknowns = USUAL_UNKNOWNS,
+  otherCells: readonly CellSettings[] = [],
 ): Rehearsal {
-  const film = emptyStage(scene, cells, makeKernel, unknowns);
+  const film = emptyStage(scene, cells, makeKernel, unknowns, otherCells);
   for (const each of scene.lays) lay(film, each);
   const skin = freshSkin(film.kernel.fields);
   const rehearsal: Rehearsal = {
@@ -175,6 +179,8 @@ export function torch({ film }: Rehearsal, at: Place): number {
   return opened;
 }
 
+const NOTHING = new Float64Array(0);
+
 /** Keeps the film as it is, to be gone back to. */
 export function keep(rehearsal: Rehearsal): void {
   const { film, history, airSeconds } = rehearsal;
@@ -188,6 +194,8 @@ export function keep(rehearsal: Rehearsal): void {
     seeds: (film.cells?.seeds ?? []).map(copyOfSeed),
     viscosity: Float64Array.from(film.kernel.fields.viscosity),
     water: Float64Array.from(rehearsal.skin.water),
+    hung: film.sides?.hung.slice() ?? NOTHING,
+    reach: film.sides?.reach.slice() ?? NOTHING,
   });
   if (history.length > SNAPS_KEPT) history.splice(1, 1);
 }
@@ -197,12 +205,15 @@ export function stepBack(rehearsal: Rehearsal, toStart = false): number {
   const { film, history } = rehearsal;
   const now = film.clock.seconds;
   while (history.length > 1 && (toStart || history.at(-1)!.seconds > now - 1e-6)) history.pop();
-  const { seconds, airSeconds, thickness, lost, grain, seeds, viscosity, water } = history.at(-1)!;
+  const { seconds, airSeconds, thickness, lost, grain, seeds, viscosity, water, hung, reach } =
+    history.at(-1)!;
   const { fields } = film.kernel;
   thickness.forEach((field, layer) => fields.thickness[layer]!.set(field));
   fields.lost.set(lost);
   fields.viscosity.set(viscosity);
   rehearsal.skin.water.set(water);
+  film.sides?.hung.set(hung);
+  film.sides?.reach.set(reach);
   film.grain.across.set(grain[0]);
   film.grain.down.set(grain[1]);
   if (film.cells) {

@@ -5,6 +5,7 @@ import type { FilmCast } from '../../flow/look/index.ts';
 import {
   filmGrid,
   freshCells,
+  freshSides,
   layDome,
   layFilm,
   layShape,
@@ -61,20 +62,23 @@ export function emptyStage(
   cells: number,
   makeKernel: MakeKernel,
   unknowns: FilmUnknowns = USUAL_UNKNOWNS,
+  otherCells: readonly CellSettings[] = [],
 ): LiveFilm {
   const kernel = makeKernel(sceneGrid(scene, cells), scene.layers, {
     tauHalfPa: unknowns.tauHalfPa,
     isCrisp: true,
     pinM: restingMm({ ...BARE_PAINT, densityKgM3: scene.layers[0]?.densityKgM3 ?? 1100 }) / 1000,
   });
-  if (scene.sheet < 0) return liveFilm(kernel, null);
-  const { dose } = scene;
-  const settings: CellSettings = {
-    ...unknowns.cells,
-    ruptureM: unknowns.cells.ruptureM * dose,
-    opening: unknowns.cells.opening * dose,
-  };
-  return liveFilm(kernel, freshCells(scene.sheet, settings));
+  const sides = freshSides(kernel.fields, scene.support.sideDepthMm / 1000);
+  if (scene.sheet < 0) return liveFilm(kernel, null, sides);
+  const { dose, sheet } = scene;
+  const cellsOf = (settings: CellSettings) =>
+    freshCells(sheet, {
+      ...settings,
+      ruptureM: settings.ruptureM * dose,
+      opening: settings.opening * dose,
+    });
+  return liveFilm(kernel, cellsOf(unknowns.cells), sides, otherCells.map(cellsOf));
 }
 
 /** Lays one of the scene's volumes. What misses the support counts as lost. */
@@ -158,9 +162,9 @@ const DEPTH_M: Readonly<Record<Opacity, number>> = {
 };
 
 /** How the scene's paints look. */
-export function castOf(scene: Scene): FilmCast {
+export function castOf(scene: Scene, { cells }: Pick<FilmUnknowns, 'cells'> = USUAL_UNKNOWNS): FilmCast {
   return {
-    sheet: scene.sheet,
+    ...{ sheet: scene.sheet, netM: cells.netM },
     layers: scene.layers.map(({ colorHex, opacity, role }) => ({
       isVeined: role === 'color' || role === 'swipe',
       rgb: linearRgb(colorHex),

@@ -1,4 +1,4 @@
-import type { MakeKernel } from '../../flow/solver/index.ts';
+import type { CellSettings, MakeKernel } from '../../flow/solver/index.ts';
 import { NO_PUSH, pushOn, startRehearsal, type Push, type Rehearsal } from './rehearsal.ts';
 import type { Scene } from './scene.ts';
 import { USUAL_UNKNOWNS, type FilmUnknowns } from './stage.ts';
@@ -31,6 +31,8 @@ export interface WholeWatch {
   readonly onBegin?: ((rehearsal: Rehearsal) => void) | undefined;
   /** Told before the first pass and after each. */
   readonly afterPass?: (() => void) | undefined;
+  /** Other ways in which the sheet might open, looked at on the way. */
+  readonly otherCells?: readonly CellSettings[] | undefined;
 }
 
 /** Rehearses a scene from the first pass to the last, the wait for its cells, its spin, and some rest. */
@@ -39,9 +41,9 @@ export function rehearseWhole(
   cells: number,
   makeKernel: MakeKernel,
   unknowns: FilmUnknowns = USUAL_UNKNOWNS,
-  { onProgress, onBegin, afterPass }: WholeWatch = {},
+  { onProgress, onBegin, afterPass, otherCells }: WholeWatch = {},
 ): Rehearsal {
-  const rehearsal = startRehearsal(scene, cells, makeKernel, unknowns);
+  const rehearsal = startRehearsal(scene, cells, makeKernel, unknowns, otherCells);
   onBegin?.(rehearsal);
   const all = wholeSeconds(scene);
   const move = (seconds: number, push: Push) => {

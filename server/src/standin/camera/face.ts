@@ -31,7 +31,7 @@ export function faceOf(rehearsal: Rehearsal, pxPerMm: number, darker: number): F
   const { scene, film } = rehearsal;
   const { widthMm, heightMm, shape } = scene.support;
   const { grid } = film.kernel.fields;
-  const look = lookOf(frameNow(rehearsal), castOf(scene), grid.rim.inside);
+  const look = lookOf(frameNow(rehearsal), castOf(scene, rehearsal.unknowns), grid.rim.inside);
   const picture = pictureOf(look, Math.round(widthMm * pxPerMm), { isGlossy: false });
   const { width: widthPx, height: heightPx } = picture;
   const rgb = new Float32Array(3 * widthPx * heightPx);

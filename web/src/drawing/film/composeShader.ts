@@ -44,6 +44,7 @@ uniform float cellM;
 uniform float pixelM;
 uniform int layers;
 uniform int sheet;
+uniform float netM;
 uniform ivec2 squares;
 uniform float squareM;
 uniform int seedsAcross;
@@ -119,13 +120,13 @@ bool netAt(vec2 at, float sheetM) {
       }
     }
   }
-  if (first < 0 || d1 > ${float(NET.farM)} || sheetM > ${float(1.6 * NET.fullM)}) return false;
+  if (first < 0 || d1 > ${float(NET.farM)} || sheetM > 1.6 * netM) return false;
   float radius = seedPart(first, 0).z;
   float kind = seedPart(first, 2).x;
   float soft = ${float(NET.round * 0.5)} * (d1 + d2);
   float gap = d2 - d1 - 0.7 * soft * log(1.0 + exp(min(40.0, (d2 - d3) / soft)));
   float wobble = 1.0 + 0.12 * noiseAt(at / ${float(NET.wobbleM)}, 77);
-  float open = clamp(1.0 - sheetM / (${float(NET.fullM)} * (0.7 + 0.6 * kind)), 0.0, 0.9);
+  float open = clamp(1.0 - sheetM / (netM * (0.7 + 0.6 * kind)), 0.0, 0.9);
   float strand = 1.0 - sqrt(open);
   float inward = min(
     0.5 * (gap - strand * (d1 + min(d2, 2.0 * d1 + 2e-3)) * wobble) - ${float(0.5 * NET.leastM)},
@@ -163,7 +164,7 @@ void main() {
   }
   if (sheet > 0 && depth[sheet] > 4e-6 && netAt(at, depth[sheet])) {
     cover[sheet] = (1.0 - hole) * clamp((depth[sheet] - 6e-6) / 6e-6, 0.0, 1.0);
-    depth[sheet] = max(depth[sheet], ${float(0.6 * NET.fullM)});
+    depth[sheet] = max(depth[sheet], 0.6 * netM);
     if (core > 0.0) {
       int top = sheet - 1;
       while (top > 0 && cover[top] < 0.5) top--;

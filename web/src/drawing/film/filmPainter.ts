@@ -60,6 +60,7 @@ export function filmPainter(canvas: HTMLCanvasElement, cast: FilmCast, isRound: 
   const constant = {
     layers: cast.layers.length,
     sheet: cast.sheet,
+    netM: cast.netM,
     colors: padded(
       cast.layers.map(({ rgb }) => rgb),
       [0, 0, 0] as const,

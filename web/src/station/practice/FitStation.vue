@@ -12,7 +12,7 @@ import { useFilmFitting } from './parts/useFilmFitting.ts';
 /** The film held against the artist's measured pours, and its unknowns fitted to them. */
 const store = useFilmFit();
 const own = useOwnCells();
-const { candidates, isLoaded, estimateS, isRunning, share, fit, load, start, stop } = useFilmFitting();
+const { candidates, open, isLoaded, estimateS, isRunning, share, fit, load, start, stop } = useFilmFitting();
 
 onMounted(() => attempt(() => Promise.all([store.load(), own.load(), load()])));
 
@@ -32,23 +32,20 @@ const factor = (ln: number) => `× ${Math.exp(ln).toFixed(2)}`;
 const errors = computed(() => {
   const now = shown.value;
   const cells = own.error;
+  const row = (label: string, of: (error: FilmFit['before']) => string | null, n: number) => {
+    const [before, after] = now ? [of(now.before), of(now.after)] : [null, null];
+    return before && after ? [{ label, before, after, n }] : [];
+  };
+  const share = (value: number | null) => (value === null ? null : percent(value));
   return [
-    ...(now
-      ? [
-          {
-            label: 'Base left open',
-            before: percent(now.before.negativeSpace),
-            after: percent(now.after.negativeSpace),
-            n: now.n,
-          },
-          {
-            label: 'Shares of the colors',
-            before: percent(now.before.coverage),
-            after: percent(now.after.coverage),
-            n: now.n,
-          },
-        ]
-      : []),
+    ...row('Base left open', ({ negativeSpace }) => share(negativeSpace), now?.n ?? 0),
+    ...row('Shares of the colors', ({ coverage }) => share(coverage), (now?.n ?? 0) - (now?.nCells ?? 0)),
+    ...row('What the sheet still covers', ({ sheet }) => share(sheet), now?.nCells ?? 0),
+    ...row(
+      'Number of the cells',
+      ({ cellsLn }) => (cellsLn === null ? null : factor(cellsLn)),
+      now?.nCells ?? 0,
+    ),
     ...(cells
       ? [{ label: 'Size of the cells', before: factor(cells.lawLn), after: factor(cells.ownLn), n: cells.n }]
       : []),
@@ -57,6 +54,7 @@ const errors = computed(() => {
 const time = computed(() => {
   const s = estimateS.value;
   if (s === null) return '';
+  if (s === 0) return 'at once';
   return s < 90 ? `about ${Math.max(5, Math.round(s / 5) * 5)} s` : `about ${Math.round(s / 60)} minutes`;
 });
 const begin = () => attempt(start);
@@ -79,8 +77,8 @@ const keep = (next: FilmFit | null) =>
     </header>
     <p>
       Each pour that was blown and measured is run in the film as it was recorded, with breath and paint as
-      usual and a little off; then breath, rubbing and shear are chosen so that the film comes nearest to the
-      photos.
+      usual and a little off; then breath, rubbing, shear and what opens a sheet are chosen so that the film
+      comes nearest to the photos.
     </p>
     <p v-if="!isLoaded" role="status">Looking for measured pours.</p>
     <p v-else-if="candidates.length < LEAST_POURS" role="status">
@@ -99,7 +97,11 @@ const keep = (next: FilmFit | null) =>
         >Fit to {{ candidates.length }} pours</Button
       >
       <Button v-else @click="stop">Stop</Button>
-      <span v-if="!isRunning && time" class="soft">{{ time }} on this machine</span>
+      <span v-if="!isRunning && time" class="soft">
+        {{ time }} on this machine<template v-if="open.length < candidates.length"
+          >, {{ candidates.length - open.length }} were run before</template
+        >
+      </span>
       <template v-if="isRunning">
         <progress :value="share" max="1" aria-label="How far it is"></progress>
         <span role="status">{{ Math.round(100 * share) }}&nbsp;%</span>

@@ -56,7 +56,12 @@ function makePainter(): void {
   painter.value?.dispose();
   painter.value = null;
   if (!canvas.value) return;
-  painter.value = filmPainter(canvas.value, castOf(props.scene), props.scene.support.shape === 'round');
+  const { scene, film } = props;
+  painter.value = filmPainter(
+    canvas.value,
+    castOf(scene, film.unknowns.value),
+    scene.support.shape === 'round',
+  );
   canPaint.value = painter.value !== null;
   if (painter.value?.isSoftware) density = LEAST_DENSITY;
 }
@@ -99,7 +104,7 @@ function heedPace(): void {
 }
 
 watch([size, canvas], fit, { flush: 'post' });
-watch([canvas, () => props.scene], () => (makePainter(), fit()), { flush: 'post' });
+watch([canvas, () => props.scene, props.film.unknowns], () => (makePainter(), fit()), { flush: 'post' });
 watch(props.film.isRunning, (runs) => {
   if (runs) return;
   density = Math.min(MOST_DENSITY, window.devicePixelRatio || 1);

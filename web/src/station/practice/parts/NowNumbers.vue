@@ -52,7 +52,15 @@ const lines = computed(() => {
           : 'none',
       aim: aimed('reach'),
     },
-    { label: 'Ran off', value: units.show('volume', now.drippedMl), aim: '' },
+    {
+      label: 'Over the sides',
+      value:
+        now.wetRim > 0
+          ? `${units.show('volume', now.onSidesMl)}, along ${percent(now.wetRim)} of the rim`
+          : 'none',
+      aim: '',
+    },
+    { label: 'Dripped off', value: units.show('volume', now.drippedMl - now.onSidesMl), aim: '' },
     ...(now.bare > 0.01 ? [{ label: 'Bare support', value: percent(now.bare), aim: '' }] : []),
   ];
 });

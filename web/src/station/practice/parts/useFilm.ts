@@ -43,6 +43,8 @@ export function useFilm() {
   const speed = ref(1);
   const task = shallowRef<FilmTask | null>(null);
   const cutAtMm = ref(0);
+  /** What the film is reckoned with. */
+  const unknowns = shallowRef<FilmUnknowns>(USUAL_UNKNOWNS);
   let push: Push = NO_PUSH;
   let strokes: { readonly list: readonly Stroke[]; index: number; into: number } | null = null;
   let untouched = 0;
@@ -69,6 +71,7 @@ export function useFilm() {
     ask: (scene: Scene, unknowns: FilmUnknowns) => Promise<unknown>,
   ): Promise<void> {
     isReady.value = false;
+    unknowns.value = with_;
     task.value = null;
     strokes = null;
     push = NO_PUSH;
@@ -185,7 +188,7 @@ export function useFilm() {
   });
 
   return {
-    ...{ moment, numbers, isRunning, isReady, speed, task, cutAtMm },
+    ...{ moment, numbers, isRunning, isReady, speed, task, cutAtMm, unknowns },
     ...{ start, startBlown, run, pause, setPush },
     currentPush: (): Push => push,
     blowPlan(list: readonly Stroke[]): void {

@@ -1,11 +1,14 @@
 import { api } from '@icy-ribbon/contract';
 import { InputError } from '@icy-ribbon/core/base/error';
+import { expectedOf, learnCells, measuredCells, type MeasuredCells } from '@icy-ribbon/core/judgement/cells';
 import {
+  FILMS_OF_POUR,
+  FIT_CODE,
   fitFilm,
   LEAST_POURS,
   measuredPour,
-  RUNS_OF_POUR,
   type FilmFit,
+  type FitMeasures,
   type FitPour,
   type MeasuredPour,
 } from '@icy-ribbon/core/judgement/fit';
@@ -17,6 +20,7 @@ import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
 import { allPages } from '../../../api/allPages.ts';
 import { call } from '../../../api/client.ts';
 import { useDevices } from '../../../store/devices.ts';
+import { keepRuns, keptRuns } from '../../../store/keptRuns.ts';
 import { newFilmWorker } from '../../../worker/film.ts';
 import { plain } from '../../../worker/plain.ts';
 
@@ -24,6 +28,11 @@ import { plain } from '../../../worker/plain.ts';
 interface Candidate extends MeasuredPour {
   readonly record: PourRecord;
   readonly seconds: number;
+  /** What its own cells say of the forecast; null without any. */
+  readonly kind: MeasuredCells | null;
+  /** Cells as they are forecast from all the other pours, mm. */
+  readonly cellMm: number | null;
+  readonly kept: readonly FitMeasures[] | null;
 }
 
 const TRIAL_CELLS = 60;
@@ -43,13 +52,15 @@ export function useFilmFitting() {
   const side = Math.max(1, Math.min(MOST_WORKERS, (navigator.hardwareConcurrency || 2) - 1));
   let workers: ReturnType<typeof newFilmWorker>[] = [];
 
-  const all = computed(() => candidates.value.length * RUNS_OF_POUR);
+  /** Pours that were not run yet as they are now. */
+  const open = computed(() => candidates.value.filter(({ kept }) => kept === null));
+  const all = computed(() => open.value.length * FILMS_OF_POUR);
   const share = computed(() => (all.value > 0 ? done.value / all.value : 0));
 
   async function load(): Promise<void> {
     await devices.ensure();
     const summaries = await allPages((query) => call(api.pieces.list, { query }), 200);
-    const found: Candidate[] = [];
+    const found: Omit<Candidate, 'cellMm' | 'kept'>[] = [];
     for (const { id, outcome } of summaries) {
       if (!outcome) continue;
       if (found.length >= MOST_POURS) break;
@@ -58,24 +69,32 @@ export function useFilmFitting() {
       const record = pourRecordOf(piece);
       const measured = counts ? measuredPour(record) : null;
       const seconds = measured && secondsOf(record);
-      if (measured && seconds) found.push({ ...measured, record, seconds });
+      if (measured && seconds) {
+        found.push({ ...measured, record, seconds, kind: measuredCells(piece, record) });
+      }
     }
-    candidates.value = found;
+    candidates.value = await Promise.all(
+      found.map(async (each) => {
+        const cellMm = forecastOf(each, found);
+        return { ...each, cellMm, kept: await keptRuns(each.record.id, fromOf({ ...each, cellMm })) };
+      }),
+    );
     isLoaded.value = true;
     await estimate();
   }
 
   /** How long it will take, tried on one run of the first pour. */
   async function estimate(): Promise<void> {
-    const [first] = candidates.value;
+    const [first] = open.value;
+    estimateS.value = first ? null : 0;
     if (!first || candidates.value.length < LEAST_POURS) return;
     const worker = newFilmWorker();
     try {
-      const scene = plain({ ...sceneOfPour(first.record), sheet: -1 });
+      const scene = plain(sceneOfPour(first.record));
       const ms = await worker.remote.trial(scene, plain(USUAL_UNKNOWNS), TRIAL_CELLS);
       const pace = ms / 1000 / first.seconds;
-      const seconds = candidates.value.reduce((sum, each) => sum + each.seconds, 0);
-      estimateS.value = (pace * seconds * RUNS_OF_POUR) / Math.min(side, candidates.value.length);
+      const seconds = open.value.reduce((sum, each) => sum + each.seconds, 0);
+      estimateS.value = (pace * seconds * FILMS_OF_POUR) / Math.min(side, open.value.length);
     } finally {
       worker.stop();
     }
@@ -87,18 +106,22 @@ export function useFilmFitting() {
     isRunning.value = true;
     done.value = 0;
     fit.value = null;
-    const waiting = candidates.value.map((_, index) => index);
-    const fitted: FitPour[] = [];
+    const waiting = [...open.value];
+    const fitted: FitPour[] = candidates.value.flatMap(({ record: { id }, measured, kept }) =>
+      kept ? [{ id, measured, runs: kept }] : [],
+    );
     workers = Array.from({ length: Math.min(side, waiting.length) }, newFilmWorker);
     const mine = workers;
     try {
       await Promise.all(
         mine.map(async ({ remote }) => {
           for (let next = waiting.shift(); next !== undefined; next = waiting.shift()) {
-            const { record, colors, measured } = candidates.value[next]!;
+            const { record, colors, cellsFromMm, measured, cellMm } = next;
             const told = proxy(() => void (done.value += workers === mine ? 1 : 0));
-            const runs = await remote.fitPour(plain(record), [...colors], told);
+            const compared = { colors: [...colors], cellsFromMm };
+            const runs = await remote.fitPour(plain(record), compared, cellMm, told);
             fitted.push({ id: record.id, measured, runs });
+            await keepRuns(record.id, fromOf(next), runs);
           }
         }),
       );
@@ -115,8 +138,24 @@ export function useFilmFitting() {
   }
   onBeforeUnmount(stop);
 
-  return { candidates, isLoaded, estimateS, isRunning, share, fit, load, start, stop };
+  return { candidates, open, isLoaded, estimateS, isRunning, share, fit, load, start, stop };
 }
+
+/** A pour's cells as all the others tell them, so that it is no evidence of itself; rounded: what hardly changes is not run again. */
+function forecastOf(
+  { record, kind }: Pick<Candidate, 'record' | 'kind'>,
+  all: readonly Pick<Candidate, 'record' | 'kind'>[],
+): number | null {
+  const expected = expectedOf(record);
+  if (!expected) return null;
+  const others = all.flatMap((each) => (each.kind && each.record.id !== record.id ? [each.kind] : []));
+  const { mm } = learnCells(others)(expected, kind ?? { technique: record.technique, activator: null });
+  return Number(mm.toFixed(1));
+}
+
+/** All that a pour's runs are reckoned from. */
+const fromOf = ({ record, colors, cellsFromMm, cellMm }: Omit<Candidate, 'kept'>): string =>
+  JSON.stringify([FIT_CODE, record, colors, cellsFromMm, cellMm]);
 
 /** Seconds of paint a record takes in the film; null for one that cannot be laid. */
 function secondsOf(record: PourRecord): number | null {
