@@ -165,6 +165,8 @@ export const additionCreateSchema = z.object({
   ingredientId: idSchema,
   mg: massMgSchema.min(1, 'Weigh in more than 0 g.'),
   source: weighingSourceSchema,
+  /** When it was weighed; left out: now. A weighing may have waited for the server. */
+  at: timestampSchema.optional(),
 });
 
 /** Pours some of a mixed cup, a medium made for several, into this one. */

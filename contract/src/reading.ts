@@ -94,6 +94,8 @@ export const readingsCreateSchema = z.object({
     )
     .min(1, 'There is nothing to keep.')
     .max(6, 'A card has at most six lanes.'),
+  /** When they were taken; left out: now. They may have waited for the server. */
+  at: timestampSchema.optional(),
 });
 
 const referenceLiquidSchema = z.discriminatedUnion('kind', [

@@ -21,6 +21,12 @@ export type RecordTable =
 /** The time now, in the form every record carries. */
 export const timestamp = (): string => new Date().toISOString();
 
+/** When something was done that may have waited in a browser; never later than now, whatever that browser's clock says. */
+export function doneAt(at: string | undefined): string {
+  const now = timestamp();
+  return at === undefined || at > now ? now : at;
+}
+
 export function newRecord(id: string, at: string): RecordColumns {
   return { id, version: 1, createdAt: at, updatedAt: at, deletedAt: null };
 }

@@ -10,7 +10,7 @@ import {
 import { roleOf } from '@icy-ribbon/core/paint/material';
 import { splitMg, toG } from '@icy-ribbon/core/base/unit';
 import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
-import { found, withoutUndefined, timestamp, updateVersioned, type Writer } from '../db/record.ts';
+import { doneAt, found, withoutUndefined, timestamp, updateVersioned, type Writer } from '../db/record.ts';
 import { taken, unfit } from '../http/problem.ts';
 import { findMaterial } from '../material/material.queries.ts';
 import { learnedFromReadings } from '../reading/learned.queries.ts';
@@ -88,7 +88,7 @@ export async function addToMix(trx: Writer, id: string, input: AdditionCreate): 
   if (!known) {
     await insertAddition(trx, id, {
       ...input,
-      at: timestamp(),
+      at: doneAt(input.at),
       drawId: null,
       place: await nextPlace(trx, id),
     });

@@ -5,7 +5,7 @@ import type { Selectable } from 'kysely';
 import { fromJson, toJson } from '../db/json.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { readable } from '../db/readable.ts';
-import { found, timestamp, type Reader, type Writer } from '../db/record.ts';
+import { doneAt, found, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { ReadingTable } from '../db/schema.ts';
 import { taken, unfit } from '../http/problem.ts';
 import { findMix } from '../mix/mix.queries.ts';
@@ -53,10 +53,10 @@ export async function readingsOf(
 export async function addReadings(
   trx: Writer,
   pieceId: string,
-  { readings }: ReadingsCreate,
+  { readings, at: takenAt }: ReadingsCreate,
 ): Promise<Reading[]> {
   await requirePiece(trx, pieceId);
-  const at = timestamp();
+  const at = doneAt(takenAt);
   for (const [index, reading] of readings.entries()) {
     const known = await trx
       .selectFrom('reading')

@@ -20,6 +20,7 @@ import { windowFit } from '@icy-ribbon/core/paint/stage';
 import AppRail from './AppRail.vue';
 import AppStops from './AppStops.vue';
 import AppTop from './AppTop.vue';
+import WaitingNote from './WaitingNote.vue';
 import CupTray from './CupTray.vue';
 import DamagedNote from './DamagedNote.vue';
 import ImportProgress from './ImportProgress.vue';
@@ -120,10 +121,8 @@ useShortcuts('Everywhere', [
       <AppRail v-if="!isPhone" class="rail" />
       <AppTop class="top" @help="helpOpen = true" />
       <div class="away">
-        <p v-if="serverAway" class="alarm-bar" role="alert">
-          The server does not answer. Trying again; what you enter is kept on this page.
-        </p>
-        <p v-else-if="storageTrouble" class="alarm-bar" role="alert">{{ storageTrouble }}</p>
+        <WaitingNote />
+        <p v-if="storageTrouble && !serverAway" class="alarm-bar" role="alert">{{ storageTrouble }}</p>
         <ImportProgress v-if="imports.job" />
         <DamagedNote v-if="ready && routePieceId" />
       </div>

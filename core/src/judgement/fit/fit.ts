@@ -4,6 +4,7 @@ import { emulate, RUNS_OF_POUR, slopesAt, type Outcomes } from './emulator.ts';
 import { comparedOf, isShare, type FitMeasures, type OutcomeKind } from './measures.ts';
 import {
   FIT_NAMES,
+  PAINT_NAMES,
   PRIOR_SD_LN,
   USUAL,
   valuesAt,
@@ -102,31 +103,67 @@ interface Fitted {
   readonly covariance: Matrix;
 }
 
+const ALL = FIT_NAMES.length + SHARED_KINDS.length;
+const PRIOR: Fitted = { offset: Array.from({ length: ALL }, () => 0), covariance: Matrix.eye(ALL) };
+const isOfCells = (kind: OutcomeKind): boolean => kind !== 'open' && kind !== 'color';
+
 /**
- * The offsets that tell the pours best, with what was taken for granted of them.
+ * The offsets that tell the pours best, and how sure each is: breath and shear by what of the face is open and colored; then what opens a sheet by its
+ * cells, with breath and shear as sure as they have become.
  *
+ * Law: two fits, the second of which does not speak back (a cut, Plummer 2015, from memory): how thin the air has blown a sheet is the weakest of
+ * the film's answers, and hundreds of cells would otherwise outvote the face.
+ */
+function fit(pours: readonly Told[]): Fitted {
+  const paint = fitTo(
+    pours.map((pour) => only(pour, (kind) => !isOfCells(kind))),
+    PRIOR,
+  );
+  const cells = fitTo(
+    pours.map((pour) => only(pour, isOfCells)),
+    paint,
+  );
+  const isCell = (at: number) => at >= PAINT_NAMES.length && at < FIT_NAMES.length;
+  const covariance = paint.covariance.clone();
+  for (let at = 0; at < FIT_NAMES.length; at += 1) {
+    if (isCell(at)) covariance.set(at, at, cells.covariance.get(at, at));
+  }
+  return { offset: paint.offset.map((each, at) => (isCell(at) ? cells.offset[at]! : each)), covariance };
+}
+
+/** Only some kinds of outcomes of a pour. */
+function only(pour: Told, wanted: (kind: OutcomeKind) => boolean): Told {
+  const pick = <Item>(items: readonly Item[]) => items.filter((_, of) => wanted(pour.kinds[of]!));
+  return {
+    ...{ kinds: pick(pour.kinds), measured: pick(pour.measured), runs: pour.runs.map(pick) },
+    ...{ shared: pick(pour.shared), weights: pick(pour.weights) },
+  };
+}
+
+/**
  * Law: least squares with a normal prior, by Gauss and Newton's steps on the emulated film; the distance that is left between film and photo is
  * taken from the pours themselves, and more unknowns stand for what all of them are off the same way: without them the ranges would be
  * as narrow as many pours make them, around a value that a coarse film has moved (standard statistics).
  */
-function fit(pours: readonly Told[]): Fitted {
-  const k = FIT_NAMES.length + SHARED_KINDS.length;
-  let offset: number[] = Array.from({ length: k }, () => 0);
+function fitTo(pours: readonly Told[], prior: Fitted): Fitted {
+  const before = inverse(prior.covariance);
+  let { offset, covariance } = prior;
   let apart: Apart = { share: APART.share.first, ln: APART.ln.first };
-  let covariance = Matrix.eye(k);
   for (let round = 0; round < ROUNDS; round += 1) {
     let moved = Infinity;
     for (let step = 0; step < STEPS && moved > STILL; step += 1) {
       const { normal, right } = normalOf(pours, offset, apart);
-      covariance = inverse(normal);
-      const next = covariance.mmul(right).to1DArray();
+      covariance = inverse(normal.add(before));
+      const next = covariance
+        .mmul(right.add(before.mmul(Matrix.columnVector([...prior.offset]))))
+        .to1DArray();
       moved = Math.max(...next.map((each, at) => Math.abs(each - offset[at]!)));
       // Half a step is safe where the parabola bends.
       offset = offset.map((each, at) => each + 0.5 * (next[at]! - each));
     }
-    const before = apart;
+    const last = apart;
     apart = leftApart(pours, offset);
-    if (Math.abs(apart.share / before.share - 1) + Math.abs(apart.ln / before.ln - 1) < STILL) break;
+    if (Math.abs(apart.share / last.share - 1) + Math.abs(apart.ln / last.ln - 1) < STILL) break;
   }
   return { offset, covariance };
 }
@@ -134,7 +171,7 @@ function fit(pours: readonly Told[]): Fitted {
 /** The normal equations of one step: what is told there, made straight. */
 function normalOf(pours: readonly Told[], offset: Offset, apart: Apart): { normal: Matrix; right: Matrix } {
   const k = offset.length;
-  const normal = Matrix.eye(k).to2DArray();
+  const normal = Matrix.zeros(k, k).to2DArray();
   const right = new Array<number>(k).fill(0);
   for (const pour of pours) {
     const told = toldAt(pour, offset);

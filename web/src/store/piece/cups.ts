@@ -1,28 +1,28 @@
-import {
-  api,
-  type Addition,
-  type Mix,
-  type MovementCreate,
-  type Reading,
-  type ReadingInput,
-} from '@icy-ribbon/contract';
+import { api, type Addition, type Mix, type MovementCreate, type ReadingsCreate } from '@icy-ribbon/contract';
 import type { z } from 'zod';
 import { call } from '../../api/client.ts';
+import { ApiProblem } from '../../api/problem.ts';
 import { inTurn } from '../inTurn.ts';
 import { sendVersioned } from '../versioned.ts';
+import type { TableQueue } from '../tableQueue.ts';
 import type { InHand } from './inHand.ts';
+import { replaceMix as putMix, setReadings } from './send.ts';
 
 type MixInput = z.input<typeof api.mixes.create.body>;
 
-/** What is done to the cups of the piece in hand, and what is read of them. */
-export function cupWrites(hand: InHand) {
-  function replaceMix(mix: Mix): void {
-    const found = hand.current();
-    if (mix.pieceId !== found.id) return;
-    const mixes = found.mixes.some((each) => each.id === mix.id)
-      ? found.mixes.map((each) => (each.id === mix.id ? mix : each))
-      : [...found.mixes, mix];
-    hand.change({ mixes: mixes.filter((each) => each.deletedAt === null) });
+/**
+ * What is done to the cups of the piece in hand, and what is read of them. What is weighed, taken back and read goes on while the server is away: it
+ * waits in the browser. Everything else starts from what the server says of the cup.
+ */
+export function cupWrites(hand: InHand, queue: TableQueue) {
+  const replaceMix = (mix: Mix): void => putMix(hand, mix);
+
+  /** What was weighed before goes first. @throws ApiProblem while it cannot */
+  async function sendBefore(): Promise<void> {
+    const isOfCups = () => queue.waiting.value.some(({ write }) => write.kind !== 'event');
+    if (!isOfCups()) return;
+    await queue.send();
+    if (isOfCups()) throw AWAY;
   }
 
   /**
@@ -32,6 +32,7 @@ export function cupWrites(hand: InHand) {
    */
   function writeCup(id: string, write: (version?: number) => Promise<Mix | undefined>): Promise<void> {
     return inTurn(`cup ${id}`, async () => {
+      await sendBefore();
       const mix = await write(hand.piece.value?.mixes.find((each) => each.id === id)?.version);
       if (mix) replaceMix(mix);
       else await hand.reload();
@@ -74,8 +75,10 @@ export function cupWrites(hand: InHand) {
     mg: number,
     source: 'typed' | 'scale' | 'stand-in',
   ): Promise<void> {
-    const body = { id: crypto.randomUUID(), ingredientId, mg, source };
-    await writeCup(mixId, () => call(api.mixes.add, { params: { id: mixId }, body }));
+    const id = crypto.randomUUID();
+    const addition = { id, ingredientId, mg: Math.round(mg), source, at: new Date().toISOString() };
+    queue.add(hand.current().id, id, { kind: 'addition', mixId, addition });
+    await queue.told(id);
   }
 
   /** Makes room in a cup for a material its recipe does not have; gives the cup with it. */
@@ -101,9 +104,15 @@ export function cupWrites(hand: InHand) {
   }
 
   /** Strikes out an addition; what came from another cup goes back there. */
-  async function takeBackAddition(mixId: string, { id, drawId }: Addition): Promise<void> {
-    await writeCup(mixId, () => call(api.mixes.takeBack, { params: { id: mixId, additionId: id } }));
-    if (drawId !== null) await hand.reload();
+  async function takeBackAddition(mixId: string, { id: additionId, drawId }: Addition): Promise<void> {
+    if (drawId !== null) {
+      await writeCup(mixId, () => call(api.mixes.takeBack, { params: { id: mixId, additionId } }));
+      await hand.reload();
+      return;
+    }
+    const id = crypto.randomUUID();
+    queue.add(hand.current().id, id, { kind: 'take-back', mixId, additionId });
+    await queue.told(id);
   }
 
   async function setActual(mix: Mix, ingredientId: string, mg: number): Promise<void> {
@@ -133,20 +142,17 @@ export function cupWrites(hand: InHand) {
     await writeCup(mixId, () => call(api.mixes.move, { params: { id: mixId }, body }));
   }
 
-  function setReadings(next: Reading[]): void {
-    hand.change({ readings: next });
-  }
-
   /** Keeps readings of cups, or all lanes of a race. */
-  async function addReadings(input: readonly ReadingInput[]): Promise<void> {
-    const { id: pieceId } = hand.current();
-    const answer = await call(api.readings.add, { params: { pieceId }, body: { readings: [...input] } });
-    setReadings(answer.readings);
+  async function addReadings(readings: ReadingsCreate['readings']): Promise<void> {
+    const id = crypto.randomUUID();
+    queue.add(hand.current().id, id, { kind: 'readings', readings, at: new Date().toISOString() });
+    await queue.told(id);
   }
 
   async function strikeReading(id: string, struck: boolean): Promise<void> {
+    await sendBefore();
     const answer = await call(api.readings.strike, { params: { id }, body: { struck } });
-    setReadings(answer.readings);
+    setReadings(hand, answer.readings);
   }
 
   return {
@@ -165,6 +171,14 @@ export function cupWrites(hand: InHand) {
     strikeReading,
   };
 }
+
+const AWAY = new ApiProblem({
+  type: 'about:blank',
+  title: 'The server is away',
+  status: 0,
+  detail:
+    'The server does not answer. What was weighed and read waits here and is sent when it is back; this step waits for that.',
+});
 
 /** What stands weighed in of one ingredient. */
 function weighedMg(mix: Mix, ingredientId: string): number {

@@ -9,7 +9,7 @@ import { useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, ref } from 'vue';
 import { call } from '../../api/client.ts';
-import { usePourQueue } from '../pourQueue.ts';
+import { useTableQueue } from '../tableQueue.ts';
 import { sendVersioned } from '../versioned.ts';
 import { careWrites } from './care.ts';
 import type { Cup } from './cup.ts';
@@ -17,6 +17,8 @@ import { cupWrites } from './cups.ts';
 import { pieceInHand } from './inHand.ts';
 import { photoWrites } from './photos.ts';
 import { pourLog, pourWrites } from './pour.ts';
+import { sendWrite } from './send.ts';
+import { mixesWith, readingsWith, waitingEvents } from './waiting.ts';
 
 export type { Cup } from './cup.ts';
 
@@ -26,24 +28,21 @@ export const usePiece = defineStore('piece', () => {
   const piece = ref<Piece | null>(null);
   const hand = pieceInHand(inHandId, piece);
 
-  /** What was logged and is not at the server yet; it counts already. */
-  const queue = usePourQueue(
-    inHandId,
-    (events) => {
-      if (piece.value) hand.change({ events });
-    },
-    () => void hand.reload(),
-  );
+  /** What was done and is not at the server yet; it counts already. */
+  const queue = useTableQueue(inHandId, sendWrite(hand), () => void hand.reload());
   const { log, events, layers, passes, room } = pourLog(hand, queue);
 
-  const readings = computed(() => piece.value?.readings ?? []);
+  const mixes = computed(() => mixesWith(piece.value?.mixes ?? [], queue.waiting.value));
+  const readings = computed(() =>
+    readingsWith(piece.value?.readings ?? [], queue.waiting.value, mixes.value),
+  );
   const tested = computed(() =>
-    cupStates(piece.value?.mixes ?? [], readings.value, (mixId) => laidMgOf(log.value, mixId)),
+    cupStates(mixes.value, readings.value, (mixId) => laidMgOf(log.value, mixId)),
   );
   /** What all readings of the piece say of its materials. */
   const belief = computed(() => tested.value.belief);
   const cups = computed<Cup[]>(() =>
-    (piece.value?.mixes ?? []).map((mix, index) => ({
+    mixes.value.map((mix, index) => ({
       mix,
       state: tested.value.states[index]!,
       colorHex: cupColor(mix.ingredients),
@@ -125,12 +124,14 @@ export const usePiece = defineStore('piece', () => {
     room,
     progress,
     inShort,
-    unsent: queue.waiting,
+    mixes,
+    unsent: computed(() => waitingEvents(queue.waiting.value)),
+    waitingCount: queue.count,
     written: queue.written,
     delivered: queue.delivered,
     refused: queue.refused,
     dropRefused: queue.drop,
-    ...cupWrites(hand),
+    ...cupWrites(hand, queue),
     ...pourWrites(hand, queue, events, cups),
     ...photoWrites(hand),
     ...careWrites(hand),

@@ -11,17 +11,18 @@ import { layProblem, inForce } from '@icy-ribbon/core/piece/event';
 import { isPrepareStep } from '@icy-ribbon/core/piece/prepare';
 import { computed, type ComputedRef } from 'vue';
 import { fieldProblem } from '../../api/problem.ts';
-import { checkedEvent, type PourQueue } from '../pourQueue.ts';
+import { checkedEvent, type TableQueue } from '../tableQueue.ts';
 import type { Cup } from './cup.ts';
 import type { InHand } from './inHand.ts';
+import { waitingEvents } from './waiting.ts';
 
 /** The log of the piece in hand: what the server has, then what waits in the browser; both count. */
-export function pourLog(hand: InHand, queue: PourQueue) {
+export function pourLog(hand: InHand, queue: TableQueue) {
   const log = computed(() => {
     const known = new Set(hand.piece.value?.events.map((event) => event.id));
     return [
       ...(hand.piece.value?.events ?? []),
-      ...queue.waiting.value.filter((event) => !known.has(event.id)),
+      ...waitingEvents(queue.waiting.value).filter((event) => !known.has(event.id)),
     ];
   });
   const events = computed(() => inForce(log.value));
@@ -40,7 +41,7 @@ const beginsPour = (event: PourEvent): boolean =>
 /** What is logged of the pour of the piece in hand. */
 export function pourWrites(
   hand: InHand,
-  queue: PourQueue,
+  queue: TableQueue,
   events: ComputedRef<readonly PourEvent[]>,
   cups: ComputedRef<readonly Cup[]>,
 ) {
@@ -54,9 +55,12 @@ export function pourWrites(
     const event = checkedEvent({ id: crypto.randomUUID(), at: new Date().toISOString(), kind, data });
     if (event.kind === 'layer') requireInCup(event.data);
     if (kind !== 'plan' && kind !== 'void' && beginsPour(event)) keepPlan(pieceId);
-    queue.add(pieceId, event);
+    log(pieceId, event);
     return event;
   }
+
+  const log = (pieceId: string, event: PourEvent): void =>
+    queue.add(pieceId, event.id, { kind: 'event', event });
 
   /** A pour keeps the plan it began with. */
   function keepPlan(pieceId: string): void {
@@ -64,7 +68,7 @@ export function pourWrites(
     if (!plan || events.value.some(beginsPour)) return;
     const { version, createdAt, updatedAt, ...body } = plan;
     void [version, createdAt, updatedAt];
-    queue.add(
+    log(
       pieceId,
       checkedEvent({ id: crypto.randomUUID(), at: new Date().toISOString(), kind: 'plan', data: body }),
     );
@@ -79,7 +83,7 @@ export function pourWrites(
     const { kind, at, id: insteadOf } = was;
     const event = checkedEvent({ id: crypto.randomUUID(), at, kind, data, insteadOf });
     if (event.kind === 'layer') requireInCup(event.data, was.kind === 'layer' ? was.data : undefined);
-    queue.add(hand.current().id, event);
+    log(hand.current().id, event);
     return event;
   }
 

@@ -24,6 +24,11 @@ watch(
 const cupOf = (mixId: string) => store.cups.find((cup) => cup.mix.id === mixId);
 const shown = computed(() => store.events.filter((event) => !HIDDEN_KINDS.includes(event.kind)));
 const unsentIds = computed(() => new Set(store.unsent.map((event) => event.id)));
+const refused = computed(() =>
+  store.refused.flatMap(({ id, write, reason }) =>
+    write.kind === 'event' ? [{ id, event: write.event, reason }] : [],
+  ),
+);
 const colorOf = (event: PourEvent) =>
   event.kind === 'layer' ? cupOf(event.data.mixId)?.colorHex : undefined;
 const what = (event: PourEvent) => eventWords(event, (mixId) => cupOf(mixId)?.mix.name ?? 'a cup', units);
@@ -53,9 +58,9 @@ const what = (event: PourEvent) => eventWords(event, (mixId) => cupOf(mixId)?.mi
         Every cup laid down and every pass appears on this line.
       </li>
     </ol>
-    <p v-for="{ event, reason } in store.refused" :key="event.id" role="alert" class="refused">
+    <p v-for="{ id, event, reason } in refused" :key="id" role="alert" class="refused">
       {{ what(event).title }}: {{ reason }}
-      <Button size="small" @click="store.dropRefused(event.id)">Let it go</Button>
+      <Button size="small" @click="store.dropRefused(id)">Let it go</Button>
     </p>
     <Button v-if="shown.length > 0" type="text" @click="emit('takeBack')">Take back</Button>
   </section>

@@ -15,7 +15,7 @@ const store = usePiece();
 const units = useUnits();
 
 const rows = computed(() =>
-  evidenceOf(props.cup.mix.id, store.piece?.mixes ?? [], store.readings)
+  evidenceOf(props.cup.mix.id, store.mixes, store.readings)
     .map(({ reading, says, because }) => ({
       reading,
       what: measureWords(reading as never),
@@ -29,7 +29,7 @@ const rows = computed(() =>
 
 /** One of the readings contradicts the others. */
 const odd = computed(() => {
-  const mixes = store.piece?.mixes ?? [];
+  const mixes = store.mixes;
   const found = disagreement(props.cup.mix, mixes, store.readings, props.cup.state.shownIngredientMg);
   return found && { id: found.reading.id, words: oddWords(found) };
 });

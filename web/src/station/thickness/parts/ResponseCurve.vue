@@ -34,7 +34,7 @@ const curve = computed(() =>
 );
 
 const points = computed(() =>
-  evidenceOf(props.cup.mix.id, store.piece?.mixes ?? [], store.readings)
+  evidenceOf(props.cup.mix.id, store.mixes, store.readings)
     .filter(({ reading, says }) => says && !reading.struck)
     .map(({ reading, says }) => {
       const mg = contentsOf(props.cup.mix, reading);

@@ -1,11 +1,18 @@
-import { api, pourEventSchema, type PourEvent } from '@icy-ribbon/contract';
+import { pourEventSchema, type PourEvent } from '@icy-ribbon/contract';
 import { useEventListener } from '@vueuse/core';
-import { computed, getCurrentScope, onScopeDispose, shallowRef, type Ref } from 'vue';
-import { call } from '../api/client.ts';
+import { computed, getCurrentScope, onScopeDispose, shallowReactive, shallowRef, watch, type Ref } from 'vue';
 import { ApiProblem } from '../api/problem.ts';
-import { browserKeeper, memoryKeeper, type EventKeeper, type KeptEvent } from './keptEvents.ts';
+import {
+  browserKeeper,
+  memoryKeeper,
+  type KeptWrite,
+  type TableWrite,
+  type WriteKeeper,
+} from './keptWrites.ts';
 
 const AGAIN_MS = 4000;
+/** As long as this a write is waited for before it counts as on its way. */
+const SOON_MS = 1500;
 
 /**
  * Checks an event by the contract before it is kept.
@@ -25,32 +32,37 @@ export function checkedEvent(event: unknown): PourEvent {
   });
 }
 
-const defaultKeeper = (): EventKeeper =>
+const defaultKeeper = (): WriteKeeper =>
   typeof indexedDB === 'undefined' || typeof BroadcastChannel === 'undefined'
     ? memoryKeeper()
     : browserKeeper();
 
+/** Sends a write to the server; gives what is to be done with its answer. */
+export type Deliver = (item: KeptWrite) => Promise<() => void>;
+
 /**
- * Events of a pour on their way to the server. Each is written to the browser's database as it is logged, so that a
- * closed tab, a dead battery or a second tab loses none; it is taken out when the server has it. Ids are made here,
- * so that sending one twice changes nothing there.
+ * What was done at the table (weighed, raced, poured), on its way to the server. Each write goes into the browser's
+ * database as it is done, so that a closed tab, a dead battery or a second tab loses none; it is taken out when the
+ * server has it. Ids are made here, so that sending one twice changes nothing there.
  *
  * @param pieceId the piece in hand
- * @param arrived told the server's log after each event that it took
- * @param elsewhere told when another tab has sent an event of this piece
+ * @param deliver sends one; what it gives is called when it is of the piece in hand
+ * @param elsewhere told when another tab has sent a write of this piece
  */
-export function usePourQueue(
+export function useTableQueue(
   pieceId: Readonly<Ref<string | null>>,
-  arrived: (events: PourEvent[]) => void,
+  deliver: Deliver,
   elsewhere: () => void = () => {},
-  keeper: EventKeeper = defaultKeeper(),
+  keeper: WriteKeeper = defaultKeeper(),
 ) {
-  const kept = shallowRef<readonly KeptEvent[]>([]);
+  const kept = shallowRef<readonly KeptWrite[]>([]);
   /** Ids of what the browser's database holds for sure. */
   const written = shallowRef<ReadonlySet<string>>(new Set());
   /** Logged in this tab and still here, written down or not; and taken out, perhaps still written. */
-  const own = new Map<string, KeptEvent>();
-  /** How many events the server has taken: lists that were read before are old. */
+  const own = new Map<string, KeptWrite>();
+  /** What became of the writes of this tab: the problem, null when the server has it. */
+  const outcomes = shallowReactive(new Map<string, ApiProblem | null>());
+  /** How many writes the server has taken: lists that were read before are old. */
   const delivered = shallowRef(0);
   const gone = new Set<string>();
   let sending = false;
@@ -60,10 +72,10 @@ export function usePourQueue(
   /** The browser's clock may be set back in mid-pour: what is logged later never sorts earlier. */
   let lastMs = 0;
 
-  function show(written: readonly KeptEvent[]): void {
-    const all = new Map([...written.map((each) => [each.event.id, each] as const), ...own]);
+  function show(written: readonly KeptWrite[]): void {
+    const all = new Map([...written.map((each) => [each.id, each] as const), ...own]);
     kept.value = [...all.values()]
-      .filter(({ event }) => !gone.has(event.id))
+      .filter(({ id }) => !gone.has(id))
       .sort((a, b) => (a.order < b.order ? -1 : 1));
   }
 
@@ -78,33 +90,33 @@ export function usePourQueue(
       looking = setTimeout(() => void checkArrivals().then(send), AGAIN_MS);
       return;
     }
-    written.value = new Set([...written.value, ...found.map(({ event }) => event.id)]);
+    written.value = new Set([...written.value, ...found.map(({ id }) => id)]);
     for (const { order } of found) lastMs = Math.max(lastMs, Number.parseInt(order, 10) || 0);
     show(found);
   }
 
-  function write(item: KeptEvent): void {
-    own.set(item.event.id, item);
+  function write(item: KeptWrite): void {
+    own.set(item.id, item);
     show(kept.value);
     // A locked or full database: the tab keeps it and sends it on.
     keeper.put(item).then(
-      () => (written.value = new Set([...written.value, item.event.id])),
+      () => (written.value = new Set([...written.value, item.id])),
       () => {},
     );
   }
 
-  function remove(eventId: string): void {
-    gone.add(eventId);
-    own.delete(eventId);
+  function remove(id: string): void {
+    gone.add(id);
+    own.delete(id);
     show(kept.value);
-    void keeper.remove(eventId).catch(() => {});
+    void keeper.remove(id).catch(() => {});
   }
 
-  function add(piece: string, event: PourEvent): void {
+  function add(piece: string, id: string, what: TableWrite): void {
     counter += 1;
     lastMs = Math.max(lastMs, Date.now());
     const order = `${String(lastMs).padStart(15, '0')}.${String(counter).padStart(5, '0')}`;
-    write({ event, pieceId: piece, order, refused: null });
+    write({ id, write: what, pieceId: piece, order, refused: null });
     void send();
   }
 
@@ -118,7 +130,7 @@ export function usePourQueue(
       for (;;) {
         const next = kept.value.find((each) => each.refused === null);
         if (!next) break;
-        await deliver(next);
+        await deliverOne(next);
       }
     } catch {
       timer = setTimeout(() => void send(), AGAIN_MS);
@@ -127,28 +139,56 @@ export function usePourQueue(
     }
   }
 
-  async function deliver(item: KeptEvent): Promise<void> {
-    const { event } = item;
+  async function deliverOne(item: KeptWrite): Promise<void> {
     try {
-      const { events } = await call(api.pours.append, { params: { pieceId: item.pieceId }, body: event });
-      if (item.pieceId === pieceId.value) arrived(events);
-      remove(event.id);
+      const arrived = await deliver(item);
+      if (item.pieceId === pieceId.value) arrived();
+      remove(item.id);
       delivered.value += 1;
+      outcomes.set(item.id, null);
     } catch (error) {
       if (!(error instanceof ApiProblem) || error.problem.status < 400 || error.problem.status >= 500)
         throw error;
       write({ ...item, refused: error.message });
+      outcomes.set(item.id, error);
     }
+  }
+
+  /**
+   * Waits a moment for what the server says of a write; one that is still on its way then is kept and counts.
+   *
+   * @throws ApiProblem when the server would not take it: nothing of it is kept
+   */
+  async function told(id: string): Promise<void> {
+    await new Promise<void>((resolve) => {
+      const late = setTimeout(done, SOON_MS);
+      const stop = watch(
+        () => outcomes.has(id),
+        (isKnown) => isKnown && done(),
+        { immediate: true, flush: 'sync' },
+      );
+      function done(): void {
+        clearTimeout(late);
+        // Known at once, it is not there to be stopped yet.
+        queueMicrotask(() => stop());
+        resolve();
+      }
+    });
+    const problem = outcomes.get(id);
+    outcomes.delete(id);
+    if (!problem) return;
+    remove(id);
+    throw problem;
   }
 
   /** What an earlier tab left goes out before what is logged now. */
   const read = checkArrivals();
   void send();
   if (getCurrentScope()) {
-    const stop = keeper.onChange(({ eventId, pieceId: piece, isRemoved }) => {
+    const stop = keeper.onChange(({ id, pieceId: piece, isRemoved }) => {
       if (isRemoved) {
-        gone.add(eventId);
-        own.delete(eventId);
+        gone.add(id);
+        own.delete(id);
       }
       void checkArrivals();
       if (isRemoved && piece === pieceId.value) elsewhere();
@@ -164,18 +204,23 @@ export function usePourQueue(
   const ofPiece = computed(() => kept.value.filter((each) => each.pieceId === pieceId.value));
   return {
     add,
-    /** Lets go of an event that the server would not take. */
+    told,
+    /** Lets go of a write that the server would not take. */
     drop: remove,
     send,
     delivered,
     written,
     /** Not at the server yet. */
-    waiting: computed(() => ofPiece.value.filter((each) => each.refused === null).map(({ event }) => event)),
+    waiting: computed(() => ofPiece.value.filter((each) => each.refused === null)),
     /** What the server would not take, with its reason. */
     refused: computed(() =>
-      ofPiece.value.flatMap(({ event, refused }) => (refused === null ? [] : [{ event, reason: refused }])),
+      ofPiece.value.flatMap(({ id, write: what, refused }) =>
+        refused === null ? [] : [{ id, write: what, reason: refused }],
+      ),
     ),
+    /** Writes of all pieces that wait here. */
+    count: computed(() => kept.value.filter((each) => each.refused === null).length),
   };
 }
 
-export type PourQueue = ReturnType<typeof usePourQueue>;
+export type TableQueue = ReturnType<typeof useTableQueue>;

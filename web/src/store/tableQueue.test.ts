@@ -1,11 +1,29 @@
-import { ref } from 'vue';
-import type { PourEvent } from '@icy-ribbon/contract';
-import { memoryKeeper } from './keptEvents.ts';
-import { checkedEvent, usePourQueue } from './pourQueue.ts';
+import { ref, type Ref } from 'vue';
+import type { Piece, PourEvent } from '@icy-ribbon/contract';
+import { pieceInHand } from './piece/inHand.ts';
+import { sendWrite } from './piece/send.ts';
+import { waitingEvents } from './piece/waiting.ts';
+import { memoryKeeper, type WriteKeeper } from './keptWrites.ts';
+import { checkedEvent, useTableQueue } from './tableQueue.ts';
 
 const PIECE = '3f0e8a52-1f5b-4b61-9d2c-6f8d1f3f9a10';
 const event = (text: string): PourEvent =>
   checkedEvent({ id: crypto.randomUUID(), at: new Date().toISOString(), kind: 'note', data: { text } });
+
+const piece = { id: PIECE, events: [], mixes: [], readings: [] } as unknown as Piece;
+type Queue = ReturnType<typeof useTableQueue>;
+
+/** A queue of a piece; `arrived` is told the log after each event that the server took. */
+function make(
+  keeper: WriteKeeper,
+  inHand: Ref<string | null> = ref(PIECE),
+  arrived: (part: Partial<Piece>) => void = () => {},
+): Queue {
+  const hand = { ...pieceInHand(inHand, ref(piece)), change: arrived };
+  return useTableQueue(inHand, sendWrite(hand), () => {}, keeper);
+}
+const addTo = (queue: Queue, logged: PourEvent) =>
+  queue.add(PIECE, logged.id, { kind: 'event', event: logged });
 
 /** A server that keeps a log by id; `mode` says how it behaves. */
 function server() {
@@ -33,10 +51,13 @@ const settle = (ms: number) => jest.advanceTimersByTimeAsync(ms);
 it('what is logged counts at once and arrives in order', async () => {
   const { log } = server();
   const arrived = jest.fn();
-  const queue = usePourQueue(ref(PIECE), arrived, () => {}, memoryKeeper());
-  queue.add(PIECE, event('one'));
-  queue.add(PIECE, event('two'));
-  expect(queue.waiting.value.map((each) => each.kind === 'note' && each.data.text)).toEqual(['one', 'two']);
+  const queue = make(memoryKeeper(), ref(PIECE), arrived);
+  addTo(queue, event('one'));
+  addTo(queue, event('two'));
+  expect(waitingEvents(queue.waiting.value).map((each) => each.kind === 'note' && each.data.text)).toEqual([
+    'one',
+    'two',
+  ]);
   await settle(100);
   expect([...log.values()].map((each) => each.kind === 'note' && each.data.text)).toEqual(['one', 'two']);
   expect(queue.waiting.value).toEqual([]);
@@ -48,21 +69,15 @@ it('a clock that is set back in mid-pour turns no order round', async () => {
   const { log, state } = server();
   state.mode = 'down';
   const keeper = memoryKeeper();
-  const make = () =>
-    usePourQueue(
-      ref(PIECE),
-      () => {},
-      () => {},
-      keeper,
-    );
-  const queue = make();
-  queue.add(PIECE, event('one'));
+  const again = () => make(keeper);
+  const queue = again();
+  addTo(queue, event('one'));
   jest.setSystemTime(Date.now() - 3_600_000);
-  queue.add(PIECE, event('two'));
+  addTo(queue, event('two'));
   await settle(100);
-  const afterReload = make();
+  const afterReload = again();
   await settle(100);
-  afterReload.add(PIECE, event('three'));
+  addTo(afterReload, event('three'));
   state.mode = 'up';
   await settle(60_000);
   const texts = [...log.values()].map((each) => each.kind === 'note' && each.data.text);
@@ -72,13 +87,8 @@ it('a clock that is set back in mid-pour turns no order round', async () => {
 it('while the server is away nothing is lost; it is sent when it is back, once', async () => {
   const { log, state } = server();
   state.mode = 'down';
-  const queue = usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    memoryKeeper(),
-  );
-  queue.add(PIECE, event('kept'));
+  const queue = make(memoryKeeper());
+  addTo(queue, event('kept'));
   await settle(60_000);
   expect(queue.waiting.value).toHaveLength(1);
   state.mode = 'up';
@@ -91,22 +101,12 @@ it('a closed tab loses nothing: the next one finds what was kept', async () => {
   const { log, state } = server();
   const keeper = memoryKeeper();
   state.mode = 'down';
-  const first = usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    keeper,
-  );
-  first.add(PIECE, event('before the battery died'));
+  const first = make(keeper);
+  addTo(first, event('before the battery died'));
   await settle(10);
   expect(await keeper.all()).toHaveLength(1);
   state.mode = 'up';
-  const second = usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    keeper,
-  );
+  const second = make(keeper);
   await settle(60_000);
   expect(log.size).toBe(1);
   expect(second.waiting.value).toEqual([]);
@@ -115,18 +115,15 @@ it('a closed tab loses nothing: the next one finds what was kept', async () => {
 it('a database that cannot be read at first is asked again, and what it kept goes out', async () => {
   const { log } = server();
   const keeper = memoryKeeper();
-  await keeper.put({ event: event('kept'), pieceId: PIECE, order: '1', refused: null });
+  const first = event('kept');
+  const write = { kind: 'event', event: first } as const;
+  await keeper.put({ id: first.id, write, pieceId: PIECE, order: '1', refused: null });
   let tries = 0;
   const damaged = {
     ...keeper,
     all: () => (tries++ === 0 ? Promise.reject(new Error('being mended')) : keeper.all()),
   };
-  usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    damaged,
-  );
+  make(damaged);
   await settle(100);
   expect(log.size).toBe(0);
   await settle(5000);
@@ -136,19 +133,9 @@ it('a database that cannot be read at first is asked again, and what it kept goe
 it('two tabs that both send the same event make it once', async () => {
   const { log } = server();
   const keeper = memoryKeeper();
-  const one = usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    keeper,
-  );
-  const other = usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    keeper,
-  );
-  one.add(PIECE, event('both'));
+  const one = make(keeper);
+  const other = make(keeper);
+  addTo(one, event('both'));
   void other.send();
   await settle(1000);
   expect(log.size).toBe(1);
@@ -158,31 +145,51 @@ it('two tabs that both send the same event make it once', async () => {
 it('what the server will not take is kept with its reason until it is let go of', async () => {
   const { state } = server();
   state.mode = 'refuses';
-  const queue = usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    memoryKeeper(),
-  );
+  const queue = make(memoryKeeper());
   const refused = event('impossible');
-  queue.add(PIECE, refused);
+  addTo(queue, refused);
   await settle(1000);
-  expect(queue.refused.value).toMatchObject([{ event: { id: refused.id }, reason: 'The cup is empty.' }]);
+  expect(queue.refused.value).toMatchObject([{ id: refused.id, reason: 'The cup is empty.' }]);
   queue.drop(refused.id);
   expect(queue.refused.value).toEqual([]);
+});
+
+it('who waits for the server is told what it refused, and nothing of that is kept', async () => {
+  const { state } = server();
+  state.mode = 'refuses';
+  const keeper = memoryKeeper();
+  const queue = make(keeper);
+  const impossible = event('impossible');
+  addTo(queue, impossible);
+  const told = queue.told(impossible.id).catch((error: unknown) => (error as Error).message);
+  await settle(100);
+  expect(await told).toBe('The cup is empty.');
+  expect([queue.refused.value, await keeper.all()]).toEqual([[], []]);
+});
+
+it('who waits while it is away goes on after a moment: the write is kept and sent later', async () => {
+  const { log, state } = server();
+  state.mode = 'down';
+  const queue = make(memoryKeeper());
+  const late = event('late');
+  addTo(queue, late);
+  let isOver = false;
+  void queue.told(late.id).then(() => (isOver = true));
+  await settle(1000);
+  expect(isOver).toBe(false);
+  await settle(1000);
+  expect([isOver, queue.count.value]).toEqual([true, 1]);
+  state.mode = 'up';
+  await settle(60_000);
+  expect([log.size, queue.count.value]).toEqual([1, 0]);
 });
 
 it('another piece keeps its own line', async () => {
   const { state } = server();
   state.mode = 'down';
   const inHand = ref<string | null>(PIECE);
-  const queue = usePourQueue(
-    inHand,
-    () => {},
-    () => {},
-    memoryKeeper(),
-  );
-  queue.add(PIECE, event('mine'));
+  const queue = make(memoryKeeper(), inHand);
+  addTo(queue, event('mine'));
   inHand.value = '11111111-1f5b-4b61-9d2c-6f8d1f3f9a10';
   expect(queue.waiting.value).toEqual([]);
 });
@@ -195,13 +202,8 @@ it('where nothing can be written, the tab itself keeps the event and sends it', 
     all: () => Promise.reject(new Error()),
     put: () => Promise.reject(new Error()),
   };
-  const queue = usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    locked,
-  );
-  queue.add(PIECE, event('kept in mind'));
+  const queue = make(locked);
+  addTo(queue, event('kept in mind'));
   await settle(5000);
   expect(queue.waiting.value).toHaveLength(1);
   state.mode = 'up';
@@ -214,14 +216,9 @@ it('says which events are written down for sure', async () => {
   state.mode = 'down';
   let finish = () => {};
   const slow = { ...memoryKeeper(), put: () => new Promise<void>((done) => (finish = done)) };
-  const queue = usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    slow,
-  );
+  const queue = make(slow);
   const logged = event('while the disk is busy');
-  queue.add(PIECE, logged);
+  addTo(queue, logged);
   await settle(100);
   expect(queue.waiting.value).toHaveLength(1);
   expect(queue.written.value.has(logged.id)).toBe(false);
@@ -233,22 +230,16 @@ it('says which events are written down for sure', async () => {
 it('events of several days go out in the order they were logged', async () => {
   const { log, state } = server();
   const keeper = memoryKeeper();
-  const kept = (text: string, order: string) => ({
-    event: event(text),
-    pieceId: PIECE,
-    order,
-    refused: null,
-  });
+  const kept = (text: string, order: string) => {
+    const logged = event(text);
+    const write = { kind: 'event', event: logged } as const;
+    return { id: logged.id, write, pieceId: PIECE, order, refused: null };
+  };
   await keeper.put(kept('second', '000000000000002.00001'));
   await keeper.put(kept('first', '000000000000001.00009'));
   state.mode = 'up';
-  const queue = usePourQueue(
-    ref(PIECE),
-    () => {},
-    () => {},
-    keeper,
-  );
-  queue.add(PIECE, event('third'));
+  const queue = make(keeper);
+  addTo(queue, event('third'));
   await settle(1000);
   const texts = [...log.values()].map((each) => each.kind === 'note' && each.data.text);
   expect(texts).toEqual(['first', 'second', 'third']);

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { Button } from 'ant-design-vue';
+import { computed } from 'vue';
+import { serverAway } from '../api/connection.ts';
+import { usePiece } from '../store/piece/piece.ts';
+import { useUnits } from '../store/units.ts';
+
+/** That the server is away, what waits for it, and what it would not take of what had waited. */
+const store = usePiece();
+const units = useUnits();
+
+const waits = computed(() => {
+  const count = store.waitingCount;
+  if (count === 0) return 'What you enter is kept on this page.';
+  return count === 1
+    ? 'One entry waits here and is sent by itself.'
+    : `${count} entries wait here and are sent by themselves.`;
+});
+
+/** Events are told of beside the line of the pour. */
+const refused = computed(() =>
+  store.refused.flatMap(({ id, write, reason }) => {
+    if (write.kind === 'event') return [];
+    const cup =
+      'mixId' in write ? (store.mixes.find((each) => each.id === write.mixId)?.name ?? 'a cup') : '';
+    const what = {
+      addition: () => `${write.kind === 'addition' ? units.show('mass', write.addition.mg) : ''} in ${cup}`,
+      'take-back': () => `Taking back in ${cup}`,
+      readings: () => 'A reading',
+    }[write.kind]();
+    return [{ id, text: `${what} was not kept: ${reason}` }];
+  }),
+);
+</script>
+
+<template>
+  <p v-if="serverAway" class="alarm-bar" role="alert">The server does not answer. {{ waits }}</p>
+  <p v-for="each in refused" :key="each.id" class="alarm-bar" role="alert">
+    {{ each.text }}
+    <Button size="small" @click="store.dropRefused(each.id)">Let it go</Button>
+  </p>
+</template>
