@@ -4,6 +4,7 @@ import { calendar } from './calendar.api.ts';
 import { care } from './care.api.ts';
 import { calibrations } from './calibration.api.ts';
 import { climate } from './climate.api.ts';
+import { devices } from './device.api.ts';
 import { drills } from './drill.api.ts';
 import { equipment } from './equipment.api.ts';
 import { filmFit } from './filmFit.api.ts';
@@ -36,6 +37,7 @@ export const api = {
   mixes,
   readings,
   calibrations,
+  devices,
   drills,
   filmFit,
   plans,

@@ -4,6 +4,7 @@ export * from './bounds.ts';
 export * from './care.ts';
 export * from './climate.ts';
 export * from './common.ts';
+export * from './device.ts';
 export * from './document.ts';
 export * from './drill.ts';
 export * from './filmFit.ts';

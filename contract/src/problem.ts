@@ -6,6 +6,7 @@ export const PROBLEMS = {
   'broken-off': { status: 400, title: 'Broken off' },
   'not-understood': { status: 400, title: 'Not understood' },
   'passphrase-needed': { status: 401, title: 'Passphrase needed' },
+  'sign-in-needed': { status: 401, title: 'Signed out' },
   'not-from-here': { status: 403, title: 'Not from here' },
   'wrong-address': { status: 403, title: 'Wrong address' },
   'not-found': { status: 404, title: 'Not found' },

@@ -15,7 +15,9 @@ import { calculationRoutes } from './calculation/calculation.routes.ts';
 import type { Config } from './config.ts';
 import type { Db } from './db/open.ts';
 import { equipmentRoutes } from './equipment/equipment.routes.ts';
-import { originGuard, passphraseGuard } from './http/guard.ts';
+import { deviceRoutes, tellChanges, type DeviceParts } from './device/device.routes.ts';
+import { joinRoutes } from './device/join.ts';
+import { originGuard, signInGuard } from './http/guard.ts';
 import { securityHeaders, servePage } from './http/page.ts';
 import { problemHandler } from './http/problem.ts';
 import { route } from './http/route.ts';
@@ -42,7 +44,7 @@ import { supportRoutes } from './support/support.routes.ts';
 import type { Tasks } from './task/threads.ts';
 import { VERSION } from './version.ts';
 
-export interface FrameParts {
+export interface FrameParts extends DeviceParts {
   readonly config: Config;
   readonly keeper: Keeper;
   readonly log: (error: unknown) => void;
@@ -53,13 +55,15 @@ export interface FrameParts {
 }
 
 /** The whole server, not yet listening: what stands around a studio, and the studio within. */
-export function makeApp({ config, keeper, log, seed, status, studio }: FrameParts): Express {
+export function makeApp(parts: FrameParts): Express {
+  const { config, keeper, log, seed, status, studio, devices, door, hub } = parts;
   const app = express();
   app.disable('x-powered-by');
   // Answers of the API are never kept, and a hash over a large one holds everything else up.
   app.disable('etag');
   app.use(securityHeaders());
-  app.use(originGuard(config));
+  app.use(originGuard(config, () => door.state().isOpen));
+  joinRoutes(app, devices, parts.invitations);
   if (config.passphrase !== null) {
     app.use(
       rateLimit({
@@ -70,7 +74,7 @@ export function makeApp({ config, keeper, log, seed, status, studio }: FramePart
       }),
     );
   }
-  app.use(passphraseGuard(config.passphrase));
+  app.use(signInGuard(config, devices));
   app.use(compression({ filter: (request, response) => compressible(request, response) }));
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
@@ -81,6 +85,9 @@ export function makeApp({ config, keeper, log, seed, status, studio }: FramePart
   climateRoutes(app);
   app.use(api.safekeeping.chooseSecond.path, express.json({ limit: '10kb' }));
   safekeepingRoutes(app, keeper);
+  app.use(['/api/devices', '/api/live'], express.json({ limit: '10kb' }));
+  deviceRoutes(app, parts);
+  app.use('/api', tellChanges(hub));
   app.use('/api/scale', express.json({ limit: '10kb' }));
   scaleRoutes(app, standInScale(seededRandom(seed)));
   app.use((request, response, next) => {
@@ -137,7 +144,8 @@ export function studioRouter(parts: StudioParts): Router {
 }
 
 function compressible(request: express.Request, response: express.Response): boolean {
-  return request.path !== api.scale.readings.path && compression.filter(request, response);
+  const isLasting = request.path === api.scale.readings.path || request.path === api.devices.live.path;
+  return !isLasting && compression.filter(request, response);
 }
 
 /** What the API is and what its files look like, written from the contract. */

@@ -71,6 +71,10 @@ function listen(config: Config, studio: Studio, lock: FolderLock): void {
     void lock.tell(url).then(() => {
       say(`Icy Ribbon is at ${url}`);
       studio.warmUp();
+      studio.door.openAsKept(studio.app).then(
+        () => studio.door.state().addresses.forEach((each) => say(`Other devices find it at ${each.url}`)),
+        (error: unknown) => say(`Other devices cannot come in: ${wordsFor(error)}`),
+      );
     });
   });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {

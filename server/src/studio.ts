@@ -12,6 +12,10 @@ import { verify, type Verified } from './backup/verify.ts';
 import type { Config } from './config.ts';
 import { storageFault } from './db/fault.ts';
 import { openDatabase, type Db } from './db/open.ts';
+import { openDevices } from './device/devices.ts';
+import { makeDoor, type Door } from './device/door.ts';
+import { openInvitations } from './device/invitations.ts';
+import { makeHub } from './device/live.ts';
 import { folderOf } from './folder/folder.ts';
 import { bytesIn, freeBytes } from './folder/space.ts';
 import { HttpProblem, notFound } from './http/problem.ts';
@@ -34,6 +38,8 @@ export interface StudioOptions {
 /** A studio that is being served; a restore opens it anew beneath the same address. */
 export interface Studio {
   readonly app: Express;
+  /** What other devices come in by. */
+  readonly door: Door;
   /** @throws Error while the database is damaged */
   readonly db: Db;
   readonly jobs: ImportJobs;
@@ -201,7 +207,10 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
   });
 
   await open();
+  const devices = openDevices(folder.devices, now);
+  const door = makeDoor(config, devices, folder.certificate);
   const app = makeApp({
+    ...{ devices, door, invitations: openInvitations(now), hub: makeHub() },
     config,
     keeper,
     log: faulty,
@@ -211,8 +220,12 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
   });
   return {
     app,
+    door,
     backups,
-    close,
+    async close() {
+      await door.close();
+      await close();
+    },
     get db() {
       return whenOpen().db;
     },

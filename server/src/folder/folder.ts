@@ -13,6 +13,10 @@ export interface DataFolder {
   /** Where the server that holds the lock can be reached. */
   readonly running: string;
   readonly settings: string;
+  /** Devices that are signed in, and whether the door is open: no part of a backup, which must not sign anyone in again. */
+  readonly devices: string;
+  /** The certificate that was made for the network. */
+  readonly certificate: string;
 }
 
 export function folderOf(path: string): DataFolder {
@@ -25,5 +29,7 @@ export function folderOf(path: string): DataFolder {
     lock: join(path, 'lock.sqlite'),
     running: join(path, 'running.json'),
     settings: join(path, 'settings.json'),
+    devices: join(path, 'devices.json'),
+    certificate: join(path, 'certificate.json'),
   };
 }

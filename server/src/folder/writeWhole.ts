@@ -7,6 +7,11 @@ export function writeWhole(path: string, content: Uint8Array | string): Promise<
   return putInPlace(path, (temporary) => writeFile(temporary, content));
 }
 
+/** The same, for nobody else's eyes. */
+export function writeSecret(path: string, content: string): Promise<void> {
+  return putInPlace(path, (temporary) => writeFile(temporary, content, { mode: 0o600 }));
+}
+
 /** A copy of a file, in the same way. */
 export function copyFlushed(from: string, to: string): Promise<void> {
   return putInPlace(to, (temporary) => copyFile(from, temporary));

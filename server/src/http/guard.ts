@@ -2,6 +2,10 @@ import { timingSafeEqual, createHash } from 'node:crypto';
 import { networkInterfaces } from 'node:os';
 import type { RequestHandler } from 'express';
 import type { Config } from '../config.ts';
+import { tokenOf } from '../device/cookie.ts';
+import type { Caller } from '../device/device.routes.ts';
+import type { Devices } from '../device/devices.ts';
+import { JOIN_PATH } from '../device/join.ts';
 import { HttpProblem } from './problem.ts';
 
 const READING = new Set(['GET', 'HEAD', 'OPTIONS']);
@@ -10,10 +14,10 @@ const READING = new Set(['GET', 'HEAD', 'OPTIONS']);
  * Lets a request in only when it was sent to one of this server's own names (so that a page elsewhere
  * cannot reach it through a name it controls) and, when it writes, only from a page of this server.
  */
-export function originGuard(config: Config): RequestHandler {
+export function originGuard(config: Config, isDoorOpen: () => boolean = () => false): RequestHandler {
   return (request, _response, next) => {
     const host = request.headers.host ?? '';
-    if (!ownNames(config).has(hostName(host))) {
+    if (!ownNames(config, isDoorOpen()).has(hostName(host))) {
       throw new HttpProblem(
         'wrong-address',
         'This server does not answer under that host name. ICY_RIBBON_HOSTS can add one.',
@@ -31,9 +35,9 @@ export function originGuard(config: Config): RequestHandler {
   };
 }
 
-function ownNames(config: Config): Set<string> {
+function ownNames(config: Config, isDoorOpen: boolean): Set<string> {
   const names = new Set(['127.0.0.1', 'localhost', '[::1]', ...config.allowedHosts]);
-  if (config.passphrase !== null) {
+  if (config.passphrase !== null || isDoorOpen) {
     for (const address of Object.values(networkInterfaces()).flat()) {
       if (address) names.add(address.family === 'IPv6' ? `[${address.address}]` : address.address);
     }
@@ -60,15 +64,36 @@ function isSameOrigin(headers: Headers, host: string): boolean {
   return origin === `http://${host}` || origin === `https://${host}`;
 }
 
-/** Asks for the passphrase (HTTP Basic, any user name) when one is set. */
-export function passphraseGuard(passphrase: string | null): RequestHandler {
+const LOOPBACK = new Set(['127.0.0.1', '::1', '::ffff:127.0.0.1']);
+
+/**
+ * Lets in who sits at the machine itself (unless a passphrase is set), who knows the passphrase (HTTP Basic, any user
+ * name), and devices that are signed in. Everyone else is shown where to join.
+ */
+export function signInGuard({ passphrase, isLoopback }: Config, devices: Devices): RequestHandler {
   return (request, response, next) => {
-    if (passphrase === null || knows(passphrase, request.headers.authorization)) {
+    const token = tokenOf(request.headers.cookie);
+    const device = token === undefined ? undefined : devices.find(token);
+    const isAtHome = LOOPBACK.has(request.socket.remoteAddress ?? '');
+    const knowsIt = passphrase !== null && knows(passphrase, request.headers.authorization);
+    const caller: Caller = { device: device ?? null, isHome: isAtHome && (passphrase === null || knowsIt) };
+    response.locals.caller = caller;
+    if (caller.isHome || knowsIt || device !== undefined) {
       next();
       return;
     }
-    response.setHeader('WWW-Authenticate', 'Basic realm="Icy Ribbon", charset="UTF-8"');
-    throw new HttpProblem('passphrase-needed', 'Enter the passphrase of this studio.');
+    if (passphrase !== null && (isAtHome || !isLoopback)) {
+      response.setHeader('WWW-Authenticate', 'Basic realm="Icy Ribbon", charset="UTF-8"');
+      throw new HttpProblem('passphrase-needed', 'Enter the passphrase of this studio.');
+    }
+    if (request.method === 'GET' && request.accepts(['json', 'html']) === 'html') {
+      response.redirect(303, JOIN_PATH);
+      return;
+    }
+    throw new HttpProblem(
+      'sign-in-needed',
+      'This device is not signed in to the studio, or not any more: open "Devices" on one that is, and let this one join.',
+    );
   };
 }
 

@@ -1,5 +1,5 @@
 import { hasPart, overfull, type Endpoint } from '@icy-ribbon/contract';
-import type { Router } from 'express';
+import type { Response, Router } from 'express';
 import type { z } from 'zod';
 import { found } from '../db/record.ts';
 import { invalid, unfit } from './problem.ts';
@@ -17,17 +17,28 @@ interface Input<Params, Query, Body> {
 export function route<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType, R extends z.ZodType>(
   router: Router,
   endpoint: Endpoint<P, Q, B, R>,
-  handle: (input: Input<z.output<P>, z.output<Q>, z.output<B>>) => Promise<z.input<R>> | z.input<R>,
+  handle: (
+    input: Input<z.output<P>, z.output<Q>, z.output<B>>,
+    response: Response,
+  ) => Promise<z.input<R>> | z.input<R>,
 ): void {
   const method = endpoint.method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
   router[method](endpoint.path, async (request, response) => {
-    const answer = await handle({
-      params: check(endpoint.params, request.params),
-      query: check(endpoint.query, request.query),
-      body: check(endpoint.body, request.body ?? {}),
-    });
+    const params = check(endpoint.params, request.params);
+    const query = check(endpoint.query, request.query);
+    const body = check(endpoint.body, request.body ?? {});
+    const answer = await handle({ params, query, body }, response);
+    response.locals.pieceId = pieceOf(endpoint.path, params, answer);
     response.status(endpoint.status).json(endpoint.response.parse(answer));
   });
+}
+
+/** Which piece a call was about, as far as it says so. */
+function pieceOf(path: string, params: unknown, answer: unknown): string | undefined {
+  const { id, pieceId } = (params ?? {}) as { id?: string; pieceId?: string };
+  if (pieceId) return pieceId;
+  if (path.startsWith('/api/pieces/:id')) return id;
+  return (answer as { pieceId?: string } | null | undefined)?.pieceId;
 }
 
 /**

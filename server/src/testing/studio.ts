@@ -35,6 +35,9 @@ export async function openStudio(
     demoFolder: DEMO_FOLDER,
     demo: false,
     passphrase: null,
+    isLoopback: true,
+    doorPort: 0,
+    tls: null,
     allowedHosts: [],
     ...changes,
   };

@@ -55,6 +55,8 @@ const SHARED_APART: Readonly<Record<'open' | 'sheet' | 'size' | 'count', number>
   count: 0.4,
 };
 const SHARED_KINDS = ['open', 'sheet', 'size', 'count'] as const;
+/** Ranges are so much wider than the fit's own: runs are coarser than what they are held against (measured on the demo's world, whose truth is known). */
+const COARSE = 1.2;
 const ROUNDS = 6;
 const STEPS = 12;
 /** A step that moves no unknown further, in spreads, is the last; and so for what is left apart. */
@@ -66,7 +68,7 @@ interface Told {
   readonly runs: readonly Outcomes[];
   /** A row for each outcome: what each shared offset does to it. */
   readonly shared: readonly (readonly number[])[];
-  /** The colors of one face add up: all of a pour weigh as much as one. */
+  /** The colors of one face add up, and its cells are seen on one photo: each group of a pour weighs as much as one. */
   readonly weights: readonly number[];
 }
 
@@ -79,7 +81,10 @@ function toldOf({ measured, runs }: FitPour): Told {
   const colored = usual.reduce((sum, value, of) => sum + (kinds[of] === 'color' ? value : 0), 0);
   return {
     ...{ kinds, measured: outcomes(measured), runs: runs.map(outcomes) },
-    weights: kinds.map((kind) => (kind === 'color' ? 1 / colors : 1)),
+    weights: kinds.map((kind) => {
+      if (kind === 'color') return 1 / colors;
+      return isOfCells(kind) ? 1 / kinds.filter(isOfCells).length : 1;
+    }),
     // So much more base is open, and so much less color in proportion.
     shared: kinds.map((kind, of) =>
       SHARED_KINDS.map((each) => {
@@ -269,7 +274,10 @@ export function fitFilm(pours: readonly FitPour[]): FilmFit {
   return {
     values: valuesAt(offset),
     sdLn: Object.fromEntries(
-      FIT_NAMES.map((name, at) => [name, PRIOR_SD_LN[name] * Math.sqrt(covariance.get(at, at))]),
+      FIT_NAMES.map((name, at) => [
+        name,
+        Math.min(PRIOR_SD_LN[name], COARSE * PRIOR_SD_LN[name] * Math.sqrt(covariance.get(at, at))),
+      ]),
     ) as Record<FitName, number>,
     n: pours.length,
     nCells: told.filter(({ kinds }) => kinds.includes('size')).length,

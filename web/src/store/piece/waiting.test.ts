@@ -5,7 +5,7 @@ import { mixesWith, readingsWith, waitingEvents } from './waiting.ts';
 const at = '2026-05-01T10:00:00.000Z';
 const ingredient = (id: string, targetMg: number) => ({
   ...{ id, targetMg, isMetered: false },
-  material: { kind: 'heavy-body-tube', densityGPerMl: 1.2, materialId: id },
+  material: { kind: 'heavy-body-tube', densityGPerMl: 1.2, viscosityPaS: 2, materialId: id },
 });
 const mix = {
   id: 'cup',
