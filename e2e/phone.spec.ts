@@ -1,5 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { pieceNamed, send, type Json } from './support/pieces.ts';
+import { pourBySheet } from './support/runSheet.ts';
 import { weighIn } from './support/weighIn.ts';
 import { expect, test } from './support/studio.ts';
 
@@ -55,26 +56,14 @@ test('a Dutch pour on a phone: started, weighed, poured by its run sheet with th
   await tap('All of it is done');
 
   await test.step('each step is done with the thumb; what is done without the network is sent later, once', async () => {
-    for (let step = 0; step < 24; step += 1) {
-      if (await page.getByText('The run sheet is done.').isVisible()) break;
-      if (step === 3) await context.setOffline(true);
-      if (step === 6) await context.setOffline(false);
-      const number = page.getByText(/^Step \d+ of/);
-      const before = await number.textContent();
-      const wait = page.getByRole('button', { name: 'It was this long' });
-      const form = page.getByRole('button', { name: /^(Log|Keep) / });
-      const skip = page.getByRole('button', { name: /^Done, without|^Leave it out/ }).first();
-      const done = page.getByRole('button', { name: 'Done', exact: true });
-      if (await done.isVisible()) await done.tap();
-      else if (await wait.isVisible()) await wait.tap();
-      else if (await form.first().isVisible()) await form.first().tap();
-      else await skip.tap();
-      await expect(async () => {
-        const over = await page.getByText('The run sheet is done.').isVisible();
-        expect(over || (await number.textContent()) !== before).toBe(true);
-      }).toPass();
-    }
-    await expect(page.getByText('The run sheet is done.')).toBeVisible();
+    await pourBySheet(
+      page,
+      (button) => button.tap(),
+      async (step) => {
+        if (step === 3) await context.setOffline(true);
+        if (step === 6) await context.setOffline(false);
+      },
+    );
     // Every step is there, and none twice.
     const steps = async (kind: string) =>
       (await send<Told>(studio, 'GET', `/api/pieces/${pieceId}`)).events

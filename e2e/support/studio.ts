@@ -92,7 +92,7 @@ export async function makeDemo(): Promise<() => Promise<void>> {
   return () => studio.close();
 }
 
-function freePort(): Promise<number> {
+export function freePort(): Promise<number> {
   return new Promise((found, failed) => {
     const probe = createServer();
     probe.once('error', failed);

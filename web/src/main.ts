@@ -4,6 +4,7 @@ import './theme/kit.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { z } from 'zod';
+import { makeIdsEverywhere } from './api/ids.ts';
 import App from './app/App.vue';
 import { carryNonce } from './app/nonce.ts';
 import { router } from './app/router.ts';
@@ -13,6 +14,7 @@ import { problemWords } from './words/problem.ts';
 
 /** The content policy allows no code made from text, so Zod must not try. */
 z.config({ jitless: true });
+makeIdsEverywhere();
 carryNonce();
 applyTokens(document.documentElement);
 tellProblemsBy(problemWords);

@@ -57,8 +57,12 @@ export function deviceRoutes(router: Router, { devices, door, invitations, hub }
     const urls = addresses.map(({ url }) => new URL(`${JOIN_PATH}?code=${code}`, url).href);
     return { code, until: until.toISOString(), urls };
   });
+  /** What listens, by its device. */
+  const listening = new Map<Response, string | undefined>();
+
   route(router, api.devices.signOut, async ({ params }, response) => {
     if (!(await devices.signOut(params.id))) throw notFound('device');
+    for (const [stream, id] of listening) if (id === params.id) stream.end();
     return shown(callerOf(response));
   });
   route(router, api.devices.doing, ({ body }) => {
@@ -76,13 +80,12 @@ export function deviceRoutes(router: Router, { devices, door, invitations, hub }
     const { device, isHome } = callerOf(response);
     const name = device?.name ?? (isHome ? 'the computer' : 'another device');
     const stop = hub.listen(tab, name, (live) => response.write(`data: ${JSON.stringify(live)}\n\n`));
-    // A line that says nothing finds out whether anyone listens still, and whether the device is signed in still.
-    const beat = setInterval(() => {
-      if (device && !devices.list().some(({ id }) => id === device.id)) response.end();
-      else response.write(':\n\n');
-    }, BEAT_MS);
+    listening.set(response, device?.id);
+    // A line that says nothing finds out whether anyone listens still.
+    const beat = setInterval(() => response.write(':\n\n'), BEAT_MS);
     response.on('close', () => {
       clearInterval(beat);
+      listening.delete(response);
       stop();
     });
   });

@@ -10,6 +10,8 @@ import type { Devices } from './devices.ts';
 /** What other devices on the network come in by: a second address of the same studio, open only while the artist wants it. */
 export interface Door {
   state(): DoorState;
+  /** Where it listens; undefined while it is closed. */
+  readonly port: number | undefined;
   /** Opens or closes it, and keeps that for the next start. @throws Error with a sentence when it cannot be opened */
   set(isOpen: boolean, isSecure: boolean): Promise<void>;
   /** As it was left. */
@@ -61,6 +63,9 @@ export function makeDoor(config: Config, devices: Devices, certificatePath: stri
   }
 
   return {
+    get port() {
+      return open?.port;
+    },
     state() {
       const isGiven = !config.isLoopback;
       const [scheme, port] = open ? [open.isSecure ? 'https' : 'http', open.port] : ['http', config.port];

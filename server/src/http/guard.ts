@@ -82,7 +82,8 @@ export function signInGuard({ passphrase, isLoopback }: Config, devices: Devices
       next();
       return;
     }
-    if (passphrase !== null && (isAtHome || !isLoopback)) {
+    // A device that was signed out is to join again, not to guess at a passphrase.
+    if (passphrase !== null && token === undefined && (isAtHome || !isLoopback)) {
       response.setHeader('WWW-Authenticate', 'Basic realm="Icy Ribbon", charset="UTF-8"');
       throw new HttpProblem('passphrase-needed', 'Enter the passphrase of this studio.');
     }

@@ -30,10 +30,12 @@ describe('one call of the contract', () => {
     fetched.mockResolvedValueOnce(answer({ mg: 0, settled: true, overload: false, pouring: false }));
     await call(api.scale.pour, { body: { mg: 500 } });
     const [, init] = fetched.mock.calls[0]!;
-    expect(init).toMatchObject({ method: 'POST', body: '{"mg":500}' });
+    const tab = { 'x-icy-ribbon-tab': expect.stringMatching(/^[0-9a-f-]{36}$/) as string };
+    const headers = { ...tab, 'Content-Type': 'application/json' };
+    expect(init).toEqual({ method: 'POST', body: '{"mg":500}', headers });
     fetched.mockResolvedValueOnce(answer(HEALTH));
     await call(api.health);
-    expect(fetched.mock.calls[1]?.[1]).toEqual({ method: 'GET' });
+    expect(fetched.mock.calls[1]?.[1]).toEqual({ method: 'GET', headers: tab });
   });
 
   it('puts parameters into the path', async () => {

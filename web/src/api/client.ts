@@ -1,13 +1,15 @@
 import {
   JSON_MEDIA_TYPE,
   PROBLEM_MEDIA_TYPE,
+  TAB_HEADER,
   hasPart,
   problemSchema,
   type Endpoint,
 } from '@icy-ribbon/contract';
 import type { z } from 'zod';
 import { ApiProblem } from './problem.ts';
-import { reportAway, reportBack, reportStorage, storageTrouble } from './connection.ts';
+import { tabId } from './tab.ts';
+import { reportAway, reportBack, reportSignedOut, reportStorage, storageTrouble } from './connection.ts';
 
 type Part<Name extends string, Schema extends z.ZodType> = Schema extends z.ZodUndefined
   ? unknown
@@ -19,6 +21,8 @@ type Arguments<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodType> = 
 
 /** The server has nowhere to write: said on every page until it can again. */
 const NO_STORAGE = 507;
+/** The server does not know who asks. */
+const UNKNOWN = 401;
 const RETRY_MS = [300, 600, 1000, 2000, 2000, 3000, 3000, 4000, 5000];
 
 /**
@@ -39,10 +43,11 @@ export async function call<
   const parts = (given ?? {}) as { params?: object; query?: object; body?: unknown };
   const answer = await fetchPatiently(urlOf(endpoint.path, parts.params, parts.query), {
     method: endpoint.method,
-    ...(hasPart(endpoint.body) && {
-      headers: { 'Content-Type': JSON_MEDIA_TYPE },
-      body: JSON.stringify(parts.body),
-    }),
+    headers: {
+      [TAB_HEADER]: tabId(),
+      ...(hasPart(endpoint.body) && { 'Content-Type': JSON_MEDIA_TYPE }),
+    },
+    ...(hasPart(endpoint.body) && { body: JSON.stringify(parts.body) }),
   });
   return endpoint.response.parse(readAnswer(answer));
 }
@@ -53,8 +58,11 @@ export async function upload<R extends z.ZodType>(
   body: FormData | Blob,
   params: object = {},
 ): Promise<z.output<R>> {
-  const headers = body instanceof FormData ? undefined : { 'Content-Type': JSON_MEDIA_TYPE };
-  const init = { method: endpoint.method, body, ...(headers && { headers }) };
+  const headers = {
+    [TAB_HEADER]: tabId(),
+    ...(!(body instanceof FormData) && { 'Content-Type': JSON_MEDIA_TYPE }),
+  };
+  const init = { method: endpoint.method, body, headers };
   return endpoint.response.parse(readAnswer(await fetchPatiently(urlOf(endpoint.path, params), init)));
 }
 
@@ -126,12 +134,14 @@ const isCut = (text: string | null): boolean => text === null || (text !== '' &&
 function readAnswer({ response, text }: Answer): unknown {
   const answer = jsonOf(text);
   if (response.ok) {
+    reportSignedOut(false);
     if (isCut(text)) throw new ApiProblem(BROKEN_OFF);
     if (storageTrouble.value !== null) reportStorage(null);
     return answer;
   }
   const isProblem = response.headers.get('Content-Type')?.startsWith(PROBLEM_MEDIA_TYPE);
   const problem = isProblem ? problemSchema.safeParse(answer).data : undefined;
+  if (response.status === UNKNOWN) reportSignedOut(true);
   if (response.status === NO_STORAGE) reportStorage(problem?.detail ?? 'The server cannot write.');
   throw new ApiProblem(
     problem ?? {

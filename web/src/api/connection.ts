@@ -9,6 +9,14 @@ export const serverAway = readonly(away);
 /** What hinders the server from writing (a full disk, say), in words; null when nothing does. */
 export const storageTrouble = readonly(storage);
 
+const out = ref(false);
+/** Whether the server does not know this device any more. */
+export const signedOut = readonly(out);
+
+export function reportSignedOut(isOut: boolean): void {
+  out.value = isOut;
+}
+
 export function reportAway(): void {
   away.value = true;
 }

@@ -24,6 +24,7 @@ import WaitingNote from './WaitingNote.vue';
 import CupTray from './CupTray.vue';
 import DamagedNote from './DamagedNote.vue';
 import ImportProgress from './ImportProgress.vue';
+import { useDoing } from './useDoing.ts';
 import { useStations } from './useStations.ts';
 import { componentTheme } from '../theme/theme.ts';
 
@@ -39,6 +40,7 @@ const imports = useImports();
 // Waits ring on every page.
 useWaits();
 useOptionNames();
+useDoing();
 const route = useRoute();
 const router = useRouter();
 const helpOpen = ref(false);

@@ -73,6 +73,7 @@ const fold = `M${END.x} ${END.y - 2}c0 8 13 3 13 9s-15 2 -15 8s12 3 12 7`;
       </li>
     </ol>
     <div class="foot">
+      <RouterLink to="/devices">Devices</RouterLink>
       <RouterLink to="/safekeeping">Safekeeping</RouterLink>
       <RouterLink to="/computation">How it computes</RouterLink>
     </div>

@@ -20,6 +20,7 @@ const rest = computed(() => links.value.filter(({ name }) => !props.besides.incl
         <RouterLink v-if="link.isOpen" :to="link.to">{{ link.label }}</RouterLink>
         <span v-else class="soft closed">{{ link.label }}: start or choose a piece first</span>
       </li>
+      <li><RouterLink to="/devices">Devices</RouterLink></li>
       <li><RouterLink to="/safekeeping">Safekeeping</RouterLink></li>
       <li><RouterLink to="/computation">How it computes</RouterLink></li>
     </ul>

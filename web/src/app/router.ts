@@ -1,4 +1,7 @@
+import { api } from '@icy-ribbon/contract';
 import { createRouter, createWebHistory } from 'vue-router';
+import { call } from '../api/client.ts';
+import { sayProblem } from '../notice/notices.ts';
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -216,12 +219,23 @@ export const router = createRouter({
       meta: { title: 'Safekeeping' },
     },
     {
+      path: '/devices',
+      name: 'devices',
+      component: () => import('../station/devices/DevicesStation.vue'),
+      meta: { title: 'Devices' },
+    },
+    {
       path: '/:rest(.*)*',
       name: 'nowhere',
       component: () => import('./NoSuchPage.vue'),
       meta: { title: 'No such page' },
     },
   ],
+});
+
+/** A page that cannot be fetched: asking the server finds out why, and says it. */
+router.onError(() => {
+  call(api.health).catch(sayProblem);
 });
 
 router.afterEach((to) => {

@@ -12,7 +12,7 @@ export const FIT_WORDS: Readonly<
     ...{ unit: '\u00a0mm', digits: 2, times: 1000 },
   },
   spreadingNM: { label: 'Pull that opens its cells', unit: '\u00a0mN/m', digits: 1, times: 1000 },
-  netM: { label: 'Width of the net between them', unit: '\u00a0mm', digits: 2, times: 1000 },
+  netM: { label: 'Thickness of the net between them', unit: '\u00a0mm', digits: 2, times: 1000 },
 };
 
 /** A value with the range that holds nine times in ten: "2.30, 1.80 to 2.94". */

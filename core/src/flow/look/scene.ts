@@ -21,7 +21,7 @@ export interface FilmCast {
   readonly support: readonly [number, number, number];
   /** Index of the sheet that opens; -1 without one. */
   readonly sheet: number;
-  /** Width of the sheet's net, m: a sheet this thick has no holes. */
+  /** Thickness to which the sheet gathers in its net, m: a sheet this thick has no holes, and the net is the narrower the thicker it is. */
   readonly netM: number;
 }
 

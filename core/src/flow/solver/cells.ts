@@ -18,7 +18,7 @@ export interface CellSettings {
   readonly spreadingNM: number;
   /** Speed of a hole's rim: this share of the pull over the viscosity below. */
   readonly opening: number;
-  /** Width of the net that is left between holes, m. */
+  /** Thickness to which the sheet gathers in the net between holes, m: it decides how wide the net is. */
   readonly netM: number;
   /** Largest radius of a hole, m. */
   readonly largestM: number;

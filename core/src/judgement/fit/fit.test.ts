@@ -243,7 +243,7 @@ describe('in the film itself', () => {
     expect(helps).toBe(true);
   });
 
-  it('a net that is wider than usual is found out from three pours, all ways of opening looked at in one film', () => {
+  it('a net that is thicker than usual is found out from three pours, all ways of opening looked at in one film', () => {
     const truth = valuesAt([0, 0, 0, 0, 0, 1.2]);
     const compared = { colors: [], cellsFromMm: 0.5 };
     const given = { makeKernel: compiledFilmFromFile, cellMm: 2, gridCells: CELLS };

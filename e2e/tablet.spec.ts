@@ -1,0 +1,147 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { pieceNamed, send, type Json } from './support/pieces.ts';
+import { pourBySheet } from './support/runSheet.ts';
+import { choose } from './support/steps.ts';
+import { expect, test } from './support/studio.ts';
+import { weighIn } from './support/weighIn.ts';
+
+test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true, isMobile: true });
+
+interface Told extends Json {
+  readonly mixes: readonly { name: string; additions: readonly { mg: number; at: string }[] }[];
+  readonly readings: readonly unknown[];
+  readonly events: readonly { kind: string; data: { stepId?: string } }[];
+}
+
+test('a bloom on a tablet: weighed, read and poured with the connection dropped at each, nothing lost and nothing twice', async ({
+  page,
+  studio,
+  context,
+}) => {
+  test.slow();
+  const tap = (name: string | RegExp) => page.getByRole('button', { name }).first().tap();
+  const told = () => send<Told>(studio, 'GET', `/api/pieces/${pieceId}`);
+  await page.goto('/today');
+  await page.getByLabel('Name', { exact: true }).fill('Tablet bloom');
+  await choose(page, 'Technique', /^Bloom/);
+  await tap('Start and mix');
+  for (const paint of ['White', 'Deep blue', 'Sea green']) {
+    await tap(`Put a cup of ${paint} on the bench`);
+    await expect(page.getByRole('article', { name: `Cup ${paint}` })).toBeVisible();
+  }
+  const pieceId = page.url().split('/').at(-1)!;
+
+  await test.step('weighed while the line is broken: it counts at once, what waits is said, and it arrives once', async () => {
+    await tap(/^Weigh in White/);
+    const scale = page.getByLabel('What your scale shows');
+    await expect(scale).toBeVisible();
+    await context.setOffline(true);
+    for (const grams of ['12.5', '3.25']) {
+      const before = await page.locator('.now').textContent();
+      await scale.fill(grams);
+      await scale.press('Enter');
+      await expect(page.locator('.now')).not.toHaveText(before ?? '');
+    }
+    await expect(page.getByText(/The server does not answer\. 2 entries wait here/)).toBeVisible();
+    await expect(page.getByRole('button', { name: /Done, next/ })).toBeVisible();
+    expect((await told()).mixes.find(({ name }) => name === 'White')?.additions).toEqual([]);
+    await context.setOffline(false);
+    await expect(page.getByText(/The server does not answer/)).toBeHidden();
+    await expect
+      .poll(async () =>
+        (await told()).mixes.find(({ name }) => name === 'White')?.additions.map(({ mg }) => mg),
+      )
+      .toEqual([12_500, 3250]);
+  });
+
+  await weighIn(studio, pieceId);
+  await test.step('a cup is read while the line is broken', async () => {
+    const white = (await told()).mixes.find(({ name }) => name === 'Deep blue') as unknown as Json;
+    await page.goto(`/thickness/${pieceId}/cup/${white.id}`);
+    await page.getByRole('main').waitFor();
+    await context.setOffline(true);
+    await page
+      .getByRole('button', { name: /gone|fad|stand|sink/i })
+      .first()
+      .tap();
+    await expect(page.getByText(/1 reading|One entry waits here/).first()).toBeVisible();
+    await context.setOffline(false);
+    await expect.poll(async () => (await told()).readings.length).toBe(1);
+  });
+
+  await test.step('poured by its run sheet, three steps of it without the line', async () => {
+    await page.goto(`/plan/${pieceId}`);
+    await tap('Lay it out');
+    await tap('Pour it');
+    await expect(page.locator('.step-title').first()).toBeVisible();
+    await tap('All of it is done');
+    await pourBySheet(
+      page,
+      (button) => button.tap(),
+      async (step) => {
+        if (step === 2) await context.setOffline(true);
+        if (step === 5) await context.setOffline(false);
+      },
+    );
+    const steps = async (kind: string) =>
+      (await told()).events.filter((event) => event.kind === kind).map(({ data }) => data.stepId);
+    await expect.poll(async () => (await steps('layer')).length).toBeGreaterThanOrEqual(3);
+    const laid = await steps('layer');
+    expect(new Set(laid).size).toBe(laid.length);
+  });
+
+  await test.step('its picture is measured', async () => {
+    await send(studio, 'POST', `/api/pieces/${pieceId}/camera`, { state: 'wet', megapixels: 1 });
+    await page.goto(`/results/${pieceId}`);
+    await tap('Measure it');
+    await expect(page.getByRole('button', { name: /^Corner top left/ })).toBeVisible();
+    await page.getByRole('button', { name: 'Measure', exact: true }).tap();
+    await expect(page.getByRole('region', { name: 'Measured on the photo' })).toBeVisible({
+      timeout: 90_000,
+    });
+  });
+});
+
+test.describe('on the demo as it is', () => {
+  test.use({ onlyLooks: true });
+
+  test('every station passes the accessibility rules and fits at 768, 820 and 1180 pixels', async ({
+    page,
+    studio,
+  }) => {
+    test.slow();
+    const id = (name: string) => pieceNamed(studio, name);
+    const paths = [
+      '/today',
+      '/shelf',
+      `/mix/${await id('Ember seam')}`,
+      `/thickness/${await id('Rain shutter')}`,
+      `/thickness/${await id('Rain shutter')}/race`,
+      `/plan/${await id('Door panel')}`,
+      `/pour/${await id('Door panel')}`,
+      '/results',
+      `/results/${await id('Slate fan')}`,
+      '/rack',
+      '/practice',
+      '/devices',
+    ];
+    for (const path of paths) {
+      for (const [width, height] of [
+        [768, 1024],
+        [820, 1180],
+        [1180, 820],
+      ] as const) {
+        await page.setViewportSize({ width, height });
+        await page.goto(path);
+        await page.locator('main').waitFor();
+        const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(over, `${path} at ${width} px`).toBeLessThanOrEqual(1);
+      }
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(
+        violations.map(({ id: rule, nodes }) => `${rule}: ${nodes[0]?.html}`),
+        path,
+      ).toEqual([]);
+    }
+  });
+});

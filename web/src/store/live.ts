@@ -1,0 +1,68 @@
+import { api, liveSchema, type Doing, type Other } from '@icy-ribbon/contract';
+import { useDebounceFn } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { computed, shallowRef } from 'vue';
+import { call } from '../api/client.ts';
+import { tabId } from '../api/tab.ts';
+import { usePiece } from './piece/piece.ts';
+
+/** Writes that follow closely are looked up at once, ms. */
+const TOGETHER_MS = 120;
+
+/** What happens on the other devices: the piece in hand is looked up when one of them changes it. */
+export const useLive = defineStore('live', () => {
+  const store = usePiece();
+  const others = shallowRef<readonly Other[]>([]);
+  let mine: Doing | undefined;
+  let source: EventSource | undefined;
+
+  const reload = useDebounceFn(() => {
+    // A piece that went away meanwhile is told of by whatever asks for it next.
+    store.reload().catch(() => {});
+  }, TOGETHER_MS);
+
+  function hear(data: string): void {
+    const live = liveSchema.parse(JSON.parse(data));
+    if (live.kind === 'others') others.value = live.others;
+    else if (live.tab !== tabId() && (live.pieceId === null || live.pieceId === store.piece?.id)) {
+      void reload();
+    }
+  }
+
+  /** Listens for as long as the page stays; the browser itself goes on after a broken line. */
+  function listen(): void {
+    if (source || typeof EventSource === 'undefined') return;
+    source = new EventSource(`${api.devices.live.path}?tab=${tabId()}`);
+    source.onmessage = ({ data }: MessageEvent<string>) => hear(data);
+    source.onerror = () => {
+      // Turned away for good: asking finds out why, and says it.
+      if (source?.readyState !== EventSource.CLOSED) return;
+      source = undefined;
+      call(api.health).then(listen, () => {});
+    };
+    let wasOpen = false;
+    source.onopen = () => {
+      // What happened while the line was broken was not told.
+      if (wasOpen) void reload();
+      wasOpen = true;
+      if (mine) void tell(mine);
+    };
+  }
+
+  async function tell(doing: Doing): Promise<void> {
+    await call(api.devices.doing, { body: doing }).catch(() => undefined);
+  }
+
+  /** Says what this page does, until it does something else. */
+  function say(doing: Doing['doing'], mixId: string | null): void {
+    const next = { tab: tabId(), pieceId: store.piece?.id ?? null, doing, mixId };
+    if (JSON.stringify(next) === JSON.stringify(mine)) return;
+    mine = next;
+    if (source) void tell(next);
+  }
+
+  /** Who does something with the piece in hand. */
+  const withPiece = computed(() => others.value.filter(({ pieceId }) => pieceId === store.piece?.id));
+
+  return { listen, say, others, withPiece };
+});

@@ -1,0 +1,25 @@
+import { api, type Devices, type Invitation } from '@icy-ribbon/contract';
+import { defineStore } from 'pinia';
+import { shallowRef } from 'vue';
+import { call } from '../api/client.ts';
+
+/** Where other devices find the studio, and which of them are signed in. */
+export const useSignedIn = defineStore('signedIn', () => {
+  const shown = shallowRef<Devices | null>(null);
+
+  async function load(): Promise<void> {
+    shown.value = await call(api.devices.show);
+  }
+  async function setDoor(isOpen: boolean, isSecure: boolean): Promise<void> {
+    shown.value = await call(api.devices.setDoor, { body: { isOpen, isSecure } });
+  }
+  const invite = (keepDays: Parameters<typeof inviteFor>[0]): Promise<Invitation> => inviteFor(keepDays);
+  async function signOut(id: string): Promise<void> {
+    shown.value = await call(api.devices.signOut, { params: { id } });
+  }
+
+  return { shown, load, setDoor, invite, signOut };
+});
+
+const inviteFor = (keepDays: 1 | 30 | 365): Promise<Invitation> =>
+  call(api.devices.invite, { body: { keepDays } });
