@@ -1,5 +1,5 @@
-import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
+import { violationsOf } from './support/axe.ts';
 import { openStart } from './support/steps.ts';
 import { expect, test, watchErrors } from './support/studio.ts';
 
@@ -70,16 +70,7 @@ test.describe('on the demo as it is', () => {
         // Colors that still fade from one appearance to the other are no colors of the look.
         await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
         await expect(page.locator('html')).toHaveCSS('color-scheme', colorScheme);
-        const { violations } = await new AxeBuilder({ page })
-          .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
-          // The component library's own: a closed drop-down names a list that is not there yet, sort marks are labeled.
-          .exclude('.ant-select-selection-search-input')
-          .exclude('.ant-table-column-sorter')
-          .analyze();
-        const found = violations.map(
-          (each) => `${each.id}: ${each.nodes.map((node) => node.html.slice(0, 120)).join(' | ')}`,
-        );
-        expect(found, colorScheme).toEqual([]);
+        expect(await violationsOf(page), colorScheme).toEqual([]);
       }
     });
   }

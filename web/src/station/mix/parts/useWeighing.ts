@@ -18,8 +18,9 @@ const refusal = (detail: string) => ({ type: 'about:blank', title: '', status: 0
 export function useWeighing(mixId: () => string) {
   const store = usePiece();
   const scale = useScale();
-  /** A weighing is on its way; until it is there and the scale is zeroed, "done" would take it a second time. */
-  const keeping = ref(false);
+  const onTheirWay = ref(0);
+  /** A weighing is on its way; until it is there and the scale is zeroed, "done" would take what the scale shows a second time. */
+  const keeping = computed(() => onTheirWay.value > 0);
   const typedMg = ref<number | null>(null);
 
   const cup = computed(() => store.cups.find((each) => each.mix.id === mixId()));
@@ -72,12 +73,12 @@ export function useWeighing(mixId: () => string) {
 
   /** Takes the typed weight if there is one, else what the scale shows once it has settled. */
   function doneStep(): void {
-    if (!current.value || keeping.value) return;
-    keeping.value = true;
     const typed = typedMg.value;
+    if (!current.value || (typed === null && keeping.value)) return;
     typedMg.value = null;
+    onTheirWay.value += 1;
     const work = typed === null ? keepReading : () => keepTyped(typed);
-    void guarded(work).finally(() => (keeping.value = false));
+    void guarded(work).finally(() => (onTheirWay.value -= 1));
   }
 
   async function keepTyped(mg: number): Promise<void> {
