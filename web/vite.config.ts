@@ -1,5 +1,6 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { compressed } from './compressed.ts';
 import { notices } from './notices.ts';
 
 const SERVER = process.env.ICY_RIBBON_SERVER ?? 'http://127.0.0.1:4480';
@@ -8,7 +9,7 @@ const SERVER = process.env.ICY_RIBBON_SERVER ?? 'http://127.0.0.1:4480';
 const packages = new Map();
 
 export default defineConfig({
-  plugins: [vue(), notices(packages)],
+  plugins: [vue(), notices(packages), compressed()],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   server: {
     host: '127.0.0.1',
@@ -18,5 +19,21 @@ export default defineConfig({
   build: {
     target: 'es2022',
     chunkSizeWarningLimit: 700,
+    rolldownOptions: {
+      output: {
+        // What most pages share comes in three files: a request costs more than what one page does not need of them.
+        advancedChunks: {
+          groups: [
+            {
+              name: 'frame',
+              test: /node_modules[\\/](@vue|vue|vue-router|pinia|zod|@vueuse|idb|dayjs)[\\/]/,
+              priority: 3,
+            },
+            { name: 'kit', test: /node_modules[\\/]/, minShareCount: 5, priority: 2 },
+            { name: 'shared', minShareCount: 5, priority: 1 },
+          ],
+        },
+      },
+    },
   },
 });

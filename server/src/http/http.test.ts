@@ -1,5 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import { readConfig } from '../config.ts';
 import { openStudio, type Studio } from '../testing/studio.ts';
 
@@ -110,6 +111,22 @@ describe('what it sends', () => {
       .send({ value: 1, from: 'oz', to: 'mm' })
       .expect(422);
     expect(bad.body.errors[0].path).toBe('to');
+  });
+});
+
+describe('what the build has compressed', () => {
+  it('goes to browsers that read it, under its own type; others get it whole', async () => {
+    const folder = join(studio.folder, 'web/assets');
+    mkdirSync(folder, { recursive: true });
+    writeFileSync(join(folder, 'page-1.js'), 'let whole;');
+    writeFileSync(join(folder, 'page-1.js.br'), brotliCompressSync('let whole;'));
+    const small = await studio.http.get('/assets/page-1.js').set('Accept-Encoding', 'gzip, br').expect(200);
+    expect(small.headers).toMatchObject({ 'content-encoding': 'br', vary: 'Accept-Encoding' });
+    expect(small.headers['content-type']).toContain('text/javascript');
+    expect(small.headers['cache-control']).toContain('immutable');
+    const whole = await studio.http.get('/assets/page-1.js').set('Accept-Encoding', 'identity').expect(200);
+    expect([whole.headers['content-encoding'], whole.text]).toEqual([undefined, 'let whole;']);
+    await studio.http.get('/assets/none.js').set('Accept-Encoding', 'br').expect(404);
   });
 });
 

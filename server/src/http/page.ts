@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { extname, join } from 'node:path';
 import express, { type RequestHandler, type Router } from 'express';
 import helmet from 'helmet';
 import { HttpProblem } from './problem.ts';
@@ -36,10 +36,39 @@ export function securityHeaders(): RequestHandler {
 }
 
 const ASSET_AGE_S = 31_536_000;
+const TYPES: Readonly<Record<string, string>> = {
+  '.js': 'text/javascript; charset=utf-8',
+  '.css': 'text/css; charset=utf-8',
+  '.svg': 'image/svg+xml',
+  '.wasm': 'application/wasm',
+};
+
+/** Leads a browser that can read them to the copies that the build has compressed. */
+function compressedCopies(folder: string): RequestHandler {
+  const copies = new Map<string, boolean>();
+  return (request, response, next) => {
+    const type = TYPES[extname(request.path)];
+    if (!type || request.method !== 'GET' || !/\bbr\b/.test(String(request.headers['accept-encoding']))) {
+      next();
+      return;
+    }
+    const { path } = request;
+    const isThere = copies.get(path) ?? existsSync(join(folder, `${path}.br`));
+    if (existsSync(folder)) copies.set(path, isThere);
+    if (isThere) {
+      request.url = `${path}.br`;
+      response.setHeader('Content-Encoding', 'br');
+      response.setHeader('Vary', 'Accept-Encoding');
+      response.type(type);
+    }
+    next();
+  };
+}
 
 /** Serves the built page: hashed assets for good, the page itself always fresh and with its nonce. */
 export function servePage(router: Router, webFolder: string): void {
   const pageFile = join(webFolder, 'index.html');
+  router.use('/assets', compressedCopies(join(webFolder, 'assets')));
   router.use(
     '/assets',
     express.static(join(webFolder, 'assets'), {

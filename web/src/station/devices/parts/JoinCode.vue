@@ -59,10 +59,6 @@ figure {
   margin: 0;
 }
 
-img {
-  background: white;
-}
-
 figcaption {
   font-size: var(--type-note);
   overflow-wrap: anywhere;
