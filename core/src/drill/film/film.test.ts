@@ -9,7 +9,14 @@ const numbers = (changes: Partial<RehearsalNumbers> = {}): RehearsalNumbers => (
     negativeSpace: 0.5,
     bare: 0,
   },
-  ...{ middleMm: 2, drippedMl: 0, onSidesMl: 0, wetRim: 0, cells: { open: 500, medianMm: 1, warp: 0 }, flowersMm2: [9000] },
+  ...{
+    middleMm: 2,
+    drippedMl: 0,
+    onSidesMl: 0,
+    wetRim: 0,
+    cells: { open: 500, medianMm: 1, warp: 0 },
+    flowersMm2: [9000],
+  },
   petals: { count: 5, reachMm: 60, symmetry: 0.8 } as RehearsalNumbers['petals'],
   ...changes,
 });

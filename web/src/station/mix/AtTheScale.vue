@@ -182,7 +182,13 @@ useShortcuts('At the scale', [
       <p v-for="caution in cautions" :key="caution" class="look hint">
         {{ caution }} {{ CAUTIONS.deferral }}
       </p>
-      <Button class="done" type="primary" size="large" :loading="keeping && typedMg === null" @click="doneNext">
+      <Button
+        class="done"
+        type="primary"
+        size="large"
+        :loading="keeping && typedMg === null"
+        @click="doneNext"
+      >
         <span v-if="isFullscreen" class="told">{{ told }}</span>
         {{
           current
