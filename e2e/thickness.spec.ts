@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { raceCard } from './support/photo.ts';
 import { mixedPiece, send, type Json, type Poured } from './support/pieces.ts';
 import { expect, test } from './support/studio.ts';
 
@@ -188,4 +189,55 @@ test('a learned paint is used by the next piece, and the shelf says so', async (
   await page.goto('/shelf');
   await page.getByLabel('Search').fill('Ochre');
   await expect(page.getByRole('row', { name: /Ochre/ }).first()).toContainText('learned');
+});
+
+test('a race is read off one picture of its card, each trail given to its cup, and kept', async ({
+  page,
+  studio,
+}) => {
+  const cups = ['Deep blue', 'Copper', 'Sea green'];
+  const pieceId = await mixedPiece(
+    studio,
+    'dutch',
+    cups.map((paint) => dutch(paint, 11.25)),
+  );
+  await page.goto(`/thickness/${pieceId}/race`);
+  await page.getByText('Run lengths', { exact: true }).click();
+  const picture = page.getByRole('region', { name: 'Read off a picture' });
+  const file = (buffer: Buffer) => ({ name: 'card.jpg', mimeType: 'image/jpeg', buffer });
+  const choose = picture.locator('input[type=file]');
+
+  await choose.setInputFiles(file(await raceCard([])));
+  await expect(page.getByText(/No paint can be told from the card/)).toBeVisible();
+
+  await expect(picture.locator('.ant-btn-loading')).toHaveCount(0);
+
+  // As they lie on this card, not in the order of the cups.
+  const shown = await send<{
+    mixes: { name: string; ingredients: { material: { name: string; colorHex: string } }[] }[];
+  }>(studio, 'GET', `/api/pieces/${pieceId}`);
+  const hexOf = (name: string) =>
+    shown.mixes.find((mix) => mix.name === name)!.ingredients.find(({ material }) => material.name === name)!
+      .material.colorHex;
+  const trails = [
+    { name: 'Sea green', mm: 64 },
+    { name: 'Deep blue', mm: 120 },
+    { name: 'Copper', mm: 92 },
+  ];
+  await choose.setInputFiles(file(await raceCard(trails.map(({ name, mm }) => ({ hex: hexOf(name), mm })))));
+  const items = picture.getByRole('listitem');
+  await expect(items).toHaveCount(3);
+  for (const [index, { name, mm }] of trails.entries()) {
+    const words = (await items.nth(index).textContent())!;
+    expect(words).toContain(name);
+    expect(Math.abs(Number(/([\d.]+)\s*mm/.exec(words)![1]) / mm - 1)).toBeLessThan(0.03);
+  }
+  await page.getByRole('button', { name: 'Keep the race' }).click();
+  await expect(page).toHaveURL(new RegExp(`/thickness/${pieceId}$`));
+  const { readings } = await send<Json & { readings: { measure: { by: string } }[] }>(
+    studio,
+    'GET',
+    `/api/pieces/${pieceId}`,
+  );
+  expect(readings.map(({ measure }) => measure.by)).toEqual(['length', 'length', 'length']);
 });

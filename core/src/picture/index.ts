@@ -26,6 +26,7 @@ export { shapesOf } from './shape.ts';
 export { WARNING_CODES, type PhotoWarning, type WarningCode } from './warnings.ts';
 export { petalsOf, type Petals } from './petals.ts';
 export { paletteOfCups, type CupColor, type CupPalette } from './cups.ts';
+export * from './race/index.ts';
 export { detailOf, maskOfRuns, numbersOf, type DetailReport } from './report.ts';
 export { findCorners, type FoundCorners } from './corners.ts';
 export { wetDry, type WetDry } from './wetDry.ts';

@@ -28,7 +28,10 @@ const FULL = 250;
  *
  * @throws InputError when the corners do not go round the support or it is too small in the photo
  */
-export function rectify(photo: PhotoPixels, input: MeasureInput): Face {
+export function rectify(
+  photo: PhotoPixels,
+  input: Pick<MeasureInput, 'corners' | 'widthMm' | 'heightMm' | 'shape'>,
+): Face {
   const { widthMm, heightMm, corners } = input;
   const photoPxPerMm = Math.sqrt(quadArea(corners) / (widthMm * heightMm));
   const most = Math.sqrt(MOST_FACE_PX / (widthMm * heightMm));

@@ -2,15 +2,18 @@ import {
   detailOf,
   findCorners,
   measurePhoto,
+  measureRace,
   numbersOf,
   wetDry,
   type DetailReport,
   type FoundCorners,
   type Measured,
+  type MeasuredRace,
   type MeasureInput,
   type MeasureStep,
   type PaletteColor,
   type PhotoPixels,
+  type RaceInput,
   type WetDry,
 } from '@icy-ribbon/core/picture';
 import {
@@ -30,11 +33,17 @@ import { rectangleTo } from '@icy-ribbon/core/picture';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { expose } from 'comlink';
 
-/** Decoded in the browser, upright as the camera meant it. */
 async function decode(url: string): Promise<PhotoPixels> {
   const response = await fetch(url);
   if (!response.ok) throw new InputError('photo', 'The photo could not be loaded. Try again.');
-  const bitmap = await createImageBitmap(await response.blob(), { imageOrientation: 'from-image' });
+  return pixelsOf(await response.blob());
+}
+
+/** Decoded in the browser, upright as the camera meant it. */
+async function pixelsOf(file: Blob): Promise<PhotoPixels> {
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
+    throw new InputError('photo', 'This file is no picture that the browser can read: take a JPEG or PNG.');
+  });
   const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
   const context = canvas.getContext('2d', { willReadFrequently: true })!;
   context.drawImage(bitmap, 0, 0);
@@ -68,7 +77,7 @@ async function benchOf(url: string, { input, ...ground }: CropRequest): Promise<
 /** A part of the support straight from the front, as sharp as the photo has it, each pixel between its neighbors. */
 function cutOut(
   photo: PhotoPixels,
-  { input }: Pick<CropRequest, 'input'>,
+  { input }: { readonly input: Pick<MeasureInput, 'corners'> },
   part: Part,
   widthPx: number,
   heightPx: number,
@@ -108,10 +117,37 @@ export interface PhotoReport {
   readonly milliseconds: number;
 }
 
+export interface RaceReport {
+  readonly race: MeasuredRace;
+  /** The card straight from above. */
+  readonly picture: ImageData;
+}
+
 /** What the photo worker does, away from the page. */
 const photoWorker = {
   async findCorners(url: string, shape: 'rectangle' | 'round'): Promise<FoundCorners> {
     return findCorners(await photoAt(url), shape);
+  },
+
+  /** A race on one picture of its card, which needs not be kept. */
+  async race(file: Blob, card: Omit<RaceInput, 'corners'>): Promise<RaceReport> {
+    const photo = await pixelsOf(file);
+    const { corners, isSure } = findCorners(photo);
+    if (!isSure) {
+      throw new InputError(
+        'corners',
+        'The card cannot be told from the table. Lay it on something much darker or lighter, with all four corners in the picture.',
+      );
+    }
+    const across = 420;
+    const picture = cutOut(
+      photo,
+      { input: { corners } },
+      { x: 0, y: 0, width: 1, height: 1 },
+      across,
+      Math.round((across * card.heightMm) / card.widthMm),
+    );
+    return { race: measureRace(photo, { ...card, corners }), picture };
   },
 
   async measure(url: string, input: MeasureInput, onStep: (step: MeasureStep) => void): Promise<PhotoReport> {

@@ -11,6 +11,7 @@ import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { useCalibrations } from '../../store/calibrations.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import RaceCard from './parts/RaceCard.vue';
+import RaceFromPicture from './parts/RaceFromPicture.vue';
 import RaceSetup from './parts/RaceSetup.vue';
 import ThicknessTabs from './parts/ThicknessTabs.vue';
 import { raceOutcome, raceReadings, useRace } from './parts/race.ts';
@@ -58,6 +59,10 @@ async function keep(): Promise<void> {
     say('The race is kept.');
     await router.push({ name: 'thickness', params: { pieceId: props.pieceId } });
   });
+}
+
+function takeLengths(found: Readonly<Record<string, number>>): void {
+  for (const [key, mm] of Object.entries(found)) race.setResult(key, mm);
 }
 
 /** The lanes show what was read; fields stand there only for who reads with a watch of their own. */
@@ -115,7 +120,12 @@ useShortcuts('Tilt race', [
           {{ Object.keys(results).length }} of {{ lanes.length }} at the line
         </p>
       </template>
-      <p v-else class="soft">Stop all dots at one moment; drag their ends, or type how far they ran.</p>
+      <template v-else>
+        <p class="soft">
+          Stop all dots at one moment; read them off a picture, drag their ends, or type how far they ran.
+        </p>
+        <RaceFromPicture :lanes="lanes" @found="takeLengths" />
+      </template>
       <table class="rows">
         <tbody>
           <tr v-for="({ lane, words }, index) in outcome" :key="lane.key">

@@ -1,0 +1,62 @@
+import { leastSquares } from '../../base/statistics/index.ts';
+import type { Face } from '../rectify.ts';
+
+/** The coat of a card as it would look without anything on it, at any place: linear red, green, blue. */
+export type Coat = (x: number, y: number) => readonly [number, number, number];
+
+/** The card is looked at in so many places across its longer side. */
+const LOOKS = 90;
+const ROUNDS = 6;
+/** What differs by so many usual differences is no coat. */
+const FAR = 2.5;
+/** At the least, in ln of light: finer differences are noise of the fit. */
+const LEAST = 0.02;
+
+/**
+ * Finds the light of the bare coat over the card, which falls off from side to side: a curved surface through most of what is seen.
+ *
+ * Law: least squares of ln light on 1, x, y, x2, xy, y2, without what lies far from it, again and again (standard statistics).
+ */
+export function coatOf(face: Face): Coat {
+  const step = Math.max(1, Math.round(Math.max(face.width, face.height) / LOOKS));
+  const places: { readonly at: number; readonly row: number[] }[] = [];
+  for (let y = step >> 1; y < face.height; y += step) {
+    for (let x = step >> 1; x < face.width; x += step) {
+      const at = y * face.width + x;
+      if (!face.clipped[at]) places.push({ at, row: basis(x / face.width, y / face.height) });
+    }
+  }
+  const light = (at: number, channel: number) => Math.log(Math.max(1e-4, face.rgb[3 * at + channel]!));
+  const surfaces = ([0, 1, 2] as const).map((channel) => {
+    const values = places.map(({ at }) => light(at, channel));
+    // Most of a card is bare: the middle of what is seen is its coat.
+    const middle = median(values);
+    let fit: readonly number[] = [middle, 0, 0, 0, 0, 0];
+    for (let round = 0; round < ROUNDS; round += 1) {
+      const off = places.map(({ row }, index) => values[index]! - told(fit, row));
+      const usual = Math.max(LEAST, 1.48 * median(off.map(Math.abs)));
+      const kept = places.flatMap(({ row }, index) =>
+        Math.abs(off[index]!) < FAR * usual ? [{ row, value: values[index]! }] : [],
+      );
+      if (kept.length < 20) break;
+      fit = leastSquares(
+        kept.map(({ row }) => row),
+        kept.map(({ value }) => value),
+      ).coefficients;
+    }
+    return fit;
+  });
+  return (x, y) => {
+    const row = basis(x / face.width, y / face.height);
+    return surfaces.map((fit) => Math.exp(told(fit, row))) as [number, number, number];
+  };
+}
+
+const basis = (x: number, y: number): number[] => [1, x, y, x * x, x * y, y * y];
+const told = (fit: readonly number[], row: readonly number[]): number =>
+  row.reduce((sum, each, index) => sum + each * fit[index]!, 0);
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[sorted.length >> 1] ?? 0;
+}

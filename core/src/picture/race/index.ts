@@ -1,0 +1,8 @@
+export {
+  measureRace,
+  RACE_WARNINGS,
+  type MeasuredRace,
+  type RacedLane,
+  type RaceInput,
+  type RaceWarning,
+} from './race.ts';
