@@ -21,6 +21,8 @@ test('a server killed between any two steps loses nothing, and the page goes on'
   await planCups(page);
   await kill();
   await weighInByTable(page, ['White', ...COLORS.slice(0, 2)]);
+  // A step is done when the page shows it.
+  await expect(page.getByText('5 cups, 3 weighed in')).toBeVisible();
   await kill();
   await page.reload();
   await expect(page.getByText('5 cups, 3 weighed in')).toBeVisible();

@@ -216,11 +216,17 @@ test('the film is held against the measured pours: begun with its time, stopped;
   await expect(page.getByText('not fitted yet').first()).toBeVisible();
 
   const fit = {
-    values: { strength: 3.1, friction: 0.03, tauHalfPa: 2.8 },
-    sdLn: { strength: 0.1, friction: 0.2, tauHalfPa: 0.3 },
-    ...{ n: 9, helps: true },
-    before: { negativeSpace: 0.2, coverage: 0.05 },
-    after: { negativeSpace: 0.08, coverage: 0.04 },
+    values: {
+      ...{ strength: 3.1, friction: 0.03, tauHalfPa: 2.8 },
+      ...{ ruptureM: 2.4e-4, spreadingNM: 3e-3, netM: 4e-4 },
+    },
+    sdLn: {
+      ...{ strength: 0.1, friction: 0.2, tauHalfPa: 0.3 },
+      ...{ ruptureM: 0.2, spreadingNM: 0.3, netM: 0.1 },
+    },
+    ...{ n: 9, nCells: 5, helps: true },
+    before: { negativeSpace: 0.2, coverage: 0.05, sheet: 0.2, cellsLn: 0.5 },
+    after: { negativeSpace: 0.08, coverage: 0.04, sheet: 0.1, cellsLn: 0.4 },
   };
   await send(studio, 'PUT', '/api/film-fit', { fit });
   const panel = await pieceNamed(studio, 'Door panel');
