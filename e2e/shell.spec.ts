@@ -140,10 +140,12 @@ test('an edit that met a newer one shows both, and the artist decides', async ({
   watchErrors(other, errors);
   await other.goto(`${studio.address}/results/${fan}`);
   const note = (tab: typeof page) => tab.getByLabel('What to try next');
+  await note(page).fill('Mine');
   await note(other).fill('Theirs');
   await other.getByRole('button', { name: 'Keep the judgement' }).click();
   await expect(other.getByRole('button', { name: 'Kept' })).toBeVisible();
-  await note(page).fill('Mine');
+  // This tab has heard of it by now, and keeps what was typed.
+  await expect(note(page)).toHaveValue('Mine');
   await page.getByRole('button', { name: 'Keep the judgement' }).click();
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Theirs');

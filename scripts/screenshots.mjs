@@ -52,10 +52,6 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     await page.waitForTimeout(300);
   });
   await picture('results', '/results');
-  await picture('wall', '/results', async () => {
-    await page.getByRole('button', { name: 'Wall' }).click();
-    await page.waitForTimeout(900);
-  });
   await picture(
     'compare',
     `/compare?ids=${idOf('Small bloom 2')},${idOf('Small bloom 12')},${idOf('Small bloom 8')}`,
@@ -93,6 +89,41 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     await draw([0.8, 0.75], [0.96, 0.58]);
     await page.waitForTimeout(800);
   });
+  // Four screens of a phone side by side.
+  const phone = await page
+    .context()
+    .browser()
+    .newContext({
+      ...{ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true, deviceScaleFactor: 1 },
+    });
+  const hand = await phone.newPage();
+  const seam = await (await fetch(`${ADDRESS}/api/pieces/${idOf('Ember seam')}`)).json();
+  const screens = [];
+  for (const path of [
+    '/today',
+    `/mix/${seam.id}/scale/${seam.mixes[1].id}`,
+    `/pour/${idOf('Door panel')}`,
+    `/results/${idOf('Small bloom 8')}`,
+  ]) {
+    await hand.goto(ADDRESS + path);
+    await hand.locator('main').waitFor();
+    await hand.waitForTimeout(1500);
+    screens.push((await hand.screenshot()).toString('base64'));
+  }
+  await phone.close();
+  const sheet = await page
+    .context()
+    .browser()
+    .newPage({ viewport: { width: 1280, height: 800 } });
+  await sheet.setContent(
+    `<body style="margin:0;display:flex;gap:16px;padding:12px;background:#dbe5ea">${screens
+      .map((png) => `<img height="776" src="data:image/png;base64,${png}">`)
+      .join('')}</body>`,
+  );
+  await sheet.waitForTimeout(500);
+  await sheet.screenshot({ path: join(ROOT, 'docs/screenshots/phone.png') });
+  await sheet.close();
+
   await page.emulateMedia({ colorScheme: 'dark' });
   await picture('drill-dark', '/practice/drill/fan', async () => {
     await page.getByText('Like this').waitFor({ timeout: 240_000 });

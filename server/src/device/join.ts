@@ -69,7 +69,8 @@ function show(
 <title>Join the studio</title>
 <style nonce="${String(response.locals.nonce)}">
 body { margin: 0; padding: 24px; font: 18px/1.5 system-ui, sans-serif; color: #1d2b33; background: #f4f7f8; }
-main, form { display: grid; gap: 16px; max-width: 420px; margin: 0 auto; }
+main { max-width: 420px; margin: 0 auto; }
+main, form { display: grid; gap: 16px; }
 h1 { margin: 0; font-size: 24px; }
 p { margin: 0; }
 label { display: grid; gap: 4px; }

@@ -190,6 +190,12 @@ dd {
   border-left: 4px solid var(--alarm);
 }
 
+fieldset {
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+
 .keep,
 .acts {
   display: flex;

@@ -9,11 +9,16 @@ export interface InHand {
   /** @throws Error when no piece is in hand */
   current(): Piece;
   change(part: Partial<Piece>): void;
+  /** The server has taken a write whose answer had no piece to go into. */
+  missed(): void;
   /** Takes a piece in hand; a piece that is gone is let go of. */
   open(id: string): Promise<void>;
   reload(): Promise<void>;
   letGo(): void;
 }
+
+/** Read again so often when it is written to all the time. */
+const MOST_TRIES = 4;
 
 /**
  * @param inHandId outlives the page
@@ -30,10 +35,21 @@ export function pieceInHand(inHandId: Ref<string | null>, piece: Ref<Piece | nul
     piece.value = null;
   }
 
+  /** Counts what became newer: an answer that was on its way meanwhile is old. */
+  let newer = 0;
+
   async function open(id: string): Promise<void> {
     inHandId.value = id;
     try {
-      piece.value = await call(api.pieces.get, { params: { id } });
+      for (let tries = 1; ; tries += 1) {
+        const before = newer;
+        const read = await call(api.pieces.get, { params: { id } });
+        // Another was opened meanwhile: that one is wanted.
+        if (inHandId.value !== id) return;
+        if (newer !== before && tries < MOST_TRIES) continue;
+        piece.value = read;
+        return;
+      }
     } catch (error) {
       if (error instanceof ApiProblem && error.problem.status === 404) letGo();
       throw error;
@@ -45,7 +61,11 @@ export function pieceInHand(inHandId: Ref<string | null>, piece: Ref<Piece | nul
     current,
     open,
     letGo,
-    change: (part) => (piece.value = { ...current(), ...part }),
+    change(part) {
+      newer += 1;
+      piece.value = { ...current(), ...part };
+    },
+    missed: () => void (newer += 1),
     async reload() {
       if (inHandId.value) await open(inHandId.value);
     },

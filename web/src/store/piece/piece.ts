@@ -76,9 +76,10 @@ export const usePiece = defineStore('piece', () => {
     if (piece.value) hand.change({ plan });
   }
 
-  async function judge(judged: Omit<JudgementPut, 'version'>): Promise<void> {
+  /** @param from the version that it was begun from; now when left out */
+  async function judge(judged: Omit<JudgementPut, 'version'>, from?: number): Promise<void> {
     const found = hand.current();
-    const judgement = await sendVersioned(found.judgement?.version ?? 0, judged, (version) =>
+    const judgement = await sendVersioned(from ?? found.judgement?.version ?? 0, judged, (version) =>
       call(api.judgements.put, { params: { pieceId: found.id }, body: { ...judged, version } }),
     );
     if (judgement) hand.change({ judgement });

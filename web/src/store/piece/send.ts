@@ -17,7 +17,7 @@ export const setReadings = (hand: InHand, readings: Reading[]): void => hand.cha
 
 /** Sends what was done at the table; its answer is put into the piece in hand. */
 export function sendWrite(hand: InHand): Deliver {
-  const ifThere = (put: () => void) => () => hand.piece.value && put();
+  const ifThere = (put: () => void) => () => (hand.piece.value ? put() : hand.missed());
   return async ({ pieceId, write }) => {
     switch (write.kind) {
       case 'event': {

@@ -43,10 +43,19 @@ const draft = ref<Draft>(judgedNow());
 const problem = ref<unknown>(null);
 const busy = ref(false);
 
-watch(
-  () => store.piece?.judgement?.version,
-  () => (draft.value = judgedNow()),
-);
+const versionNow = () => store.piece?.judgement?.version ?? 0;
+/** What the draft was begun from: another device may judge meanwhile, and nothing that is typed here goes with that. */
+const basis = ref({ judged: judgedNow(), version: versionNow() });
+
+function beginAnew(): void {
+  draft.value = judgedNow();
+  basis.value = { judged: judgedNow(), version: versionNow() };
+}
+watch(versionNow, () => {
+  if (equal(draft.value, basis.value.judged)) beginAnew();
+  // A fault was pinned: nothing of this form is newer.
+  else if (equal(judgedNow(), basis.value.judged)) basis.value.version = versionNow();
+});
 
 const VERDICT_OPTIONS = VERDICTS.map((value) => ({ value, label: VERDICT_WORDS[value] }));
 const HANGS = [
@@ -58,17 +67,15 @@ const HANGS = [
 
 /** A verdict that is kept leads on to the rack. */
 const leadsOn = computed(() => store.progress.station === 'rack');
-const changed = computed(() => !equal(draft.value, judgedNow()));
+const changed = computed(() => !equal(draft.value, basis.value.judged));
 
 async function keep(): Promise<void> {
   busy.value = true;
   problem.value = null;
   try {
-    await store.judge({
-      ...draft.value,
-      faults: store.piece?.judgement?.faults ?? [],
-      note: store.piece?.judgement?.note ?? '',
-    });
+    const { faults = [], note = '' } = store.piece?.judgement ?? {};
+    await store.judge({ ...draft.value, faults, note }, basis.value.version);
+    beginAnew();
     say('Judged.');
   } catch (error) {
     problem.value = error;
