@@ -101,7 +101,7 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
   const screens = [];
   for (const path of [
     '/today',
-    `/mix/${seam.id}/scale/${seam.mixes[1].id}`,
+    `/mix/${seam.id}/scale/${seam.mixes[2].id}`,
     `/pour/${idOf('Door panel')}`,
     `/results/${idOf('Small bloom 8')}`,
   ]) {
@@ -116,8 +116,8 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
     .browser()
     .newPage({ viewport: { width: 1280, height: 800 } });
   await sheet.setContent(
-    `<body style="margin:0;display:flex;gap:16px;padding:12px;background:#dbe5ea">${screens
-      .map((png) => `<img height="776" src="data:image/png;base64,${png}">`)
+    `<body style="margin:0;display:flex;gap:16px;padding:80px 24px;background:#dbe5ea">${screens
+      .map((png) => `<img height="640" src="data:image/png;base64,${png}">`)
       .join('')}</body>`,
   );
   await sheet.waitForTimeout(500);
