@@ -1,14 +1,11 @@
 import { violationsOf } from './support/axe.ts';
-import { pieceNamed, send, type Json } from './support/pieces.ts';
+import { expectPoured, measureByTouch } from './support/byTouch.ts';
+import { pieceNamed, send } from './support/pieces.ts';
 import { pourBySheet } from './support/runSheet.ts';
 import { weighIn } from './support/weighIn.ts';
 import { expect, test } from './support/studio.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
-
-interface Told extends Json {
-  readonly events: readonly { kind: string; data: { stepId?: string } }[];
-}
 
 test('a Dutch pour on a phone: started, weighed, poured by its run sheet with the network gone, photographed and measured', async ({
   page,
@@ -65,14 +62,7 @@ test('a Dutch pour on a phone: started, weighed, poured by its run sheet with th
       },
     );
     // Every step is there, and none twice.
-    const steps = async (kind: string) =>
-      (await send<Told>(studio, 'GET', `/api/pieces/${pieceId}`)).events
-        .filter((event) => event.kind === kind)
-        .map(({ data }) => data.stepId);
-    await expect.poll(async () => (await steps('pass')).length).toBeGreaterThan(2);
-    const laid = await steps('layer');
-    expect(laid.length).toBeGreaterThanOrEqual(3);
-    expect(new Set(laid).size).toBe(laid.length);
+    await expectPoured(studio, pieceId, { pass: 3, layer: 3 });
   });
 
   await test.step('its picture is measured', async () => {
@@ -80,12 +70,7 @@ test('a Dutch pour on a phone: started, weighed, poured by its run sheet with th
     await page.getByRole('link', { name: 'Results', exact: true }).tap();
     await page.goto(`/results/${pieceId}`);
     await expect(page.getByRole('img', { name: 'Phone Dutch, wet' })).toBeInViewport();
-    await tap('Measure it');
-    await expect(page.getByRole('button', { name: /^Corner top left/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Measure', exact: true }).tap();
-    await expect(page.getByRole('region', { name: 'Measured on the photo' })).toBeVisible({
-      timeout: 90_000,
-    });
+    await measureByTouch(page);
   });
 });
 

@@ -1,4 +1,5 @@
 import { violationsOf } from './support/axe.ts';
+import { expectPoured, measureByTouch } from './support/byTouch.ts';
 import { pieceNamed, send, type Json } from './support/pieces.ts';
 import { pourBySheet } from './support/runSheet.ts';
 import { expect, test } from './support/studio.ts';
@@ -9,7 +10,6 @@ test.use({ viewport: { width: 820, height: 1180 }, hasTouch: true, isMobile: tru
 interface Told extends Json {
   readonly mixes: readonly { id: string; name: string; additions: readonly { mg: number; at: string }[] }[];
   readonly readings: readonly unknown[];
-  readonly events: readonly { kind: string; data: { stepId?: string } }[];
 }
 
 test('a bloom on a tablet: weighed, read and poured with the connection dropped at each, nothing lost and nothing twice', async ({
@@ -88,22 +88,13 @@ test('a bloom on a tablet: weighed, read and poured with the connection dropped 
         if (step === 5) await context.setOffline(false);
       },
     );
-    const steps = async (kind: string) =>
-      (await told()).events.filter((event) => event.kind === kind).map(({ data }) => data.stepId);
-    await expect.poll(async () => (await steps('layer')).length).toBeGreaterThanOrEqual(3);
-    const laid = await steps('layer');
-    expect(new Set(laid).size).toBe(laid.length);
+    await expectPoured(studio, pieceId, { pass: 0, layer: 3 });
   });
 
   await test.step('its picture is measured', async () => {
     await send(studio, 'POST', `/api/pieces/${pieceId}/camera`, { state: 'wet', megapixels: 1 });
     await page.goto(`/results/${pieceId}`);
-    await tap('Measure it');
-    await expect(page.getByRole('button', { name: /^Corner top left/ })).toBeVisible();
-    await page.getByRole('button', { name: 'Measure', exact: true }).tap();
-    await expect(page.getByRole('region', { name: 'Measured on the photo' })).toBeVisible({
-      timeout: 90_000,
-    });
+    await measureByTouch(page);
   });
 });
 
