@@ -1,4 +1,4 @@
-import { api, type Devices, type Invitation } from '@icy-ribbon/contract';
+import { api, type Devices, type Invitation, type KEEP_DAYS } from '@icy-ribbon/contract';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { call } from '../api/client.ts';
@@ -13,13 +13,11 @@ export const useSignedIn = defineStore('signedIn', () => {
   async function setDoor(isOpen: boolean, isSecure: boolean): Promise<void> {
     shown.value = await call(api.devices.setDoor, { body: { isOpen, isSecure } });
   }
-  const invite = (keepDays: Parameters<typeof inviteFor>[0]): Promise<Invitation> => inviteFor(keepDays);
+  const invite = (keepDays: (typeof KEEP_DAYS)[number]): Promise<Invitation> =>
+    call(api.devices.invite, { body: { keepDays } });
   async function signOut(id: string): Promise<void> {
     shown.value = await call(api.devices.signOut, { params: { id } });
   }
 
   return { shown, load, setDoor, invite, signOut };
 });
-
-const inviteFor = (keepDays: 1 | 30 | 365): Promise<Invitation> =>
-  call(api.devices.invite, { body: { keepDays } });

@@ -1,4 +1,5 @@
 import { leastSquares } from '../../base/statistics/index.ts';
+import { median } from '../quantile.ts';
 import type { Face } from '../rectify.ts';
 
 /** The coat of a card as it would look without anything on it, at any place: linear red, green, blue. */
@@ -55,8 +56,3 @@ export function coatOf(face: Face): Coat {
 const basis = (x: number, y: number): number[] => [1, x, y, x * x, x * y, y * y];
 const told = (fit: readonly number[], row: readonly number[]): number =>
   row.reduce((sum, each, index) => sum + each * fit[index]!, 0);
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[sorted.length >> 1] ?? 0;
-}

@@ -1,5 +1,6 @@
 import { componentsOf } from '../components.ts';
 import { oklabInto } from '../oklab.ts';
+import { median } from '../quantile.ts';
 import type { Face } from '../rectify.ts';
 import type { Coat } from './background.ts';
 
@@ -132,10 +133,9 @@ function trailOf({ pixels, top, bottom }: Patch, face: Face, coat: Coat): Trail 
   const [alongX, alongY] = axisOf(xs, ys, cx, cy);
   const along = xs.map((x, index) => (x - cx) * alongX + (ys[index]! - cy) * alongY);
   const step = Math.max(STEP_MM * pxPerMm, LEAST_STEP_PX);
-  const first = Math.min(...[along.reduce((least, each) => Math.min(least, each), Infinity)]);
-  const bins = new Float64Array(
-    Math.ceil((along.reduce((most, each) => Math.max(most, each), -Infinity) - first) / step) + 2,
-  );
+  const first = along.reduce((least, each) => Math.min(least, each), Infinity);
+  const last = along.reduce((most, each) => Math.max(most, each), -Infinity);
+  const bins = new Float64Array(Math.ceil((last - first) / step) + 2);
   for (const each of along) {
     // Each pixel counts for the two steps it lies between.
     const place = (each - first) / step;
@@ -224,8 +224,3 @@ function coreOf(
 
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[sorted.length >> 1] ?? 0;
-}
