@@ -8,8 +8,8 @@ const props = withDefaults(
     layers: readonly CupLayer[];
     pxPerCm: number;
     title: string;
-    /** Where grams and names stand: a small cup has them over its brim. */
-    labels?: 'beside' | 'over';
+    /** Where grams and names stand: a small cup has them over its brim, a smaller one none. */
+    labels?: 'beside' | 'over' | 'none';
     /** A line to fill up to, in ml from the bottom. */
     targetMl?: number | undefined;
     show?: (mg: number) => string;
@@ -32,9 +32,10 @@ const targetY = computed(() =>
     ? undefined
     : height.value - levelCm(props.shape, props.targetMl) * props.pxPerCm,
 );
-const total = computed(() =>
-  props.labels === 'beside' ? width.value + BESIDE_PX : Math.max(width.value, OVER_PX),
-);
+const total = computed(() => {
+  if (props.labels === 'none') return width.value;
+  return props.labels === 'beside' ? width.value + BESIDE_PX : Math.max(width.value, OVER_PX);
+});
 const over = computed(() => (props.labels === 'over' ? layers.value.length * LABEL_PX + 4 : 0));
 </script>
 

@@ -82,5 +82,6 @@ const units = useUnits();
 
 .verdict {
   font-size: var(--type-title);
+  white-space: normal;
 }
 </style>

@@ -5,6 +5,7 @@ import CupDrawing from '../../../drawing/CupDrawing.vue';
 import { layersOf, shapeOf } from '../../../drawing/cupLayers.ts';
 import type { Cup } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
+import { useIsPhone } from '../../../store/viewport.ts';
 import { millilitersWith, withOnTop } from './onTop.ts';
 
 /** The cup as it fills: what is in it, what lies on the scale right now, and where the surface shall stand. */
@@ -21,12 +22,14 @@ const LABELS_PX = 110;
 const LEAST_PX_PER_CM = 10;
 
 const units = useUnits();
+const isPhone = useIsPhone();
 const vessel = ref<HTMLElement | null>(null);
 const { height, width } = useElementSize(vessel);
 const shape = computed(() => shapeOf(props.cup));
 const pxPerCm = computed(() => {
   const byHeight = (height.value - MARGIN_PX) / shape.value.heightCm;
-  const byWidth = (width.value - LABELS_PX) / (2 * shape.value.topRadiusCm);
+  const byWidth =
+    (width.value - (isPhone.value ? 2 * LEAST_PX_PER_CM : LABELS_PX)) / (2 * shape.value.topRadiusCm);
   return Math.max(LEAST_PX_PER_CM, Math.min(byHeight, byWidth));
 });
 const layers = computed(() => layersOf(withOnTop(props.cup, props.onScale)));
@@ -39,6 +42,7 @@ const targetMl = computed(() => props.step && millilitersWith(props.cup, props.s
       :shape="shape"
       :layers="layers"
       :px-per-cm="pxPerCm"
+      :labels="isPhone ? 'none' : 'beside'"
       :target-ml="targetMl ?? undefined"
       :title="`The cup ${cup.mix.name} as it fills`"
       :show="(mg) => units.show('mass', mg)"
