@@ -26,16 +26,18 @@ const FULL = 250;
 /**
  * Looks at the face straight from above, at a resolution never finer than the photo's own.
  *
+ * @param mostPxPerMm finest resolution that is of use
  * @throws InputError when the corners do not go round the support or it is too small in the photo
  */
 export function rectify(
   photo: PhotoPixels,
   input: Pick<MeasureInput, 'corners' | 'widthMm' | 'heightMm' | 'shape'>,
+  mostPxPerMm = MOST_PX_PER_MM,
 ): Face {
   const { widthMm, heightMm, corners } = input;
   const photoPxPerMm = Math.sqrt(quadArea(corners) / (widthMm * heightMm));
   const most = Math.sqrt(MOST_FACE_PX / (widthMm * heightMm));
-  const pxPerMm = Math.min(MOST_PX_PER_MM, most, photoPxPerMm);
+  const pxPerMm = Math.min(mostPxPerMm, most, photoPxPerMm);
   if (pxPerMm < LEAST_PX_PER_MM) {
     throw new InputError('corners', 'The support is too small in this photo. Go closer and take another.');
   }

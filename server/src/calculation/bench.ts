@@ -8,6 +8,15 @@ import {
 import { InputError } from '@icy-ribbon/core/base/error';
 import { z } from 'zod';
 import { measurePhotoCalculation, runMeasurePhoto } from './measurePhoto.ts';
+import { measureRaceCalculation, runMeasureRace } from './measureRace.ts';
+
+/** Calculations that read a picture file, by their names: on the bench only. */
+const OF_FILES = [
+  { calculation: measurePhotoCalculation, run: runMeasurePhoto },
+  { calculation: measureRaceCalculation, run: runMeasureRace },
+] as const;
+
+const ofFile = (name: string) => OF_FILES.find(({ calculation }) => calculation.name === name);
 
 export interface BenchAnswer {
   readonly exitCode: 0 | 2;
@@ -42,23 +51,27 @@ async function answer([command, name]: readonly string[], readInput: () => strin
   if (command === undefined) {
     throw new InputError('name', 'Say "list", "schema NAME" or the name of a calculation.');
   }
-  if (command === 'list') return [...listCalculations(), measurePhotoCard()];
+  if (command === 'list') return [...listCalculations(), ...fileCards().map(({ card }) => card)];
   if (command === 'schema') return schemaOf(name ?? '');
-  if (command === measurePhotoCalculation.name) return runMeasurePhoto(parse(readInput()));
+  const reads = ofFile(command);
+  if (reads) return reads.run(parse(readInput()));
   const calculation = findCalculation(command);
   return runCalculation(calculation, parse(readInput()));
 }
 
 function schemaOf(name: string): unknown {
-  if (name !== measurePhotoCalculation.name) return inputJsonSchema(name);
-  const { title, input } = measurePhotoCalculation;
+  const reads = ofFile(name);
+  if (!reads) return inputJsonSchema(name);
+  const { title, input } = reads.calculation;
   return { title: name, description: title, ...z.toJSONSchema(input, { io: 'input' }) };
 }
 
-/** What listings show of the calculation that reads a file. */
-export function measurePhotoCard(): CalculationCard {
-  const { name, title, law, source, range, assumes, typical } = measurePhotoCalculation;
-  return { name, title, law, source, range, assumes, typical };
+/** What listings show of the calculations that read a file, and what is given to them. */
+export function fileCards(): { readonly card: CalculationCard; readonly example: string }[] {
+  return OF_FILES.map(({ calculation }) => {
+    const { name, title, law, source, range, assumes, typical, example } = calculation;
+    return { card: { name, title, law, source, range, assumes, typical }, example };
+  });
 }
 
 function parse(text: string): unknown {

@@ -1,11 +1,11 @@
-import { measurePhotoCard } from './bench.ts';
+import { fileCards } from './bench.ts';
 import { CALCULATIONS, runCalculation } from '@icy-ribbon/core/registry';
 import type { Calculation } from '@icy-ribbon/core/base/calculation';
 
 /** docs/computation.md: every calculation as the registry describes it, with its example computed. */
 export function computationDocument(): string {
   const all = CALCULATIONS as readonly unknown[] as readonly Calculation[];
-  return `${[HEAD, ...all.map(chapter), photoChapter()].join('\n')}`;
+  return `${[HEAD, ...all.map(chapter), ...fileCards().map(fileChapter)].join('\n')}`;
 }
 
 const HEAD = `# How it computes
@@ -41,12 +41,12 @@ function rounded(value: unknown): unknown {
   ) as unknown;
 }
 
-/** Without an example, which would need a photo at hand. */
-function photoChapter(): string {
-  const { name, title, law, source, range, assumes, typical } = measurePhotoCard();
+/** Without an answer, which would need a picture at hand. */
+function fileChapter({ card, example }: ReturnType<typeof fileCards>[number]): string {
+  const { name, title, law, source, range, assumes, typical } = card;
   return `## ${name}
 
-${title}. On the bench only, as it reads a file: \`{"path", "corners", "widthMm", "heightMm", "palette", "base", "activator"}\`.
+${title}. On the bench only, as it reads a file: \`${example}\`.
 
 - **Law:** \`${law}\`
 - **Source:** ${source}

@@ -1,19 +1,10 @@
-import { InputError } from '@icy-ribbon/core/base/error';
 import { CELL_RULES, measurePhoto, WARNING_CODES } from '@icy-ribbon/core/picture';
-import { existsSync } from 'node:fs';
 import { z } from 'zod';
-import { decodePhoto } from '../photo/decode.ts';
-
-const point = z.tuple([z.number(), z.number()], 'Give each corner as [x, y] in pixels of the photo.');
-const millimeters = (what: string) =>
-  z.number(`Give the ${what} in millimeters.`).positive(`Give the ${what} above 0.`).max(5000);
+import { corners, millimeters, path, pixelsAt, readPicture } from './pictureFile.ts';
 
 const input = z.strictObject({
-  path: z.string('Give the path of a JPEG or PNG file.').min(1, 'Give the path of a JPEG or PNG file.'),
-  corners: z.tuple(
-    [point, point, point, point],
-    'Give four corners: top left, top right, bottom right, bottom left.',
-  ),
+  path,
+  corners: corners('the support'),
   widthMm: millimeters('width'),
   heightMm: millimeters('height'),
   shape: z.enum(['rectangle', 'round']).optional(),
@@ -50,7 +41,7 @@ const output = z.object({
 
 export type MeasurePhotoOutput = z.output<typeof output>;
 
-/** `measure-photo`: the one calculation that reads a file, so it is found on the bench and not in the API. */
+/** `measure-photo`: it reads a file, so it is found on the bench and not in the API. */
 export const measurePhotoCalculation = {
   name: 'measure-photo',
   title: 'Shares of the colors, cells, lacing, mud and petals in a photo of a poured piece',
@@ -60,6 +51,7 @@ export const measurePhotoCalculation = {
   range: 'sharp photos with little glare; count from about 5 pixels a cell, sizes from 8, net strokes from 4',
   assumes: 'a flat face, paints of known color, light that changes slowly across it',
   typical: `a cell is ${CELL_RULES.leastMm} to ${CELL_RULES.mostMm} mm wide, circularity from ${CELL_RULES.circularity}, fills ${CELL_RULES.fill} of its ellipse`,
+  example: '{"path", "corners", "widthMm", "heightMm", "palette", "base", "activator"}',
   input,
   output,
 };
@@ -70,20 +62,10 @@ export const measurePhotoCalculation = {
  * @throws InputError naming the field, also when the file cannot be read
  */
 export async function runMeasurePhoto(given: unknown): Promise<MeasurePhotoOutput> {
-  const checked = input.safeParse(given);
-  if (!checked.success) {
-    const issue = checked.error.issues[0];
-    throw new InputError(issue?.path.join('.') || '(input)', issue?.message ?? 'The input is not valid.');
-  }
-  const { path, corners, activator, grayPatchMm, minCellMm, shape, ...rest } = checked.data;
-  if (!existsSync(path)) throw new InputError('path', `There is no file "${path}".`);
-  const photo = await decodePhoto(path).catch(() => {
-    throw new InputError('path', 'This is no JPEG or PNG picture, or it is damaged.');
-  });
-  const measured = measurePhoto(photo, {
+  const { path: file, activator, grayPatchMm, minCellMm, shape, ...rest } = readPicture(input, given);
+  const measured = measurePhoto(await pixelsAt(file), {
     ...rest,
     shape: shape ?? 'rectangle',
-    corners,
     activator: activator ?? undefined,
     grayPatchMm: grayPatchMm ?? undefined,
     minCellMm: minCellMm ?? undefined,

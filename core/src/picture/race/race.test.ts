@@ -9,62 +9,79 @@ interface Drawn {
   readonly photo: PhotoPixels;
   readonly corners: Corners;
   readonly lanes: readonly { readonly key: string; readonly hex: string; readonly lengthMm: number }[];
+  /** Lanes over whose tip a highlight lies. */
+  readonly glared: readonly string[];
 }
 
-const CARD = { widthMm: 150, heightMm: 200 };
+const CARD = { widthMm: 150, heightMm: 200, startLineMm: 20 };
 const PAINTS = ['#24557a', '#a8431f', '#2f7a5c', '#b98a2b', '#4a3a6b', '#1d1f22', '#7a8f3a', '#c46a78'];
-const COATS = ['#eeece6', '#d8d8d4', '#b9bcbc'];
+const PALE = ['#d3e2df', '#dccfc0', '#cfd6e0'];
+const COATS = ['#f3f1ea', '#eeece6', '#e6e6e2'];
 
-function draw(
-  random: Random,
-  bare = COATS[Math.floor(random() * COATS.length)]!,
-  count = 2 + Math.floor(5 * random()),
-): Drawn {
+interface Asked {
+  readonly bare?: string;
+  readonly count?: number;
+  /** Highlights that lie over tips. */
+  readonly tips?: number;
+}
+
+function draw(random: Random, asked: Asked = {}): Drawn {
   const between = (low: number, high: number) => low + (high - low) * random();
+  const { bare = COATS[Math.floor(random() * COATS.length)]!, tips = 0 } = asked;
+  const count = asked.count ?? 2 + Math.floor(4 * random());
   const pool = [...PAINTS].sort(() => random() - 0.5);
+  // Now and then one of the paints is hardly darker than the card.
+  if (random() < 0.5) pool[0] = PALE[Math.floor(random() * PALE.length)]!;
   const lanes = Array.from({ length: count }, (_, index) => {
     const lean = between(-0.07, 0.07);
-    const x = ((index + 0.5) * CARD.widthMm) / count;
+    const lengthMm = between(28, 150);
     return {
       key: `cup ${index}`,
       hex: pool[index]!,
       rgb: linearRgb(pool[index]!),
-      lengthMm: between(28, 140),
-      ...{ x, lean, top: between(14, 22), radius: between(3.2, 5.5) },
-      ...{ wave: between(0, 0.5), phase: between(0, 6), bend: between(-2, 2) },
-      drip: random() < 0.5 ? { wide: between(0.5, 0.9), long: between(6, 22) } : null,
+      ...{ lengthMm, lean, x: ((index + 0.5) * CARD.widthMm) / count, head: between(4.5, 7) },
+      ...{ radius: between(3, 4.4), wave: between(0, 0.5), phase: between(0, 6), bend: between(-2, 2) },
+      drip: random() < 0.3 ? { wide: between(0.4, 0.7), long: between(6, 20) } : null,
     };
   });
-  const glares = Array.from({ length: 3 }, () => {
-    const lane = lanes[Math.floor(random() * count)]!;
-    return {
-      x: lane.x + between(-3, 3),
-      // Not over an end: there no picture can tell.
-      y: lane.top + lane.radius + between(0.25, 0.7) * (lane.lengthMm - 2 * lane.radius),
-      wide: between(1, 2.5),
-      high: between(1, 3.5),
-    };
+  /** The middle of a lane at a place down the card. */
+  const middleOf = (lane: (typeof lanes)[number], y: number) =>
+    lane.x +
+    (y - CARD.startLineMm) * Math.tan(lane.lean) +
+    lane.bend * Math.sin((Math.PI * (y - CARD.startLineMm)) / 160);
+  const glares = Array.from({ length: 4 + tips }, (_, index) => {
+    const lane = lanes[index < 4 ? Math.floor(random() * count) : index - 4]!;
+    // Not over an end, unless it was asked for: there no picture can tell.
+    const down = index < 4 ? between(0.3, 0.6) * lane.lengthMm : lane.lengthMm - 2;
+    const y = CARD.startLineMm + down;
+    return { x: middleOf(lane, y) + between(-3, 3), y, wide: between(1, 2.2), high: between(1, 3) };
   });
-  const splashes = Array.from({ length: 4 }, () => ({
-    ...{ x: between(6, 144), y: between(170, 192), radius: between(0.5, 1.6) },
-    rgb: linearRgb(pool[0]!),
+  const splashes = Array.from({ length: 5 }, (_, index) => ({
+    ...{ x: between(6, 144), y: between(178, 194), radius: between(0.5, 1.6) },
+    rgb: linearRgb(pool[index % count]!),
   }));
   const coat = linearRgb(bare);
   const table = [0.05, 0.045, 0.04];
+  // The lamp is yellowish or bluish; the card takes on what it lights.
+  const cast = [between(0.92, 1.05), 1, between(0.8, 1.05)];
 
   /** What lies at a place of the card, mm: linear light. */
   const at = (x: number, y: number): readonly number[] => {
     for (const lane of lanes) {
-      // A trail leans, bends, and its sides wave.
-      const down = (y - lane.top) / Math.cos(lane.lean);
-      const middle =
-        lane.x + (y - lane.top) * Math.tan(lane.lean) + lane.bend * Math.sin((Math.PI * down) / 160);
-      const aside = Math.abs(x - middle) * Math.cos(lane.lean);
-      const wide = lane.radius + lane.wave * Math.sin(down / 7 + lane.phase);
-      const [first, last] = [lane.radius, lane.lengthMm - lane.radius];
-      const beyond = down < first ? first - down : down > last ? down - last : 0;
-      if (Math.hypot(aside, beyond * (wide / lane.radius)) < wide) return lane.rgb;
-      if (lane.drip && aside < lane.drip.wide && down > last && down < lane.lengthMm + lane.drip.long)
+      if (Math.abs(x - lane.x) > 22) continue;
+      const tip = CARD.startLineMm + lane.lengthMm;
+      if (Math.hypot(x - lane.x, y - CARD.startLineMm) < lane.head) return lane.rgb;
+      if (y < CARD.startLineMm) continue;
+      const aside = Math.abs(x - middleOf(lane, y));
+      const down = y - CARD.startLineMm;
+      const wide =
+        lane.radius +
+        (lane.head - lane.radius) * Math.exp(-down / 12) +
+        lane.wave * Math.sin(down / 7 + lane.phase);
+      if (y < tip - lane.radius && aside < wide) return lane.rgb;
+      const [endX, endY] = [middleOf(lane, tip - lane.radius), tip - lane.radius];
+      if (Math.hypot(x - endX, y - endY) < lane.radius) return lane.rgb;
+      if (lane.drip && aside < lane.drip.wide && y > tip - lane.radius && y < tip + lane.drip.long)
         return lane.rgb;
     }
     for (const splash of splashes) {
@@ -77,7 +94,7 @@ function draw(
   const corner = (x: number, y: number) => [x + between(-45, 45), y + between(-45, 45)] as const;
   const corners: Corners = [corner(90, 90), corner(630, 90), corner(630, 870), corner(90, 870)];
   const toCard = inverseOf(rectangleTo(corners, CARD.widthMm, CARD.heightMm));
-  const [tiltX, tiltY, dim] = [between(-0.3, 0.3), between(-0.3, 0.3), between(0.72, 0.95)];
+  const [tiltX, tiltY, dim] = [between(-0.25, 0.25), between(-0.25, 0.25), between(0.7, 0.85)];
   const data = new Uint8Array(3 * wide * high);
   for (let v = 0; v < high; v += 1) {
     for (let u = 0; u < wide; u += 1) {
@@ -85,17 +102,20 @@ function draw(
       const sum = [0, 0, 0];
       for (const [du, dv] of [
         [0.25, 0.25],
-        [0.75, 0.25],
-        [0.25, 0.75],
         [0.75, 0.75],
       ] as const) {
         const [x, y] = project(toCard, u + du, v + dv);
         const isCard = x >= 0 && y >= 0 && x <= CARD.widthMm && y <= CARD.heightMm;
         const color = isCard ? at(x, y) : table;
-        const isGlare = glares.some(
-          (glare) => ((x - glare.x) / glare.wide) ** 2 + ((y - glare.y) / glare.high) ** 2 < 1,
+        // A highlight is full in its middle and fades away around it.
+        const shine = glares.reduce(
+          (most, { x: ofX, y: ofY, wide: w, high: h }) =>
+            Math.max(most, 3 * Math.exp(-1.6 * (((x - ofX) / w) ** 2 + ((y - ofY) / h) ** 2))),
+          0,
         );
-        color.forEach((value, channel) => (sum[channel]! += 0.25 * (isGlare && isCard ? 3 : value * light)));
+        color.forEach((value, channel) => {
+          sum[channel]! += 0.5 * (value * light * cast[channel]! + (isCard ? shine : 0));
+        });
       }
       sum.forEach((value, channel) => {
         data[3 * (v * wide + u) + channel] = Math.min(255, byteOf(Math.min(1, value)) + 2 * gaussian(random));
@@ -107,52 +127,71 @@ function draw(
     photo: { widthPx: wide, heightPx: high, channels: 3, data },
     corners: found as unknown as Corners,
     lanes: lanes.map(({ key, hex, lengthMm }) => ({ key, hex, lengthMm })),
+    glared: lanes.slice(0, tips).map(({ key }) => key),
   };
 }
 
-it('lanes on unseen pictures are measured within 3 %: 98 of a hundred; each goes to its cup', () => {
+const near = (found: number, lengthMm: number) =>
+  Math.abs(found - lengthMm) <= Math.max(0.6, 0.03 * lengthMm);
+
+it('lanes on unseen pictures are measured within 3 % or 0.6 mm: 98 of a hundred, each of its own cup, as exactly as is claimed', () => {
   const random = seededRandom(71);
-  let [within, all, named] = [0, 0, 0];
-  for (let picture = 0; picture < 10; picture += 1) {
+  const seen: { off: number; isNear: boolean; isClaimed: boolean }[] = [];
+  let all = 0;
+  for (let picture = 0; picture < 14; picture += 1) {
     const { photo, corners, lanes } = draw(random);
     const shuffled = [...lanes].sort(() => random() - 0.5);
     const measured = measureRace(photo, { corners, ...CARD, lanes: shuffled });
-    measured.lanes.forEach((lane, at) => {
-      const truth = lanes[at]!;
-      all += 1;
-      if (Math.abs(lane.lengthMm / truth.lengthMm - 1) < 0.03) within += 1;
-      if (lane.key === truth.key) named += 1;
-    });
+    all += lanes.length;
+    for (const { key, lengthMm, sdMm } of measured.lanes) {
+      const truth = lanes.find((lane) => lane.key === key)!.lengthMm;
+      const off = lengthMm - truth;
+      seen.push({ off, isNear: near(lengthMm, truth), isClaimed: Math.abs(off) < 1.645 * sdMm });
+    }
   }
-  expect(all).toBeGreaterThan(30);
-  expect(within / all).toBeGreaterThanOrEqual(0.98);
-  expect(named / all).toBeGreaterThanOrEqual(0.98);
+  expect(all).toBeGreaterThan(35);
+  expect(seen.filter(({ isNear }) => isNear).length / all).toBeGreaterThanOrEqual(0.98);
+  expect(seen.filter(({ isClaimed }) => isClaimed).length / all).toBeGreaterThanOrEqual(0.88);
+});
+
+it('a tip under a highlight is said of its lane, and of no other', () => {
+  const random = seededRandom(3);
+  for (let picture = 0; picture < 3; picture += 1) {
+    const { photo, corners, lanes, glared } = draw(random, { tips: 1, count: 4 });
+    const { warnings } = measureRace(photo, { corners, ...CARD, lanes });
+    expect(warnings.filter(({ code }) => code === 'glare').map(({ lane }) => lane)).toEqual(glared);
+  }
 });
 
 describe('what a picture does not carry', () => {
-  const { photo, corners, lanes } = draw(seededRandom(5), '#eeece6', 4);
-  const fault = (given: Partial<Parameters<typeof measureRace>[1]>) => {
-    try {
-      return measureRace(photo, { corners, ...CARD, lanes, ...given }).warnings;
-    } catch (error) {
-      return (error as Error).message;
-    }
-  };
+  const { photo, corners, lanes } = draw(seededRandom(5), { bare: '#eeece6', count: 4 });
+  const measured = (given: Partial<Parameters<typeof measureRace>[1]>) =>
+    measureRace(photo, { corners, ...CARD, lanes, ...given });
+  const codes = (given: Partial<Parameters<typeof measureRace>[1]>) =>
+    measured(given).warnings.map(({ code }) => code);
 
-  it('more lanes than there are on the card, one lane, or seven: what to do is said', () => {
-    const more = [...lanes, ...lanes].slice(0, Math.min(6, lanes.length + 1));
-    expect(fault({ lanes: more.map((lane, at) => ({ ...lane, key: `${at}` })) })).toMatch(
-      /^Only \d of \d lanes can be told from the card\. Take a card of another color/,
-    );
-    expect(fault({ lanes: lanes.slice(0, 1) })).toBe('A card has two to six lanes.');
-    expect(fault({ lanes: Array.from({ length: 7 }, (_, at) => ({ key: `${at}`, hex: '#000000' })) })).toBe(
-      'A card has two to six lanes.',
+  it('a cup that is not on the card is named, the others are measured', () => {
+    const more = [...lanes, { key: 'absent', hex: '#ff40ff' }];
+    const { lanes: found, warnings } = measured({ lanes: more });
+    expect(found.map(({ key }) => key)).toEqual(lanes.map(({ key }) => key));
+    expect(warnings.filter(({ code }) => code === 'not-found').map(({ lane }) => lane)).toEqual(['absent']);
+  });
+
+  it('no lane, seven, a start line off the card or where nothing stands: what to do is said', () => {
+    const alike = (count: number) =>
+      Array.from({ length: count }, (_, at) => ({ key: `${at}`, hex: '#24557a' }));
+    expect(() => measured({ lanes: alike(0) })).toThrow('A card has one to six lanes.');
+    expect(() => measured({ lanes: alike(7) })).toThrow('A card has one to six lanes.');
+    expect(() => measured({ startLineMm: 190 })).toThrow('The start line lies on the card');
+    expect(() => measured({ startLineMm: 6 })).toThrow(
+      'No paint can be told from the card at its start line.',
     );
   });
 
-  it('cups of one color cannot be told apart, and too small a card is soft', () => {
+  it('cups of one color cannot be told apart but by their order; too small a card is soft', () => {
     const alike = lanes.map(({ key }) => ({ key, hex: '#24557a' }));
-    expect(fault({ lanes: alike })).toContain('alike');
-    expect(fault({ widthMm: 450, heightMm: 600 })).toContain('soft');
+    expect(codes({ lanes: alike })).toContain('alike');
+    expect(codes({ widthMm: 450, heightMm: 600, startLineMm: 60 })).toContain('soft');
+    expect(codes({ lanes: lanes.slice(1) })).toContain('more');
   });
 });

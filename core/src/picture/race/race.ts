@@ -1,30 +1,49 @@
 import { InputError } from '../../base/error/index.ts';
-import { linearRgb, oklabInto } from '../oklab.ts';
 import type { Corners, PhotoPixels } from '../photo.ts';
 import { rectify } from '../rectify.ts';
 import { coatOf } from './background.ts';
-import { trailsOf, type Trail } from './trails.ts';
+import { laidCard } from './card.ts';
+import { dotsOn, type Dot } from './dots.ts';
+import { givenTo } from './given.ts';
+import { trailFrom, type Trail } from './trail.ts';
 
 export interface RaceInput {
   /** The card's corners in the photo, pixels: top left, top right, bottom right, bottom left; the dots stood at its top. */
   readonly corners: Corners;
   readonly widthMm: number;
   readonly heightMm: number;
+  /** The line on which the dots stood, from the card's top edge. */
+  readonly startLineMm: number;
   /** Cups that were raced, by the color of their wet paint. */
   readonly lanes: readonly { readonly key: string; readonly hex: string }[];
 }
 
 /** A lane as it was measured. */
-export interface RacedLane extends Trail {
+export interface RacedLane extends Omit<Trail, 'rows'> {
   readonly key: string;
 }
 
 /** Why a picture tells less than it should. */
-export const RACE_WARNINGS = ['lanes', 'alike', 'cut', 'short', 'soft'] as const;
-export type RaceWarning = (typeof RACE_WARNINGS)[number];
+export const RACE_WARNINGS = [
+  'not-found',
+  'more',
+  'alike',
+  'glare',
+  'cut',
+  'touch',
+  'short',
+  'soft',
+] as const;
+
+export interface RaceWarning {
+  readonly code: (typeof RACE_WARNINGS)[number];
+  readonly message: string;
+  /** The lane it is about, by its key. */
+  readonly lane?: string;
+}
 
 export interface MeasuredRace {
-  /** From left to right; each cup's once. */
+  /** In the order they were given; what was not found is missing. */
   readonly lanes: readonly RacedLane[];
   readonly warnings: readonly RaceWarning[];
 }
@@ -33,77 +52,110 @@ export interface MeasuredRace {
 const SHORT = 1.5;
 /** Fewer pixels of the photo to a millimeter than this read ends too coarsely. */
 const SOFT_PX = 2;
-/** Two ways to give the trails to the cups that differ by less, in OKLab for a lane, cannot be told apart by color. */
-const ALIKE = 0.02;
+/** Finer than this nothing is read. */
+const MOST_PX_PER_MM = 5;
+/** More dots than this are a spotted card. */
+const MOST_DOTS = 8;
 
 /**
  * Measures a tilt race on one picture of its card, after the card was laid flat.
  *
- * Law: the card is seen straight from above by its corners; paint is what differs from the light of the bare coat; a lane is as long as its trail
- * along its own middle, from where the dot stood to its front, drips that ran on alone left out. Trails go to the cups whose colors they match
- * best in all.
+ * Law: the card is seen straight from above by its corners; every color is taken as a share of the bare coat's light at its place; each lane starts at a dot of
+ * its cup's color on the start line, and is as long as the way down the card from that line to its tip. Highlights are crossed, splashes and drips that ran on
+ * alone left out.
  *
- * @throws InputError (field "corners" or "lanes") with what to change
+ * @throws InputError (field "corners", "startLineMm" or "lanes") with what to change
  */
 export function measureRace(photo: PhotoPixels, input: RaceInput): MeasuredRace {
-  const { lanes, corners, widthMm, heightMm } = input;
-  if (lanes.length < 2 || lanes.length > 6) {
-    throw new InputError('lanes', 'A card has two to six lanes.');
+  const { lanes, corners, widthMm, heightMm, startLineMm } = input;
+  if (lanes.length < 1 || lanes.length > 6) throw new InputError('lanes', 'A card has one to six lanes.');
+  if (!(startLineMm > 0 && startLineMm < 0.8 * heightMm)) {
+    throw new InputError('startLineMm', 'The start line lies on the card, below its top edge.');
   }
-  const face = rectify(photo, { corners, widthMm, heightMm });
-  const found = trailsOf(face, coatOf(face));
-  if (found.length < lanes.length) {
+  const face = rectify(photo, { corners, widthMm, heightMm }, MOST_PX_PER_MM);
+  const card = laidCard(face, coatOf(face));
+  const dots = dotsOn(card, startLineMm);
+  if (dots.length === 0 || dots.length > MOST_DOTS) {
     throw new InputError(
       'lanes',
-      found.length === 0
-        ? 'No paint can be told from the card. Take a card of another color than the paints, in even light.'
-        : `Only ${found.length} of ${lanes.length} lanes can be told from the card. Take a card of another color than the paints, in even light, or type how far these ran.`,
+      dots.length === 0
+        ? 'No paint can be told from the card at its start line. Take a card of another color than the paints, in even light, and see that the start line is where it was.'
+        : 'The card is too spotted at its start line to tell the lanes. Wipe it between races, and take it in even light.',
     );
   }
-  // Splashes are smaller than lanes.
-  const trails = [...found]
-    .sort((a, b) => b.lengthMm * b.widthMm - a.lengthMm * a.widthMm)
-    .slice(0, lanes.length)
-    .sort((a, b) => a.from[0] - b.from[0]);
-  const { order, isSure } = matched(trails, lanes);
-  const warnings: RaceWarning[] = [];
-  if (found.length > lanes.length) warnings.push('lanes');
-  if (!isSure) warnings.push('alike');
-  if (trails.some(({ isCut }) => isCut)) warnings.push('cut');
-  if (trails.some(({ lengthMm, widthMm: wide }) => lengthMm < SHORT * wide)) warnings.push('short');
-  if (face.photoPxPerMm < SOFT_PX) warnings.push('soft');
-  return { lanes: trails.map((trail, at) => ({ ...trail, key: lanes[order[at]!]!.key })), warnings };
-}
-
-/** Which cup each trail is of: the way to give them out whose colors are nearest in all. */
-function matched(
-  trails: readonly Trail[],
-  lanes: RaceInput['lanes'],
-): { readonly order: readonly number[]; readonly isSure: boolean } {
-  const lab = (rgb: readonly [number, number, number]) => {
-    const out = new Float32Array(3);
-    oklabInto(...rgb, out, 0);
-    return out;
-  };
-  const seen = trails.map(({ rgb }) => lab(rgb));
-  const wanted = lanes.map(({ hex }) => lab(linearRgb(hex)));
-  // How light paints look depends on the camera: their hue and strength count more.
-  const far = seen.map((a) =>
-    wanted.map((b) => Math.hypot(0.5 * (a[0]! - b[0]!), a[1]! - b[1]!, a[2]! - b[2]!)),
+  const { dots: own, isUnsure } = givenTo(lanes, dots);
+  const trails = lanes.flatMap(({ key }, at) =>
+    own[at] ? [{ key, ...trailFrom(card, own[at], startLineMm) }] : [],
   );
-  let [best, second] = [Infinity, Infinity];
-  let order: readonly number[] = [];
-  for (const way of waysOf(lanes.length)) {
-    const sum = way.reduce((all, cup, trail) => all + far[trail]![cup]!, 0);
-    if (sum < best) [best, second, order] = [sum, best, way];
-    else if (sum < second) second = sum;
-  }
-  return { order, isSure: second - best > ALIKE };
+  return {
+    lanes: trails.map(({ rows: _, ...lane }) => lane),
+    warnings: [
+      ...missing(lanes, own),
+      ...(dots.length > lanes.length
+        ? [warning('more', 'There is more paint at the start line than lanes: see which were taken.')]
+        : []),
+      ...(isUnsure && lanes.length > 1
+        ? [
+            warning(
+              'alike',
+              'Some colors look alike: see whether each lane has its own cup, and type what is wrong.',
+            ),
+          ]
+        : []),
+      ...trails.flatMap((trail) => ofTrail(trail)),
+      ...touching(trails),
+      ...(face.photoPxPerMm < SOFT_PX
+        ? [warning('soft', 'The card is small in this picture: go closer for surer lengths.')]
+        : []),
+    ],
+  };
 }
 
-function waysOf(count: number): number[][] {
-  if (count === 0) return [[]];
-  return waysOf(count - 1).flatMap((way) =>
-    Array.from({ length: count }, (_, at) => way.toSpliced(at, 0, count - 1)),
+const warning = (code: RaceWarning['code'], message: string, lane?: string): RaceWarning => ({
+  code,
+  message,
+  ...(lane !== undefined && { lane }),
+});
+
+const missing = (lanes: RaceInput['lanes'], own: readonly (Dot | undefined)[]): RaceWarning[] =>
+  lanes.flatMap(({ key }, at) =>
+    own[at]
+      ? []
+      : [
+          warning(
+            'not-found',
+            'This lane cannot be told from the card. Take a card of another color than the paint, in even light, or type how far it ran.',
+            key,
+          ),
+        ],
+  );
+
+function ofTrail({ key, isGlared, isCut, lengthMm, widthMm }: RacedLane): RaceWarning[] {
+  const found: RaceWarning[] = [];
+  if (isGlared) {
+    found.push(
+      warning('glare', 'Light shines back from the tip: move the lamp and take it again, or type it.', key),
+    );
+  }
+  if (isCut) {
+    found.push(warning('cut', 'It runs into the edge of the card and may have run on: stop it sooner.', key));
+  }
+  if (lengthMm < SHORT * widthMm) {
+    found.push(warning('short', 'It is hardly longer than wide: let it run longer.', key));
+  }
+  return found;
+}
+
+/** Lanes that ran into each other. */
+function touching(trails: readonly (Pick<Trail, 'rows'> & { readonly key: string })[]): RaceWarning[] {
+  return trails.flatMap(({ key, rows }, at) =>
+    trails.slice(0, at).some((other) =>
+      rows.some(([left, right], row) => {
+        const beside = other.rows[row];
+        return beside !== undefined && left <= beside[1] && beside[0] <= right;
+      }),
+    )
+      ? [warning('touch', 'It ran into its neighbor: its length counts for both.', key)]
+      : [],
   );
 }
