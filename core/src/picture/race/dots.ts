@@ -1,6 +1,6 @@
 import { oklabInto } from '../oklab.ts';
 import { median } from '../quantile.ts';
-import { COAT_LIGHT, type LaidCard } from './card.ts';
+import { COAT_LIGHT, type LaidFace } from '../coat/index.ts';
 
 /** A dot of paint at the start line. */
 export interface Dot {
@@ -25,7 +25,7 @@ const MOST_MM = 45;
 const RIM_MM = 1.5;
 
 /** Dots on the start line, from left to right. */
-export function dotsOn(card: LaidCard, startLineMm: number): Dot[] {
+export function dotsOn(card: LaidFace, startLineMm: number): Dot[] {
   const { width, pxPerMm } = card;
   const far = columnsOf(card, startLineMm);
   const rim = Math.ceil(RIM_MM * pxPerMm);
@@ -51,7 +51,7 @@ export function dotsOn(card: LaidCard, startLineMm: number): Dot[] {
 }
 
 /** How far each column of the start line is from the bare coat; glare tells nothing. */
-function columnsOf(card: LaidCard, startLineMm: number): Float32Array {
+function columnsOf(card: LaidFace, startLineMm: number): Float32Array {
   const { width, ratio, glare, pxPerMm } = card;
   const [top, bottom] = band(card, startLineMm);
   const around = Math.max(0, Math.round((SMOOTH_MM * pxPerMm - 1) / 2));
@@ -78,13 +78,13 @@ function columnsOf(card: LaidCard, startLineMm: number): Float32Array {
   return far;
 }
 
-function band({ height, pxPerMm }: LaidCard, startLineMm: number): [number, number] {
+function band({ height, pxPerMm }: LaidFace, startLineMm: number): [number, number] {
   const clamp = (mm: number) => Math.min(height - 1, Math.max(0, Math.round(mm * pxPerMm)));
   return [clamp(startLineMm - BAND_MM), clamp(startLineMm + BAND_MM)];
 }
 
 /** The middle color of a dot, its sides and what glare changes left out. */
-function colorOf(card: LaidCard, startLineMm: number, left: number, right: number): Dot['ratio'] {
+function colorOf(card: LaidFace, startLineMm: number, left: number, right: number): Dot['ratio'] {
   const [top, bottom] = band(card, startLineMm);
   const inset = Math.floor((right - left) / 4);
   const seen: number[][] = [[], [], []];

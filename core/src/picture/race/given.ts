@@ -1,5 +1,5 @@
 import { linearRgb } from '../oklab.ts';
-import { COAT_LIGHT } from './card.ts';
+import { COAT_LIGHT } from '../coat/index.ts';
 import { labOf, type Dot } from './dots.ts';
 
 /** Which dot each lane started from; undefined where there is none of its color. */

@@ -1,13 +1,10 @@
-import { gaussian, seededRandom, type Random } from '../../base/random/index.ts';
-import { byteOf, linearRgb } from '../oklab.ts';
-import { inverseOf, project, rectangleTo } from '../homography.ts';
-import type { Corners, PhotoPixels } from '../photo.ts';
+import { shot, type Shot } from '../../../testing/index.ts';
+import { seededRandom, type Random } from '../../base/random/index.ts';
+import { linearRgb } from '../oklab.ts';
 import { measureRace } from './index.ts';
 
 /** A card whose lanes are known, and its picture: invented, by another way than it is measured. */
-interface Drawn {
-  readonly photo: PhotoPixels;
-  readonly corners: Corners;
+interface Drawn extends Shot {
   readonly lanes: readonly { readonly key: string; readonly hex: string; readonly lengthMm: number }[];
   /** Lanes over whose tip a highlight lies. */
   readonly glared: readonly string[];
@@ -61,9 +58,6 @@ function draw(random: Random, asked: Asked = {}): Drawn {
     rgb: linearRgb(pool[index % count]!),
   }));
   const coat = linearRgb(bare);
-  const table = [0.05, 0.045, 0.04];
-  // The lamp is yellowish or bluish; the card takes on what it lights.
-  const cast = [between(0.92, 1.05), 1, between(0.8, 1.05)];
 
   /** What lies at a place of the card, mm: linear light. */
   const at = (x: number, y: number): readonly number[] => {
@@ -90,42 +84,9 @@ function draw(random: Random, asked: Asked = {}): Drawn {
     return coat;
   };
 
-  const [wide, high] = [720, 960];
-  const corner = (x: number, y: number) => [x + between(-45, 45), y + between(-45, 45)] as const;
-  const corners: Corners = [corner(90, 90), corner(630, 90), corner(630, 870), corner(90, 870)];
-  const toCard = inverseOf(rectangleTo(corners, CARD.widthMm, CARD.heightMm));
-  const [tiltX, tiltY, dim] = [between(-0.25, 0.25), between(-0.25, 0.25), between(0.7, 0.85)];
-  const data = new Uint8Array(3 * wide * high);
-  for (let v = 0; v < high; v += 1) {
-    for (let u = 0; u < wide; u += 1) {
-      const light = dim * (1 + tiltX * (u / wide - 0.5) + tiltY * (v / high - 0.5));
-      const sum = [0, 0, 0];
-      for (const [du, dv] of [
-        [0.25, 0.25],
-        [0.75, 0.75],
-      ] as const) {
-        const [x, y] = project(toCard, u + du, v + dv);
-        const isCard = x >= 0 && y >= 0 && x <= CARD.widthMm && y <= CARD.heightMm;
-        const color = isCard ? at(x, y) : table;
-        // A highlight is full in its middle and fades away around it.
-        const shine = glares.reduce(
-          (most, { x: ofX, y: ofY, wide: w, high: h }) =>
-            Math.max(most, 3 * Math.exp(-1.6 * (((x - ofX) / w) ** 2 + ((y - ofY) / h) ** 2))),
-          0,
-        );
-        color.forEach((value, channel) => {
-          sum[channel]! += 0.5 * (value * light * cast[channel]! + (isCard ? shine : 0));
-        });
-      }
-      sum.forEach((value, channel) => {
-        data[3 * (v * wide + u) + channel] = Math.min(255, byteOf(Math.min(1, value)) + 2 * gaussian(random));
-      });
-    }
-  }
-  const found = corners.map(([x, y]) => [x + 0.7 * gaussian(random), y + 0.7 * gaussian(random)] as const);
+  const taken = shot(random, { ...CARD, at, shines: glares });
   return {
-    photo: { widthPx: wide, heightPx: high, channels: 3, data },
-    corners: found as unknown as Corners,
+    ...taken,
     lanes: lanes.map(({ key, hex, lengthMm }) => ({ key, hex, lengthMm })),
     glared: lanes.slice(0, tips).map(({ key }) => key),
   };

@@ -1,8 +1,7 @@
 import { InputError } from '../../base/error/index.ts';
 import type { Corners, PhotoPixels } from '../photo.ts';
 import { rectify } from '../rectify.ts';
-import { coatOf } from './background.ts';
-import { laidCard } from './card.ts';
+import { coatOf, laidFace } from '../coat/index.ts';
 import { dotsOn, type Dot } from './dots.ts';
 import { givenTo } from './given.ts';
 import { trailFrom, type Trail } from './trail.ts';
@@ -73,7 +72,7 @@ export function measureRace(photo: PhotoPixels, input: RaceInput): MeasuredRace 
     throw new InputError('startLineMm', 'The start line lies on the card, below its top edge.');
   }
   const face = rectify(photo, { corners, widthMm, heightMm }, MOST_PX_PER_MM);
-  const card = laidCard(face, coatOf(face));
+  const card = laidFace(face, coatOf(face));
   const dots = dotsOn(card, startLineMm);
   if (dots.length === 0 || dots.length > MOST_DOTS) {
     throw new InputError(

@@ -1,5 +1,5 @@
 import { median } from '../quantile.ts';
-import type { LaidCard } from './card.ts';
+import type { LaidFace } from '../coat/index.ts';
 import type { Dot } from './dots.ts';
 
 /** A trail of paint from the start line down a card. */
@@ -42,7 +42,7 @@ const RIM_MM = 1.6;
  * Law: a pixel is paint when it lies more than one half of the way from the coat to the dot's own color, in linear light; a trail is what hangs together
  * with its dot, rows under glare crossed.
  */
-export function trailFrom(card: LaidCard, dot: Dot, startLineMm: number): Trail {
+export function trailFrom(card: LaidFace, dot: Dot, startLineMm: number): Trail {
   const { width, height, pxPerMm } = card;
   const paint = paintOf(card, dot);
   const top = Math.round(startLineMm * pxPerMm - 0.5);
@@ -90,7 +90,7 @@ export function trailFrom(card: LaidCard, dot: Dot, startLineMm: number): Trail 
 /** How far on the way from the coat to the paint a pixel is; 0 of what is another color. */
 type Paint = (at: number) => number;
 
-function paintOf({ ratio }: LaidCard, dot: Dot): Paint {
+function paintOf({ ratio }: LaidFace, dot: Dot): Paint {
   const [r, g, b] = [dot.ratio[0] - 1, dot.ratio[1] - 1, dot.ratio[2] - 1];
   const square = r * r + g * g + b * b;
   const most = ASIDE * ASIDE * square;
@@ -104,7 +104,7 @@ function paintOf({ ratio }: LaidCard, dot: Dot): Paint {
 
 /** The run of paint in a row that hangs together with the row above; holes under glare lie inside it. */
 function sectionOf(
-  { width, glare, pxPerMm }: LaidCard,
+  { width, glare, pxPerMm }: LaidFace,
   paint: Paint,
   y: number,
   left: number,
@@ -137,7 +137,7 @@ function sectionOf(
 }
 
 /** Whether what hides a row may be glare. */
-function isGlared({ width, nearGlare }: LaidCard, y: number, left: number, right: number): boolean {
+function isGlared({ width, nearGlare }: LaidFace, y: number, left: number, right: number): boolean {
   let count = 0;
   for (let x = left; x <= right; x += 1) count += nearGlare[y * width + x]!;
   return count > 0.3 * (right - left + 1);
@@ -155,7 +155,7 @@ function beyond(paint: Paint, width: number, y: number, left: number, right: num
 }
 
 function around(
-  { width, height, nearGlare, pxPerMm }: LaidCard,
+  { width, height, nearGlare, pxPerMm }: LaidFace,
   x: number,
   y: number,
   half: number,

@@ -1,12 +1,14 @@
+import { InputError } from '../../base/error/index.ts';
 import { leastSquares } from '../../base/statistics/index.ts';
 import { median } from '../quantile.ts';
 import type { Face } from '../rectify.ts';
 
-/** The coat of a card as it would look without anything on it: linear red, green, blue of each pixel of a row. */
+/** A coat as it would look without anything on it: linear red, green, blue of each pixel of a row. */
 export type Coat = (y: number) => Float32Array;
 
-/** The card is looked at in so many places across its longer side. */
+/** The face is looked at in so many places across its longer side. */
 const LOOKS = 44;
+const LEAST_PLACES = 40;
 const ROUNDS = 6;
 /** What differs by so many usual differences is no coat. */
 const FAR = 2.5;
@@ -14,9 +16,11 @@ const FAR = 2.5;
 const LEAST = 0.02;
 
 /**
- * Finds the light of the bare coat over the card, which falls off from side to side: a curved surface through most of what is seen.
+ * Finds the light of the coat over a face, which falls off from side to side: a curved surface through most of what is seen.
  *
  * Law: least squares of ln light on 1, x, y, x2, xy, y2, without what lies far from it, again and again (standard statistics).
+ *
+ * @throws InputError (field "photo") when nearly all of it is full
  */
 export function coatOf(face: Face): Coat {
   const step = Math.max(1, Math.round(Math.max(face.width, face.height) / LOOKS));
@@ -24,13 +28,17 @@ export function coatOf(face: Face): Coat {
   for (let y = step >> 1; y < face.height; y += step) {
     for (let x = step >> 1; x < face.width; x += step) {
       const at = y * face.width + x;
-      if (!face.clipped[at]) places.push({ at, row: basis(x / face.width, y / face.height) });
+      if (face.onFace[at] && !face.clipped[at])
+        places.push({ at, row: basis(x / face.width, y / face.height) });
     }
+  }
+  if (places.length < LEAST_PLACES) {
+    throw new InputError('photo', 'The picture is too bright to tell anything from it: take it darker.');
   }
   const light = (at: number, channel: number) => Math.log(Math.max(1e-4, face.rgb[3 * at + channel]!));
   const surfaces = ([0, 1, 2] as const).map((channel) => {
     const values = places.map(({ at }) => light(at, channel));
-    // Most of a card is bare: the middle of what is seen is its coat.
+    // Most of the face is the coat: the middle of what is seen is its color.
     const middle = median(values);
     let fit: readonly number[] = [middle, 0, 0, 0, 0, 0];
     for (let round = 0; round < ROUNDS; round += 1) {

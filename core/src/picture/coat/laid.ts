@@ -1,14 +1,14 @@
 import { grown } from '../raster.ts';
 import type { Face } from '../rectify.ts';
-import type { Coat } from './background.ts';
+import type { Coat } from './coat.ts';
 
-/** A card laid flat, with the light taken out: every pixel as it is to the bare coat at its place. */
-export interface LaidCard {
+/** A face laid flat, with the light taken out: every pixel as it is to the coat at its place. */
+export interface LaidFace {
   readonly width: number;
   readonly height: number;
   readonly pxPerMm: number;
   readonly photoPxPerMm: number;
-  /** Red, green, blue over those of the bare coat, 1 where nothing lies; a mean over the nearest pixels. */
+  /** Red, green, blue over those of the coat, 1 where nothing else lies; a mean over the nearest pixels. */
   readonly ratio: Float32Array;
   /** 1 where light shines back. */
   readonly glare: Uint8Array;
@@ -18,7 +18,7 @@ export interface LaidCard {
 
 /** How light a coat is taken for when its share of a color is turned into a color. */
 export const COAT_LIGHT = 0.85;
-/** Brighter than the coat by this, beside a full pixel, is glare. */
+/** Brighter than the coat by this, beside a full pixel, is glare: unless pale things lie on the coat. */
 const BRIGHTER = 1.06;
 /** Where the bare coat itself is as bright, a full pixel is no glare. */
 const FULL_COAT = 0.93;
@@ -28,7 +28,7 @@ const BEYOND_MM = 1.5;
 /** From this resolution on each pixel is a mean with its neighbors. */
 const SMOOTH_PX_PER_MM = 3;
 
-export function laidCard(face: Face, coat: Coat): LaidCard {
+export function laidFace(face: Face, coat: Coat): LaidFace {
   const { width, height, pxPerMm, photoPxPerMm, rgb, clipped } = face;
   const plain = new Float32Array(rgb.length);
   const full = new Uint8Array(clipped.length);

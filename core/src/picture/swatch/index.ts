@@ -1,0 +1,7 @@
+export {
+  swatchColor,
+  SWATCH_WARNINGS,
+  type SwatchInput,
+  type SwatchWarning,
+  type SwatchColor,
+} from './swatch.ts';
