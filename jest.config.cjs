@@ -30,7 +30,7 @@ module.exports = {
     ],
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(culori|d3-[a-z]+|internmap|pinia|nostics|@vueuse|@vue/devtools[^/]*)/)',
+    '/node_modules/(?!(@tus|srvx|culori|d3-[a-z]+|internmap|pinia|nostics|@vueuse|@vue/devtools[^/]*)/)',
   ],
   moduleNameMapper: {
     '^@icy-ribbon/core/(.*)$': '<rootDir>/core/src/$1/index.ts',

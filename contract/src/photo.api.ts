@@ -36,6 +36,14 @@ export const photos = {
     params: idParams,
     gives: 'image/jpeg',
   }),
+  original: endpoint({
+    method: 'GET',
+    path: '/api/photos/:id/original',
+    summary: 'The file as the camera made it, where it was kept',
+    tag: 'results',
+    params: idParams,
+    gives: 'application/octet-stream',
+  }),
   measure: endpoint({
     method: 'PUT',
     path: '/api/photos/:id/measurement',

@@ -116,6 +116,8 @@ export const photoSchema = z.object({
   widthPx: sizePx,
   heightPx: sizePx,
   measurement: measurementSchema.nullable().default(null),
+  /** What the camera's own file is, where it was kept as well. */
+  original: z.enum(['jpeg', 'png', 'heif']).nullable().default(null),
   /** Made up by a stand-in for the camera. */
   standIn: z.boolean().default(false),
   createdAt: timestampSchema,
@@ -126,6 +128,17 @@ export const photoSchema = z.object({
 export const photoUploadFields = z.object({
   id: idSchema.optional(),
   state: z.enum(PICTURE_STATES, 'Say whether the photo is wet or dry.'),
+});
+
+/** Where photos are sent in pieces, to be gone on with when the connection broke (tus 1.0). */
+export const UPLOADS_PATH = '/api/uploads';
+
+/** What goes with a photo that is sent in pieces; text, as the protocol has it. */
+export const photoSendSchema = z.object({
+  id: idSchema,
+  pieceId: idSchema,
+  state: z.enum(PICTURE_STATES, 'Say whether the photo is wet or dry.'),
+  keepOriginal: z.enum(['yes', 'no']).default('no'),
 });
 
 export const measurementPutSchema = z.object({

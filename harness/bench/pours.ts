@@ -69,6 +69,7 @@ function pourLike(started: Piece, index: number): Piece {
         version: 1,
         state: 'dry',
         hash: 'f'.repeat(64),
+        original: null,
         standIn: false,
         widthPx: 1000,
         heightPx: 800,

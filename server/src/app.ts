@@ -28,6 +28,7 @@ import { materialRoutes } from './material/material.routes.ts';
 import { mixRoutes } from './mix/mix.routes.ts';
 import type { PhotoFiles } from './photo/files.ts';
 import { photoRoutes } from './photo/photo.routes.ts';
+import { uploadRoutes } from './photo/uploads.ts';
 import { planRoutes } from './plan/plan.routes.ts';
 import { csvRoutes } from './piece/csv.routes.ts';
 import { pieceRoutes } from './piece/piece.routes.ts';
@@ -116,6 +117,7 @@ export function studioRouter(parts: StudioParts): Router {
   const router = express.Router();
   router.use(beforeDeleting);
   importRoutes(router, jobs, dataFolder);
+  uploadRoutes(router, db, files, dataFolder);
   router.use(api.photos.measure.path, express.json({ limit: '20mb' }));
   router.use('/api', express.json({ limit: '1mb' }));
   calculationRoutes(router);

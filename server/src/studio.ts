@@ -21,6 +21,7 @@ import { bytesIn, freeBytes } from './folder/space.ts';
 import { HttpProblem, notFound } from './http/problem.ts';
 import { importJobs, type ImportJobs } from './import/jobs.ts';
 import { photoFiles, type PhotoFiles } from './photo/files.ts';
+import { unpackHeic } from './photo/heic.ts';
 import { piecesWithoutFacts, refreshFacts } from './piece/evaluate.ts';
 import type { Tasks } from './task/threads.ts';
 
@@ -74,8 +75,10 @@ const LASTING = '/api/scale/readings';
 export async function openStudio(options: StudioOptions): Promise<Studio> {
   const { config, log, now = () => new Date() } = options;
   const folder = folderOf(config.dataFolder);
-  const files = photoFiles(config.dataFolder);
   let opened: Opened | undefined;
+  const files = photoFiles(config.dataFolder, (path, to) =>
+    opened ? opened.tasks.run('unpackHeic', { path, to }) : unpackHeic(path, to),
+  );
   let trouble: string | undefined;
   let isRestoring = false;
   let underway = 0;

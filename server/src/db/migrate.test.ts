@@ -22,6 +22,7 @@ import { tintingStrength } from './migrations/0014-tinting-strength.ts';
 import { touchDry } from './migrations/0015-touch-dry.ts';
 import { care } from './migrations/0016-care.ts';
 import { drills } from './migrations/0017-drills.ts';
+import { originals } from './migrations/0018-originals.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -47,6 +48,7 @@ const later = {
   '0015-touch-dry': touchDry,
   '0016-care': care,
   '0017-drills': drills,
+  '0018-originals': originals,
   '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),
@@ -62,7 +64,7 @@ it('a new database is made in WAL mode with foreign keys on and no backup', asyn
   expect(await pragma('foreign_keys')).toBe(1);
   expect(await pragma('synchronous')).toBe(2);
   await expect(
-    sql`INSERT INTO photo VALUES ('a', 'no such piece', 1, 'wet', 'h', 1, 1, '', NULL, NULL, NULL, 0)`.execute(
+    sql`INSERT INTO photo VALUES ('a', 'no such piece', 1, 'wet', 'h', 1, 1, '', NULL, NULL, NULL, 0, NULL)`.execute(
       db,
     ),
   ).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' });

@@ -18,6 +18,7 @@ import { tintingStrength } from './migrations/0014-tinting-strength.ts';
 import { touchDry } from './migrations/0015-touch-dry.ts';
 import { care } from './migrations/0016-care.ts';
 import { drills } from './migrations/0017-drills.ts';
+import { originals } from './migrations/0018-originals.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -37,6 +38,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0015-touch-dry': touchDry,
   '0016-care': care,
   '0017-drills': drills,
+  '0018-originals': originals,
 };
 
 /** The database was written by a newer program than this one. */

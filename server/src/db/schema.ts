@@ -244,6 +244,8 @@ export interface PhotoTable {
   widthPx: number;
   heightPx: number;
   measurement: JsonText<Measurement> | null;
+  /** What kind of file the camera's own one is, where it was kept as well. */
+  original: 'jpeg' | 'png' | 'heif' | null;
   /** 1 when a stand-in made it up. */
   standIn: number;
   /** What the overlay draws. */

@@ -314,6 +314,7 @@ function pictureOf(id: string, pieceId: string, { moment, takenAt }: DemoShot, t
     pieceId,
     version: 1,
     state: moment,
+    original: null,
     standIn: true,
     hash,
     widthPx,

@@ -4,6 +4,10 @@ import { join } from 'node:path';
 export interface DataFolder {
   readonly database: string;
   readonly photos: string;
+  /** Files as they came from the camera, where that was wished: no part of a backup or an export, as they may tell of place and device. */
+  readonly originals: string;
+  /** Photos that have arrived in part. */
+  readonly uploads: string;
   /** Uploads while they are looked at; swept at every start. */
   readonly incoming: string;
   readonly backups: string;
@@ -23,6 +27,8 @@ export function folderOf(path: string): DataFolder {
   return {
     database: join(path, 'icy-ribbon.sqlite'),
     photos: join(path, 'photos'),
+    originals: join(path, 'originals'),
+    uploads: join(path, 'uploads'),
     incoming: join(path, 'incoming'),
     backups: join(path, 'backups'),
     setAside: join(path, 'set-aside'),

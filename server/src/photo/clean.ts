@@ -1,6 +1,7 @@
-import { open, readFile } from 'node:fs/promises';
+import { open, readFile, rm } from 'node:fs/promises';
 import sharp from 'sharp';
 import { unfit } from '../http/problem.ts';
+import type { Unpack } from './heic.ts';
 import { withMemoryFor } from './memory.ts';
 import { isPlainJpeg } from './plainJpeg.ts';
 
@@ -23,7 +24,8 @@ export interface CleanPhoto {
   readonly heightPx: number;
 }
 
-type Kind = 'jpeg' | 'png' | 'heif';
+/** What a picture is by its first bytes. */
+export type PictureKind = 'jpeg' | 'png' | 'heif';
 
 /**
  * The one way in for every photo, from wherever it comes: turned upright as the camera meant it, everything else it
@@ -34,20 +36,23 @@ type Kind = 'jpeg' | 'png' | 'heif';
  *
  * @param path of a file that nobody has looked at yet
  * @param to where the cleaned one may be written
+ * @param unpack reads what phones pack in their own way
  * @throws HttpProblem 422 with what to do when it is no photo, is broken, or is too large
  */
-export async function cleanPhoto(path: string, to: string): Promise<CleanPhoto> {
+export async function cleanPhoto(path: string, to: string, unpack: Unpack): Promise<CleanPhoto> {
   const kind = await kindOf(path);
-  const { width, height } = await sizeOf(path, kind);
+  const { width, height, isPacked } = await sizeOf(path, kind);
   if (width * height > MAX_PIXELS) {
     throw unfit('photo', 'The picture has more than 60 million pixels: save it smaller.');
   }
   return withMemoryFor(width * height, async () => {
+    const unpacked = `${to}.png`;
     try {
+      if (isPacked) await unpack(path, unpacked);
       if (isPlainJpeg(await readFile(path))) {
         return { path, thumbnail: await makeThumbnail(path), widthPx: width, heightPx: height };
       }
-      const info = await sharp(path, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
+      const info = await sharp(isPacked ? unpacked : path, { limitInputPixels: MAX_PIXELS, failOn: 'error' })
         .rotate()
         .flatten({ background: '#ffffff' })
         .toColorspace('srgb')
@@ -56,23 +61,19 @@ export async function cleanPhoto(path: string, to: string): Promise<CleanPhoto> 
         .toFile(to);
       return { path: to, thumbnail: await makeThumbnail(to), widthPx: info.width, heightPx: info.height };
     } catch {
-      throw kind === 'heif' ? noCodec() : damaged();
+      throw damaged();
+    } finally {
+      if (isPacked) await rm(unpacked, { force: true });
     }
   });
 }
 
 const damaged = () => unfit('photo', 'The picture is damaged or incomplete: copy it from the camera again.');
 
-const noCodec = () =>
-  unfit(
-    'photo',
-    'This is a HEIC photo, and this computer has nothing that reads it: let the camera save JPEG, or save the photo as JPEG.',
-  );
-
 const HEIF_BRANDS = new Set(['heic', 'heix', 'hevc', 'heim', 'heis', 'mif1', 'msf1', 'avif']);
 
 /** By its first bytes; nothing that only claims to be a picture reaches the decoder. */
-async function kindOf(path: string): Promise<Kind> {
+export async function kindOf(path: string): Promise<PictureKind> {
   const file = await open(path);
   try {
     const head = Buffer.alloc(12);
@@ -88,12 +89,16 @@ async function kindOf(path: string): Promise<Kind> {
   throw unfit('photo', 'This is no JPEG, PNG or HEIC picture: save the photo as one of them.');
 }
 
-async function sizeOf(path: string, kind: Kind): Promise<{ width: number; height: number }> {
+/** How large it is, and whether it has to be unpacked before anything else here reads it. */
+async function sizeOf(
+  path: string,
+  kind: PictureKind,
+): Promise<{ width: number; height: number; isPacked: boolean }> {
   try {
-    const { width, height } = await sharp(path, { limitInputPixels: false }).metadata();
-    return { width, height };
+    const { width, height, compression } = await sharp(path, { limitInputPixels: false }).metadata();
+    return { width, height, isPacked: kind === 'heif' && compression === 'hevc' };
   } catch {
-    throw kind === 'heif' ? noCodec() : damaged();
+    throw damaged();
   }
 }
 

@@ -5,7 +5,8 @@ import { join } from 'node:path';
 import { folderOf } from '../folder/folder.ts';
 import { sha256Of } from '../folder/sha256.ts';
 import { copyFlushed, writeWhole } from '../folder/writeWhole.ts';
-import { cleanPhoto } from './clean.ts';
+import { cleanPhoto, kindOf, type PictureKind } from './clean.ts';
+import { unpackHeic, type Unpack } from './heic.ts';
 
 /** A photo that has been cleaned and filed. */
 export interface FiledPhoto {
@@ -27,21 +28,28 @@ export interface PhotoFiles {
   has(hash: string): boolean;
   imagePath(hash: string): string;
   thumbnailPath(hash: string): string;
+  /** Keeps a file as it came from the camera, beside what was made of it. */
+  keepOriginal(path: string, photoId: string): Promise<PictureKind>;
+  originalPath(photoId: string, kind: PictureKind): string;
   /** Where files lie while they are looked at. */
   readonly incoming: string;
 }
 
+const ENDINGS: Readonly<Record<PictureKind, string>> = { jpeg: 'jpg', png: 'png', heif: 'heic' };
+
 export const hashOf = (image: Uint8Array): string => createHash('sha256').update(image).digest('hex');
 
-export function photoFiles(dataFolder: string): PhotoFiles {
-  const { photos, incoming } = folderOf(dataFolder);
+/** @param unpack reads HEIC; on this very thread when left out */
+export function photoFiles(dataFolder: string, unpack: Unpack = unpackHeic): PhotoFiles {
+  const { photos, originals, incoming } = folderOf(dataFolder);
+  const originalPath = (photoId: string, kind: PictureKind) => join(originals, `${photoId}.${ENDINGS[kind]}`);
   const imagePath = (hash: string) => join(photos, `${hash}.jpg`);
   const thumbnailPath = (hash: string) => join(photos, `${hash}.thumbnail.jpg`);
 
   async function file(path: string): Promise<FiledPhoto> {
     const to = `${path}.clean.part`;
     try {
-      const { path: clean, thumbnail, widthPx, heightPx } = await cleanPhoto(path, to);
+      const { path: clean, thumbnail, widthPx, heightPx } = await cleanPhoto(path, to, unpack);
       const hash = await sha256Of(clean);
       await mkdir(photos, { recursive: true });
       if (!existsSync(thumbnailPath(hash))) await writeWhole(thumbnailPath(hash), thumbnail);
@@ -58,6 +66,13 @@ export function photoFiles(dataFolder: string): PhotoFiles {
     incoming,
     has: (hash) => existsSync(imagePath(hash)),
     read: (hash) => readFile(imagePath(hash)),
+    originalPath,
+    async keepOriginal(path, photoId) {
+      const kind = await kindOf(path);
+      await mkdir(originals, { recursive: true });
+      await copyFlushed(path, originalPath(photoId, kind));
+      return kind;
+    },
     async store(given) {
       if (typeof given === 'string') return file(given);
       await mkdir(incoming, { recursive: true });

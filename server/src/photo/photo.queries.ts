@@ -14,6 +14,7 @@ const COLUMNS = [
   'widthPx',
   'heightPx',
   'measurement',
+  'original',
   'standIn',
   'createdAt',
   'deletedAt',

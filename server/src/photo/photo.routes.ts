@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { basename } from 'node:path';
 import { api, type Photo } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import { requirePiece } from '../db/ofPiece.ts';
@@ -18,6 +19,7 @@ export function photoRoutes(router: Router, db: Db, files: PhotoFiles, dataFolde
   uploadRoute(router, db, files, dataFolder);
   fileRoute(router, db, api.photos.image, (hash) => files.imagePath(hash));
   fileRoute(router, db, api.photos.thumbnail, (hash) => files.thumbnailPath(hash));
+  originalRoute(router, db, files);
   route(router, api.photos.measure, ({ params, body }) =>
     write(db, (trx) => setMeasurement(trx, params.id, body)),
   );
@@ -59,6 +61,8 @@ export async function storePhoto(
     state: Photo['state'];
     photo: Uint8Array | string;
     standIn?: boolean;
+    /** The file is kept as it came as well. */
+    keepOriginal?: boolean;
   },
 ): Promise<Photo> {
   const { id, pieceId, state, standIn = false } = given;
@@ -66,13 +70,15 @@ export async function storePhoto(
   const known = await existing(db, id, pieceId);
   if (known) return known;
   const filed = await files.store(given.photo);
+  const { photo: path, keepOriginal = false } = given;
+  const original = keepOriginal && typeof path === 'string' ? await files.keepOriginal(path, id) : null;
   return write(db, async (trx) => {
     // The same photo may have been sent twice at once.
     const meanwhile = await existing(trx, id, pieceId);
     if (meanwhile) return meanwhile;
     await requirePiece(trx, pieceId);
     const record = { version: 1, measurement: null, createdAt: timestamp(), deletedAt: null };
-    const photo: Photo = { id, pieceId, state, standIn, ...filed, ...record };
+    const photo: Photo = { id, pieceId, state, standIn, original, ...filed, ...record };
     await insertPhoto(trx, photo, null);
     return photo;
   });
@@ -102,6 +108,21 @@ function fileRoute(
         if (response.headersSent) response.destroy();
         else next(isMissing(error) ? missingFile() : error);
       });
+  });
+}
+
+/** The camera's own file, to be saved: no page shows it. */
+function originalRoute(router: Router, db: Db, files: PhotoFiles): void {
+  const { path, params } = api.photos.original;
+  router.get(path, async (request, response, next) => {
+    const { id } = check(params, request.params);
+    const { original } = found(await findPhoto(db, id), 'photo');
+    const file = files.originalPath(id, found(original ?? undefined, 'original of this photo'));
+    response.download(file, basename(file), { dotfiles: 'allow' }, (error) => {
+      if (!error) return;
+      if (response.headersSent) response.destroy();
+      else next(isMissing(error) ? missingFile() : error);
+    });
   });
 }
 

@@ -25,7 +25,8 @@ export async function insertPiece(
   for (const reading of piece.readings) await insertReading(trx, piece.id, reading);
   for (const event of piece.events) await insertEvent(trx, piece.id, event);
   for (const event of piece.care) await insertCare(trx, piece.id, event);
-  for (const photo of picturesOf(piece)) await insertPhoto(trx, photo, detailOf(photo.id));
+  for (const photo of picturesOf(piece))
+    await insertPhoto(trx, { ...photo, original: null }, detailOf(photo.id));
   if (piece.plan) await insertPlan(trx, piece.id, piece.plan);
   if (piece.judgement) await insertJudgement(trx, piece.id, piece.judgement);
 }

@@ -33,7 +33,8 @@ export async function exportPiece(db: Reader, files: PhotoFiles, id: string): Pr
   const photoFiles = [];
   // A photo whose file is gone would make a document that cannot be read in again.
   const filed = ({ hash }: Photo) => files.has(hash);
-  const photos = piece.photos.filter(filed);
+  // The camera's own file stays at home: it may tell of place and device.
+  const photos = piece.photos.filter(filed).map((photo) => ({ ...photo, original: null }));
   const rehearsals = piece.rehearsals.filter(filed);
   for (const photo of [...photos, ...rehearsals]) {
     const image = await files.read(photo.hash);

@@ -102,6 +102,7 @@ it('the newest photo stands for the piece', () => {
     version: 1,
     state: 'wet' as const,
     hash: 'a'.repeat(64),
+    original: null,
     standIn: false,
     widthPx: 10,
     heightPx: 10,

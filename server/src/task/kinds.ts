@@ -16,6 +16,7 @@ export const TASK_KINDS: Readonly<Record<TaskName, TaskKind>> = {
   exportPiece: 'long',
   collectStudio: 'long',
   photograph: 'long',
+  unpackHeic: 'long',
   verifyCopy: 'long',
   readArchive: 'long',
   readDocument: 'long',

@@ -12,6 +12,7 @@ import { calendarText } from '../calendar/calendar.ts';
 import { learnedCached } from '../reading/learned.queries.ts';
 import { listCells } from '../result/cells.queries.ts';
 import { listNumbers } from '../result/numbers.queries.ts';
+import { unpackHeic } from '../photo/heic.ts';
 import { photographPiece, type Shutter } from '../standin/camera/photograph.ts';
 import { verifyCopy, type Verified } from '../backup/verify.ts';
 import { collectStudio, type CollectedStudio } from '../archive/collect.ts';
@@ -43,6 +44,7 @@ export const TASKS = {
   collectStudio: ({ db }: Bench, path: string): Promise<CollectedStudio> => collectStudio(db, path),
   photograph: ({ db, makeFilm }: Bench, shutter: Shutter): Promise<Uint8Array> =>
     photographPiece(db, makeFilm, shutter),
+  unpackHeic: (_: Bench, { path, to }: { path: string; to: string }): Promise<void> => unpackHeic(path, to),
   verifyCopy: (_: Bench, path: string): Promise<Verified> => verifyCopy(path),
   readArchive: (bench: Bench, file: ReadIn) => readArchive(bench, file),
   readDocument: (bench: Bench, file: ReadIn) => readDocument(bench, file),
