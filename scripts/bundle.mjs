@@ -7,7 +7,7 @@ import { rolldown } from 'rolldown';
 import { ROOT } from './bootstrap.mjs';
 
 const DIST = join(ROOT, 'server/dist');
-const COMPILED = [/^better-sqlite3$/, /^sharp$/, /^piscina$/, /^pino$/];
+const COMPILED = [/^better-sqlite3$/, /^sharp$/, /^piscina$/, /^pino$/, /^libheif-js/];
 
 const bundle = await rolldown({
   input: {

@@ -13,7 +13,7 @@ export async function runHarness(name) {
   const bundle = await rolldown({
     input: { [`harness-${name}`]: join(ROOT, 'harness', name, 'main.ts') },
     platform: 'node',
-    external: [/^better-sqlite3$/, /^sharp$/, /^piscina$/, /^pino$/],
+    external: [/^better-sqlite3$/, /^sharp$/, /^piscina$/, /^pino$/, /^libheif-js/],
     resolve: { conditionNames: ['source', 'import', 'node', 'default'] },
   });
   await bundle.write({ dir: BESIDE_THE_SERVER, format: 'esm', chunkFileNames: `harness-${name}-[hash].js` });

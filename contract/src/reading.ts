@@ -61,6 +61,8 @@ const measureSchema = z.discriminatedUnion('kind', [
     by: z.enum(['time', 'length']),
     /** Seconds to the line, or mm run. */
     value: z.number('Stop the lane, or give its run length.').min(0.001, 'A lane must have run.').max(10_000),
+    /** How unsure a run length is that was read off a picture, mm. */
+    sdMm: z.number().min(0).max(1000).optional(),
     liquid: z.object({ name: nameSchema, viscosityPaS: viscosityPaSSchema, sdLn: sdLnSchema }).nullable(),
     card: calibratedSchema.nullable(),
   }),

@@ -1,6 +1,5 @@
 import { readFile, writeFile } from 'node:fs/promises';
 import { crc32, deflateSync } from 'node:zlib';
-import libheif from 'libheif-js/wasm-bundle.js';
 import sharp from 'sharp';
 
 /** Unpacks a HEIC picture into a PNG that everything else reads. */
@@ -14,6 +13,8 @@ export type Unpack = (path: string, to: string) => Promise<void>;
  * @throws Error when there is no picture in it, or it is damaged
  */
 export async function unpackHeic(path: string, to: string): Promise<void> {
+  // Large, and seldom needed.
+  const { default: libheif } = await import('libheif-js/wasm-bundle.js');
   const file = await readFile(path);
   const [image] = new libheif.HeifDecoder().decode(file);
   if (!image) throw new Error('There is no picture in it.');

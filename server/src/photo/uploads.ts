@@ -74,7 +74,6 @@ async function answering<Result>(work: () => Promise<Result>): Promise<Result> {
     const problem =
       asProblem(error) ?? new HttpProblem('broke', 'The server ran into a fault. Nothing was changed.');
     // The protocol's server takes any thrown thing of this form for an answer.
-    // eslint-disable-next-line @typescript-eslint/only-throw-error
     throw { status_code: problem.status, body: JSON.stringify(bodyOf(problem)) };
   }
 }

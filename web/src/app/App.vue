@@ -20,6 +20,7 @@ import { windowFit } from '@icy-ribbon/core/paint/stage';
 import AppRail from './AppRail.vue';
 import AppStops from './AppStops.vue';
 import AppTop from './AppTop.vue';
+import SendingNote from './SendingNote.vue';
 import WaitingNote from './WaitingNote.vue';
 import CupTray from './CupTray.vue';
 import DamagedNote from './DamagedNote.vue';
@@ -124,6 +125,7 @@ useShortcuts('Everywhere', [
       <AppTop class="top" @help="helpOpen = true" />
       <div class="away">
         <WaitingNote />
+        <SendingNote />
         <p v-if="storageTrouble && !serverAway" class="alarm-bar" role="alert">{{ storageTrouble }}</p>
         <ImportProgress v-if="imports.job" />
         <DamagedNote v-if="ready && routePieceId" />

@@ -85,6 +85,13 @@ export const PHOTO_AREAS = {
   glare: [255, 255, 255, 200],
 } as const;
 
+/** What was found of a base coat, laid over its picture: bare ground, ground that shimmers through, what light hides. */
+export const COAT_AREAS = [
+  [217, 172, 85, 210],
+  [217, 172, 85, 110],
+  [255, 255, 255, 200],
+] as const;
+
 /** Cells from small to large: pale to deep water, the largest brass; told apart by the width of the line as well. */
 export const CELL_SIZES = ['#eaf5fa', '#b5d8e6', '#74b0c9', '#3d86a6', '#d9ac55'] as const;
 

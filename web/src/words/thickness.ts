@@ -29,7 +29,7 @@ export function measureWords({ measure }: Pick<Reading, 'measure'>): string {
     case 'race':
       return measure.by === 'time'
         ? `race: at the line after ${measure.value.toFixed(1)}\u00a0s`
-        : `race: ran ${measure.value.toFixed(0)}\u00a0mm`;
+        : `race: ran ${measure.value.toFixed(0)}\u00a0mm${measure.sdMm === undefined ? '' : `, read off a picture (±\u00a0${(NINE_IN_TEN * measure.sdMm).toFixed(1)}\u00a0mm)`}`;
   }
 }
 

@@ -1,10 +1,16 @@
 import {
+  coverOf,
   detailOf,
   findCorners,
   measurePhoto,
   measureRace,
   numbersOf,
+  puddlesOn,
+  swatchColor,
   wetDry,
+  type Corners,
+  type Cover,
+  type CoverInput,
   type DetailReport,
   type FoundCorners,
   type Measured,
@@ -13,7 +19,11 @@ import {
   type MeasureStep,
   type PaletteColor,
   type PhotoPixels,
+  type Puddles,
+  type PuddlesInput,
   type RaceInput,
+  type SwatchColor,
+  type SwatchInput,
   type WetDry,
 } from '@icy-ribbon/core/picture';
 import {
@@ -52,11 +62,17 @@ async function pixelsOf(file: Blob): Promise<PhotoPixels> {
   return { widthPx: width, heightPx: height, channels: 4, data };
 }
 
-let last: { readonly url: string; readonly photo: PhotoPixels } | undefined;
+/** A photo of the studio by its address, or a picture that was just chosen. */
+export type PictureSource = string | File;
+
+let last: { readonly of: string; readonly photo: PhotoPixels } | undefined;
 
 /** The photo that was looked at last stays at hand: finding corners and measuring read the same one. */
-async function photoAt(url: string): Promise<PhotoPixels> {
-  if (last?.url !== url) last = { url, photo: await decode(url) };
+async function photoAt(source: PictureSource): Promise<PhotoPixels> {
+  const of = typeof source === 'string' ? source : `${source.name} ${source.size} ${source.lastModified}`;
+  if (last?.of !== of) {
+    last = { of, photo: typeof source === 'string' ? await decode(source) : await pixelsOf(source) };
+  }
   return last.photo;
 }
 
@@ -117,10 +133,27 @@ export interface PhotoReport {
   readonly milliseconds: number;
 }
 
-export interface RaceReport {
-  readonly race: MeasuredRace;
-  /** The card straight from above. */
+export interface OpenedPicture extends FoundCorners {
+  readonly widthPx: number;
+  readonly heightPx: number;
+}
+
+/** What was looked at, straight from above. */
+interface FromAbove {
   readonly picture: ImageData;
+}
+export type RaceReport = FromAbove & { readonly race: MeasuredRace };
+export type CoverReport = FromAbove & { readonly cover: Cover };
+export type PuddlesReport = FromAbove & { readonly puddles: Puddles };
+
+const ACROSS_PX = 640;
+
+function fromAbove(
+  photo: PhotoPixels,
+  input: { readonly corners: Corners; readonly widthMm: number; readonly heightMm: number },
+): ImageData {
+  const whole = { x: 0, y: 0, width: 1, height: 1 };
+  return cutOut(photo, { input }, whole, ACROSS_PX, Math.round((ACROSS_PX * input.heightMm) / input.widthMm));
 }
 
 /** What the photo worker does, away from the page. */
@@ -129,25 +162,33 @@ const photoWorker = {
     return findCorners(await photoAt(url), shape);
   },
 
+  /** A picture that was just chosen: how large it is, and where the corners of what it shows are. */
+  async openPicture(source: PictureSource, shape: 'rectangle' | 'round'): Promise<OpenedPicture> {
+    const photo = await photoAt(source);
+    return { widthPx: photo.widthPx, heightPx: photo.heightPx, ...findCorners(photo, shape) };
+  },
+
   /** A race on one picture of its card, which needs not be kept. */
-  async race(file: Blob, card: Omit<RaceInput, 'corners'>): Promise<RaceReport> {
-    const photo = await pixelsOf(file);
-    const { corners, isSure } = findCorners(photo);
-    if (!isSure) {
-      throw new InputError(
-        'corners',
-        'The card cannot be told from the table. Lay it on something much darker or lighter, with all four corners in the picture.',
-      );
-    }
-    const across = 420;
-    const picture = cutOut(
-      photo,
-      { input: { corners } },
-      { x: 0, y: 0, width: 1, height: 1 },
-      across,
-      Math.round((across * card.heightMm) / card.widthMm),
-    );
-    return { race: measureRace(photo, { ...card, corners }), picture };
+  async race(source: PictureSource, input: RaceInput): Promise<RaceReport> {
+    const photo = await photoAt(source);
+    return { race: measureRace(photo, input), picture: fromAbove(photo, input) };
+  },
+
+  /** A color beside a gray card. */
+  async swatch(source: PictureSource, input: SwatchInput): Promise<SwatchColor> {
+    return swatchColor(await photoAt(source), input);
+  },
+
+  /** How much of a face its base covers. */
+  async cover(source: PictureSource, input: CoverInput): Promise<CoverReport> {
+    const photo = await photoAt(source);
+    return { cover: coverOf(photo, input), picture: fromAbove(photo, input) };
+  },
+
+  /** How even small stacks are. */
+  async puddles(source: PictureSource, input: PuddlesInput): Promise<PuddlesReport> {
+    const photo = await photoAt(source);
+    return { puddles: puddlesOn(photo, input), picture: fromAbove(photo, input) };
   },
 
   async measure(url: string, input: MeasureInput, onStep: (step: MeasureStep) => void): Promise<PhotoReport> {

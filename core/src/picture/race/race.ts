@@ -87,7 +87,7 @@ export function measureRace(photo: PhotoPixels, input: RaceInput): MeasuredRace 
     own[at] ? [{ key, ...trailFrom(card, own[at], startLineMm) }] : [],
   );
   return {
-    lanes: trails.map(({ rows: _, ...lane }) => lane),
+    lanes: trails.map(({ rows, ...lane }) => (void rows, lane)),
     warnings: [
       ...missing(lanes, own),
       ...(dots.length > lanes.length

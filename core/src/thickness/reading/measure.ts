@@ -48,6 +48,8 @@ export type Measure =
       readonly by: 'time' | 'length';
       /** Seconds to the line, or mm run. */
       readonly value: number;
+      /** How unsure a run length is that was read off a picture, mm. */
+      readonly sdMm?: number | undefined;
       /** A lane of a reference liquid. */
       readonly liquid: { readonly name: string; readonly viscosityPaS: number; readonly sdLn: number } | null;
       /** ln of Pa.s for each second on a calibrated card. */
@@ -111,10 +113,15 @@ export function interpret(measure: Measure): Interpreted {
       return {
         ln: laneLn(measure.by, measure.value),
         // Each lane brings its share; the ratio of two lanes is good to 0.12.
-        sdLn: RACE_SD_LN / Math.SQRT2,
+        sdLn: Math.hypot(RACE_SD_LN / Math.SQRT2, readingLn(measure)),
         constant: { of: 'race', prior: measure.card },
       };
   }
+}
+
+/** Thickness goes with the cube of a run length, and so does what is unsure in it. */
+function readingLn({ by, value, sdMm }: Extract<Measure, { kind: 'race' }>): number {
+  return by === 'length' && sdMm !== undefined ? (3 * sdMm) / value : 0;
 }
 
 /** Why a measure says nothing of thickness, undefined when it does: what was timed lies outside of what can be read off. */

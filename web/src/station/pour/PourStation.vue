@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { RadioButton, RadioGroup } from 'ant-design-vue';
+import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
 import type { Place } from '@icy-ribbon/core/piece/plan';
+import { defineAsyncComponent, ref } from 'vue';
 import SupportDrawing from '../../drawing/SupportDrawing.vue';
 import { useAwake } from '../../notice/awake.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
@@ -25,6 +26,9 @@ import { usePourMode } from './parts/usePourMode.ts';
 import { useRunSheet } from './parts/useRunSheet.ts';
 
 defineProps<{ pieceId: string }>();
+/** Read when it is first opened. */
+const CameraDrawer = defineAsyncComponent(() => import('./parts/CameraDrawer.vue'));
+const isCamera = ref(false);
 
 /** A pass is drawn this long until its seconds are known. */
 const SHOWN_SECONDS = 3;
@@ -97,7 +101,7 @@ useShortcuts('Pour', [
           <RadioButton value="lay">Lay down</RadioButton>
           <RadioButton value="blow">Blow</RadioButton>
         </RadioGroup>
-        <RoomNote />
+        <span class="beside"><Button @click="isCamera = true">Camera</Button><RoomNote /></span>
       </div>
       <p v-if="mode === 'sheet' && repair" class="soft repairing">
         The repair of a place.
@@ -167,6 +171,7 @@ useShortcuts('Pour', [
       <SoFar v-if="store.passes.length > 0 && !repair" />
       <EventStrip class="strip" :active="free" @pick="pick" />
     </section>
+    <CameraDrawer v-if="isCamera" v-model:open="isCamera" />
     <PourTimeline class="timeline" :changing-id="changing?.id" @take-back="takeBackLast" @change="change" />
   </main>
 </template>
@@ -202,6 +207,11 @@ useShortcuts('Pour', [
   flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
+  gap: 8px;
+}
+
+.beside {
+  display: flex;
   gap: 8px;
 }
 

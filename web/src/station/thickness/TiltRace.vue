@@ -27,7 +27,7 @@ const router = useRouter();
 const room = useRoom();
 const race = useRace();
 const { busy, run } = useTask();
-const { by, running, elapsed, results, finished } = race;
+const { by, running, elapsed, results, spreads, finished } = race;
 
 const asked = String(route.query.cups ?? '')
   .split(',')
@@ -46,7 +46,7 @@ function startOrWait(): void {
 async function keep(): Promise<void> {
   const input = raceReadings(
     lanes.value,
-    { by: by.value, results: results.value },
+    { by: by.value, results: results.value, spreads: spreads.value },
     { temperatureC: room.value, card: card.value, makeId: () => crypto.randomUUID() },
   );
   if (running.value || busy.value) return;
@@ -59,10 +59,6 @@ async function keep(): Promise<void> {
     say('The race is kept.');
     await router.push({ name: 'thickness', params: { pieceId: props.pieceId } });
   });
-}
-
-function takeLengths(found: Readonly<Record<string, number>>): void {
-  for (const [key, mm] of Object.entries(found)) race.setResult(key, mm);
 }
 
 /** The lanes show what was read; fields stand there only for who reads with a watch of their own. */
@@ -124,7 +120,7 @@ useShortcuts('Tilt race', [
         <p class="soft">
           Stop all dots at one moment; read them off a picture, drag their ends, or type how far they ran.
         </p>
-        <RaceFromPicture :lanes="lanes" @found="takeLengths" />
+        <RaceFromPicture :lanes="lanes" @found="race.takeLengths" />
       </template>
       <table class="rows">
         <tbody>

@@ -5,6 +5,7 @@ import type { InHand } from './inHand.ts';
 
 /** What is done to the photos of the piece in hand. */
 export function photoWrites(hand: InHand) {
+  /** Shows a photo as the server has it. */
   function replacePhoto(photo: Photo): void {
     const list = photo.state === 'rehearsal' ? 'rehearsals' : 'photos';
     const known = hand.current()[list];
@@ -53,5 +54,5 @@ export function photoWrites(hand: InHand) {
     await hand.reload();
   }
 
-  return { attachPhoto, takePhoto, keepMeasurement, removePhoto, restorePhoto };
+  return { showPhoto: replacePhoto, attachPhoto, takePhoto, keepMeasurement, removePhoto, restorePhoto };
 }

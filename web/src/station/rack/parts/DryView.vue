@@ -4,11 +4,14 @@ import { Button } from 'ant-design-vue';
 import { computed, reactive, ref, watch } from 'vue';
 import ClosingList from '../../../field/ClosingList.vue';
 import ComputedFrom from '../../../field/ComputedFrom.vue';
+import TakePicture from '../../../field/picture/TakePicture.vue';
+import { PHOTO_FILES } from '../../../field/picture/photoFiles.ts';
 import QuantityField from '../../../field/QuantityField.vue';
 import { say } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { usePieces } from '../../../store/pieces.ts';
+import { useSending } from '../../../store/sending.ts';
 import { useUnits } from '../../../store/units.ts';
 import { CHECK_LABELS, RISK_WORDS, sideWords } from '../../../words/care.ts';
 import BubbleLevel from './BubbleLevel.vue';
@@ -21,6 +24,7 @@ const props = defineProps<{ on: ReturnType<typeof useOnRack> }>();
 
 const store = usePiece();
 const pieces = usePieces();
+const sending = useSending();
 const units = useUnits();
 
 const takeBack = (id: string) => () => attempt(() => store.takeBackCare(id));
@@ -93,6 +97,12 @@ const touched = (at: string | null) =>
     await store.reload();
     if (at) say('It is touch-dry. Forecasts learn from it.', () => touched(null));
   });
+
+/** As it is when it is dry: what wet is compared with. */
+const photograph = (file: File) =>
+  attempt(async () => {
+    if (store.piece && (await sending.send(file, store.piece, 'dry'))) say('The photo is at the piece.');
+  });
 </script>
 
 <template>
@@ -112,6 +122,7 @@ const touched = (at: string | null) =>
         It is touch-dry
       </Button>
       <Button v-else type="link" @click="touched(null)">Not touch-dry after all</Button>
+      <TakePicture label="Photograph it dry" :accept="PHOTO_FILES" @taken="photograph" />
     </section>
     <RackRoom v-if="stillMoves || on.life.value?.stage === 'touch-dry'" />
     <section v-if="stillMoves" aria-labelledby="level">

@@ -4,12 +4,13 @@ import type { MeasureStep } from '@icy-ribbon/core/picture';
 import { Button, Progress } from 'ant-design-vue';
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue';
 import { colorUnder } from '../../../drawing/colorUnder.ts';
+import CornerFrame from '../../../drawing/CornerFrame.vue';
+import { CORNER_NAMES } from '../../../drawing/corners.ts';
 import { say } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import ColorsToFind from './ColorsToFind.vue';
-import CornerFrame from './CornerFrame.vue';
 import CornerLens from './CornerLens.vue';
-import { cardAt, cardMiddle, CORNER_NAMES, withHex } from './photoInput.ts';
+import { cardAt, cardMiddle, withHex } from './photoInput.ts';
 import { useMeasuring } from './useMeasuring.ts';
 
 /** Readying a photo for measuring: its corners and its colors; then the measuring itself, away from the page. */
@@ -67,7 +68,10 @@ function pick(place: [number, number]): void {
     <CornerFrame
       v-model:corners="setup.corners"
       v-model:chosen="chosen"
-      :photo="photo"
+      :src="`/api/photos/${photo.id}/image`"
+      alt="The photo to be measured"
+      :width-px="photo.widthPx"
+      :height-px="photo.heightPx"
       :card="card"
       :picking="picking !== null"
       @load="image = $event"

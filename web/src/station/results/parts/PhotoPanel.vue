@@ -5,8 +5,10 @@ import { Button, Checkbox, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
 import HungPhoto from '../../../drawing/HungPhoto.vue';
 import type { DrawnCell } from '../../../drawing/photoOverlay.ts';
+import { PHOTO_FILES } from '../../../field/picture/photoFiles.ts';
 import { useDevices } from '../../../store/devices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { useSending } from '../../../store/sending.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { dateWords, timeWords } from '../../../words/general.ts';
 import MeasurePhoto from './MeasurePhoto.vue';
@@ -25,6 +27,7 @@ const emit = defineEmits<{
 
 const store = usePiece();
 const devices = useDevices();
+const sending = useSending();
 onMounted(devices.ensure);
 const measures = useMeasures();
 const panel = ref<HTMLElement | null>(null);
@@ -98,8 +101,8 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       <div v-else class="none">
         <p>No photo yet</p>
         <p class="soft">
-          Drop a JPEG or PNG here, paste one, or choose a file. It is turned upright, and the place it was
-          taken is stripped.
+          Drop a JPEG, PNG or HEIC here, paste one, or choose a file. It is turned upright, and the place it
+          was taken is stripped.
         </p>
       </div>
     </div>
@@ -146,7 +149,14 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
         Wet against dry
       </Button>
       <Button v-if="shown" type="link" size="small" @click="remove">Delete photo</Button>
+      <a v-if="shown?.original" :href="`/api/photos/${shown.id}/original`" download>The camera’s own file</a>
       <span class="spring"></span>
+      <Checkbox
+        v-model:checked="sending.keepOriginal"
+        title="The file as the camera made it stays on this studio’s machine, with the place and the device it may tell of; backups and exports hold the upright copy alone."
+      >
+        Keep the camera’s file too
+      </Checkbox>
       <span class="soft small" aria-hidden="true">The next photo is</span>
       <RadioGroup v-model:value="state" name="photo-state" size="small" aria-label="The next photo is">
         <RadioButton v-for="each in PHOTO_STATES" :key="each" :value="each">{{ each }}</RadioButton>
@@ -155,7 +165,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
         ref="chooser"
         class="visually-hidden"
         type="file"
-        accept="image/jpeg,image/png"
+        :accept="PHOTO_FILES"
         multiple
         tabindex="-1"
         aria-label="Photo files"

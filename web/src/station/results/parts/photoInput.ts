@@ -32,22 +32,6 @@ export type ReadySetup = PhotoSetup & { corners: Measurement['corners'] };
 export const isReady = (setup: PhotoSetup): setup is ReadySetup =>
   setup.corners !== null && setup.palette.length >= 2;
 
-export const CORNER_NAMES = ['top left', 'top right', 'bottom right', 'bottom left'] as const;
-
-const STEPS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
-
-/** How far a key moves a corner, in pixels of the photo: one, or ten with Shift. */
-export function cornerStep(key: string, isFar: boolean): readonly [number, number] | undefined {
-  const step = STEPS[key];
-  const far = isFar ? 10 : 1;
-  return step && [far * step[0], far * step[1]];
-}
-
 /** A further color to look for, to be clicked in the photo; the first one is taken for the base. */
 export function withColor(setup: PhotoSetup): PhotoSetup {
   const taken = new Set(setup.palette.map(({ name }) => name));

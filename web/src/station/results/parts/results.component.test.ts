@@ -1,10 +1,9 @@
 /** @jest-environment jsdom */
-import type { Photo } from '@icy-ribbon/contract';
 import { mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { nextTick } from 'vue';
 import ColorsToFind from './ColorsToFind.vue';
-import CornerFrame from './CornerFrame.vue';
+import CornerFrame from '../../../drawing/CornerFrame.vue';
 import type { PhotoSetup } from './photoInput.ts';
 import PourMark from './PourMark.vue';
 
@@ -63,7 +62,7 @@ describe('the corners on the photo', () => {
   const frame = () =>
     mount(CornerFrame, {
       props: {
-        photo: { id: 'p', widthPx: 100, heightPx: 80 } as Photo,
+        ...{ src: '/picture', alt: 'A picture', widthPx: 100, heightPx: 80 },
         card: null,
         picking: false,
         corners: setup().corners,

@@ -7,12 +7,14 @@ import { call } from '../../../api/client.ts';
 import { say, sayProblem } from '../../../notice/notices.ts';
 import { attempt, useTask } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { useSending } from '../../../store/sending.ts';
 import { photoWorker } from '../../../worker/photo.ts';
 import { inputOf, isReady, setupOf } from './photoInput.ts';
 
 /** The photos of the open piece: the one that is shown, what was measured on it, and what is done to them. */
 export function usePhotos() {
   const store = usePiece();
+  const sending = useSending();
   const { busy, run } = useTask();
   const comparing = useTask();
   const chosenId = ref<string | null>(null);
@@ -50,7 +52,9 @@ export function usePhotos() {
 
   const attach = (files: readonly File[] | null) =>
     run(async () => {
-      for (const file of files ?? []) await store.attachPhoto(file, state.value);
+      for (const file of files ?? []) {
+        if (store.piece) await sending.send(file, store.piece, state.value);
+      }
       chosenId.value = null;
     });
 

@@ -17,6 +17,7 @@ import { copyOf, useRecipes } from '../../../store/recipes.ts';
 import { useSetDraft } from '../../../store/setDraft.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { colorWorker } from '../../../worker/color.ts';
+import ColorFromPicture from './ColorFromPicture.vue';
 
 const ANSWERS = 6;
 /** A saved color is mixed by the measured Dutch recipe until another is chosen for it. */
@@ -72,22 +73,6 @@ function nearness(de2000: number): string {
   return de2000 < 6 ? 'near' : 'another color';
 }
 
-/** Takes a color from a picture: the mean of its middle. */
-async function fromPhoto(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0];
-  if (!file) return;
-  await attempt(async () => {
-    const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
-    const canvas = document.createElement('canvas');
-    canvas.width = canvas.height = 1;
-    const context = canvas.getContext('2d')!;
-    const side = Math.min(bitmap.width, bitmap.height) / 10;
-    context.drawImage(bitmap, (bitmap.width - side) / 2, (bitmap.height - side) / 2, side, side, 0, 0, 1, 1);
-    const [red = 0, green = 0, blue = 0] = context.getImageData(0, 0, 1, 1).data;
-    target.value = `#${[red, green, blue].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
-  });
-}
-
 /** The mix becomes a color cup of the piece in hand: its paints wait at Mix with their parts. */
 async function mixIt(answer: ColorMatch): Promise<void> {
   const pieceId = piece.piece?.id;
@@ -121,8 +106,6 @@ async function save(answer: ColorMatch): Promise<void> {
     say(`"${name}" is among your recipes: choose it at Mix, and its paints are there.`);
   });
 }
-
-const photo = ref<HTMLInputElement | null>(null);
 </script>
 
 <template>
@@ -134,17 +117,8 @@ const photo = ref<HTMLInputElement | null>(null);
         :error="isColor ? undefined : 'Write a color like #6b8f8a.'"
         @update:model-value="target = $event ?? ''"
       />
+      <ColorFromPicture @found="target = $event" />
       <div class="from">
-        <Button @click="photo?.click()">From the middle of a photo</Button>
-        <input
-          ref="photo"
-          class="visually-hidden"
-          type="file"
-          accept="image/*"
-          tabindex="-1"
-          aria-label="Photo of the color"
-          @change="fromPhoto"
-        />
         <Button
           v-for="cup in piece.cups"
           :key="cup.mix.id"

@@ -1,72 +1,66 @@
 <script setup lang="ts">
-import type { RaceWarning } from '@icy-ribbon/core/picture';
 import { useStorage } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
-import { computed, nextTick, ref, shallowRef, useTemplateRef, watch } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
+import FromAbove from '../../../field/picture/FromAbove.vue';
+import PictureCorners from '../../../field/picture/PictureCorners.vue';
+import TakePicture from '../../../field/picture/TakePicture.vue';
+import { usePicture } from '../../../field/picture/usePicture.ts';
 import QuantityField from '../../../field/QuantityField.vue';
-import { useTask } from '../../../notice/useTask.ts';
 import { useUnits } from '../../../store/units.ts';
 import { photoWorker } from '../../../worker/photo.ts';
 import type { RaceReport } from '../../../worker/photo.worker.ts';
 import { plain } from '../../../worker/plain.ts';
-import type { Lane } from './race.ts';
+import type { Lane, RunLength } from './race.ts';
 
 /** A race read off one picture of the card, laid flat again: no stopwatch, no keys. */
 const props = defineProps<{ lanes: readonly Lane[] }>();
-const emit = defineEmits<{ found: [lengthsMm: Readonly<Record<string, number>>] }>();
+const emit = defineEmits<{ found: [lengths: Readonly<Record<string, RunLength>>] }>();
 const units = useUnits();
-const { busy, run } = useTask();
+const { busy, run, file, src, size, corners, isUnsure, take } = usePicture();
 
 const widthMm = useStorage<number | null>('icy-ribbon.race-card-width', 150);
 const heightMm = useStorage<number | null>('icy-ribbon.race-card-height', 200);
+const startLineMm = useStorage<number | null>('icy-ribbon.race-card-start', 20);
 /** Clear liquids show on no picture: their lanes are typed. */
 const painted = computed(() => props.lanes.filter(({ mixId }) => mixId !== null));
 const report = shallowRef<RaceReport | null>(null);
-const canvas = useTemplateRef<HTMLCanvasElement>('canvas');
-const input = ref<HTMLInputElement | null>(null);
+const isMoving = ref(false);
 
-async function read(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0];
-  // The same picture may be read again, with another size.
-  if (input.value) input.value.value = '';
-  if (!file || widthMm.value === null || heightMm.value === null) return;
-  const card = {
-    ...{ widthMm: widthMm.value, heightMm: heightMm.value },
+async function choose(given: File): Promise<void> {
+  report.value = null;
+  await take(given);
+  isMoving.value = isUnsure.value;
+  if (!isUnsure.value) await read();
+}
+
+async function read(): Promise<void> {
+  const picture = file.value;
+  if (!picture || !corners.value || !widthMm.value || !heightMm.value || !startLineMm.value) return;
+  const input = {
+    ...{ widthMm: widthMm.value, heightMm: heightMm.value, startLineMm: startLineMm.value },
+    corners: corners.value,
     lanes: painted.value.map(({ key, colorHex }) => ({ key, hex: colorHex })),
   };
-  report.value = null;
-  await run(async () => {
-    report.value = await photoWorker().race(file, plain(card));
-    emit(
-      'found',
-      Object.fromEntries(report.value.race.lanes.map(({ key, lengthMm }) => [key, round(lengthMm)])),
-    );
-  });
+  const found = await run(() => photoWorker().race(picture, plain(input)));
+  report.value = found ?? null;
+  // What could not be read may be read with other corners.
+  isMoving.value = !found;
+  if (found) emit('found', lengthsIn(found));
 }
-const round = (mm: number) => Math.round(10 * mm) / 10;
 
-watch(report, async (found) => {
-  if (!found) return;
-  await nextTick();
-  if (!canvas.value) return;
-  canvas.value.width = found.picture.width;
-  canvas.value.height = found.picture.height;
-  canvas.value.getContext('2d')?.putImageData(found.picture, 0, 0);
-});
+/** What a highlight hides is not taken for read. */
+function lengthsIn({ race }: RaceReport): Record<string, RunLength> {
+  const sure = race.lanes.filter(({ isGlared }) => !isGlared);
+  return Object.fromEntries(
+    sure.map(({ key, lengthMm, sdMm }) => [key, { mm: Math.round(10 * lengthMm) / 10, sdMm }]),
+  );
+}
 
-const WORDS: Readonly<Record<RaceWarning, string>> = {
-  lanes: 'There is more paint on the card than lanes: the longest were taken.',
-  alike: 'Some colors look alike: see whether each lane has its own cup, and type what is wrong.',
-  cut: 'A lane runs into the edge of the card: it may have run on. Stop it sooner.',
-  short: 'A lane is hardly longer than wide: let it run longer.',
-  soft: 'The card is small in this picture: go closer for surer lengths.',
-};
 const named = computed(() =>
-  (report.value?.race.lanes ?? []).map((lane) => ({
-    ...lane,
-    name: props.lanes.find(({ key }) => key === lane.key)?.name ?? '',
-  })),
+  (report.value?.race.lanes ?? []).map((lane) => ({ ...lane, name: nameOf(lane.key) })),
 );
+const nameOf = (key: string) => props.lanes.find((lane) => lane.key === key)?.name ?? '';
 </script>
 
 <template>
@@ -78,23 +72,37 @@ const named = computed(() =>
     <div class="fields">
       <QuantityField v-model="widthMm" label="Width of the card" quantity="length" />
       <QuantityField v-model="heightMm" label="Height of the card" quantity="length" />
+      <QuantityField v-model="startLineMm" label="Start line below its top" quantity="length" />
     </div>
-    <input ref="input" type="file" accept="image/jpeg,image/png" hidden @change="read" />
-    <Button :loading="busy" :disabled="painted.length < 2" @click="input?.click()"
-      >Picture of the card</Button
-    >
-    <figure v-if="report">
-      <div class="seen">
-        <canvas ref="canvas" role="img" aria-label="The card as it was read"></canvas>
-        <svg :viewBox="`0 0 ${widthMm} ${heightMm}`" aria-hidden="true">
-          <g v-for="(lane, index) in named" :key="lane.key">
-            <line :x1="lane.from[0]" :y1="lane.from[1]" :x2="lane.to[0]" :y2="lane.to[1]" class="length" />
-            <text :x="lane.from[0]" :y="lane.from[1] - 3" text-anchor="middle" font-size="10">
-              {{ index + 1 }}
-            </text>
-          </g>
-        </svg>
-      </div>
+    <div class="fields">
+      <TakePicture label="Picture of the card" :busy="busy" :disabled="painted.length < 2" @taken="choose" />
+      <Button v-if="report && !isMoving" @click="isMoving = true">Move the corners</Button>
+    </div>
+    <PictureCorners
+      v-if="isMoving && file"
+      v-model:corners="corners"
+      what="card"
+      :src="src"
+      :size="size"
+      :is-unsure="isUnsure"
+      :busy="busy"
+      @read="read"
+    />
+    <figure v-else-if="report && widthMm && heightMm">
+      <FromAbove
+        :picture="report.picture"
+        :width-mm="widthMm"
+        :height-mm="heightMm"
+        label="The card as it was read"
+      >
+        <g v-for="(lane, index) in named" :key="lane.key">
+          <line :x1="lane.from[0]" :y1="lane.from[1]" :x2="lane.to[0]" :y2="lane.to[1]" class="edge" />
+          <line :x1="lane.from[0]" :y1="lane.from[1]" :x2="lane.to[0]" :y2="lane.to[1]" class="length" />
+          <text :x="lane.from[0]" :y="lane.from[1] - 8" text-anchor="middle" font-size="10">
+            {{ index + 1 }}
+          </text>
+        </g>
+      </FromAbove>
       <figcaption>
         <ol>
           <li v-for="lane in named" :key="lane.key">
@@ -103,7 +111,9 @@ const named = computed(() =>
             <span class="soft"> ± {{ units.show('depth', 1.645 * lane.sdMm) }}</span>
           </li>
         </ol>
-        <p v-for="warning in report.race.warnings" :key="warning" class="look">{{ WORDS[warning] }}</p>
+        <p v-for="warning in report.race.warnings" :key="warning.code + warning.lane" class="look">
+          <strong v-if="warning.lane">{{ nameOf(warning.lane) }}:</strong> {{ warning.message }}
+        </p>
       </figcaption>
     </figure>
   </section>
@@ -113,7 +123,6 @@ const named = computed(() =>
 .picture {
   display: grid;
   gap: 8px;
-  justify-items: start;
 }
 
 .fields {
@@ -127,22 +136,6 @@ figure {
   grid-template-columns: minmax(0, 180px) minmax(0, 1fr);
   gap: 12px;
   margin: 0;
-}
-
-.seen {
-  position: relative;
-}
-
-canvas {
-  display: block;
-  width: 100%;
-}
-
-svg {
-  position: absolute;
-  inset: 0;
-  width: 100%;
-  height: 100%;
 }
 
 .edge {

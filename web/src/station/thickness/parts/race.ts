@@ -15,6 +15,11 @@ export interface Lane {
 }
 
 export type RaceBy = 'time' | 'length';
+/** A run length that was read off a picture, and one standard deviation of it, mm. */
+export interface RunLength {
+  readonly mm: number;
+  readonly sdMm: number;
+}
 /** Seconds to the line or millimeters run, by the lane's key. */
 type Results = Readonly<Record<string, number>>;
 
@@ -24,6 +29,8 @@ export function useRace() {
   const running = ref(false);
   const elapsed = ref(0);
   const results = ref<Record<string, number>>({});
+  /** How unsure lengths are that were read off a picture; none of what was typed or dragged. */
+  const spreads = ref<Record<string, number>>({});
   const order = ref<string[]>([]);
   let startedAt = 0;
   let frame = 0;
@@ -69,6 +76,7 @@ export function useRace() {
     cancelAnimationFrame(frame);
     elapsed.value = 0;
     results.value = {};
+    spreads.value = {};
     order.value = [];
   }
 
@@ -76,17 +84,31 @@ export function useRace() {
     const { [key]: gone, ...rest } = results.value;
     void gone;
     results.value = value === null || value <= 0 ? rest : { ...rest, [key]: value };
+    const { [key]: unsure, ...others } = spreads.value;
+    void unsure;
+    spreads.value = others;
+  }
+
+  /** Takes over what a picture says. */
+  function takeLengths(found: Readonly<Record<string, RunLength>>): void {
+    for (const [key, { mm, sdMm }] of Object.entries(found)) {
+      setResult(key, mm);
+      spreads.value = { ...spreads.value, [key]: sdMm };
+    }
   }
 
   onBeforeUnmount(() => cancelAnimationFrame(frame));
   const finished = computed(() => !running.value && Object.keys(results.value).length > 0);
-  return { by, running, elapsed, results, finished, start, stop, undo, reset, setResult };
+  return {
+    ...{ by, running, elapsed, results, spreads, finished },
+    ...{ start, stop, undo, reset, setResult, takeLengths },
+  };
 }
 
 /** The lanes that ran, as readings of one race. */
 export function raceReadings(
   lanes: readonly Lane[],
-  race: { readonly by: RaceBy; readonly results: Results },
+  race: { readonly by: RaceBy; readonly results: Results; readonly spreads?: Results },
   about: {
     readonly temperatureC: number | null;
     readonly card: Calibrated | null;
@@ -105,6 +127,7 @@ export function raceReadings(
         kind: 'race',
         by: race.by,
         value: race.results[lane.key]!,
+        ...(race.by === 'length' && { sdMm: race.spreads?.[lane.key] }),
         liquid: lane.liquid,
         card: race.by === 'time' ? about.card : null,
       },

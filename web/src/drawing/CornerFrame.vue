@@ -1,37 +1,37 @@
 <script setup lang="ts">
-import type { Photo } from '@icy-ribbon/contract';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { CORNER_NAMES, cornerStep, type PhotoSetup } from './photoInput.ts';
+import { CORNER_NAMES, cornerStep, type FrameCorners } from './corners.ts';
 
-/** The photo with the support's corners, to be pulled or moved by the arrow keys. */
+/** A picture with the corners of what it shows, to be pulled or moved by the arrow keys. */
 const props = defineProps<{
-  photo: Photo;
-  /** Where the gray card is in the photo. */
-  card: readonly [number, number] | null;
-  /** Whether a click in the photo is wanted. */
-  picking: boolean;
+  src: string;
+  alt: string;
+  widthPx: number;
+  heightPx: number;
+  /** A place that was clicked: the gray card, say. */
+  card?: readonly [number, number] | null;
+  /** Whether a click in the picture is wanted. */
+  picking?: boolean;
 }>();
 const emit = defineEmits<{ load: [image: HTMLImageElement]; pick: [place: [number, number]] }>();
-const corners = defineModel<PhotoSetup['corners']>('corners', { required: true });
+const corners = defineModel<FrameCorners | null>('corners', { required: true });
 /** The number of the corner that was touched last. */
-const chosen = defineModel<number>('chosen', { required: true });
+const chosen = defineModel<number>('chosen', { default: 0 });
 
 const dragging = ref(false);
 const box = ref<HTMLElement | null>(null);
 const image = ref<HTMLImageElement | null>(null);
 const { width, height } = useElementSize(box);
-const scale = computed(() =>
-  Math.min(width.value / props.photo.widthPx || 1, height.value / props.photo.heightPx || 1),
-);
+const scale = computed(() => Math.min(width.value / props.widthPx || 1, height.value / props.heightPx || 1));
 const quad = computed(() => corners.value?.map((corner) => corner.join(',')).join(' '));
 
 function placeOf(event: MouseEvent): [number, number] {
   const frame = image.value!.getBoundingClientRect();
   const clamp = (value: number, most: number) => Math.min(most, Math.max(0, value));
   return [
-    clamp((event.clientX - frame.left) / scale.value, props.photo.widthPx),
-    clamp((event.clientY - frame.top) / scale.value, props.photo.heightPx),
+    clamp((event.clientX - frame.left) / scale.value, props.widthPx),
+    clamp((event.clientY - frame.top) / scale.value, props.heightPx),
   ];
 }
 
@@ -64,17 +64,11 @@ function nudge(index: number, event: KeyboardEvent): void {
     <div
       class="frame"
       :class="{ picking }"
-      :style="{ width: `${photo.widthPx * scale}px`, height: `${photo.heightPx * scale}px` }"
+      :style="{ width: `${widthPx * scale}px`, height: `${heightPx * scale}px` }"
       @click="picking && emit('pick', placeOf($event))"
     >
-      <img
-        ref="image"
-        :src="`/api/photos/${photo.id}/image`"
-        alt="The photo to be measured"
-        draggable="false"
-        @load="image && emit('load', image)"
-      />
-      <svg v-if="corners" :viewBox="`0 0 ${photo.widthPx} ${photo.heightPx}`">
+      <img ref="image" :src="src" :alt="alt" draggable="false" @load="image && emit('load', image)" />
+      <svg v-if="corners" :viewBox="`0 0 ${widthPx} ${heightPx}`">
         <polygon :points="quad" class="halo" />
         <polygon :points="quad" class="quad" />
         <g v-if="card" class="card">

@@ -1,0 +1,82 @@
+import { photoSchema, problemSchema, TAB_HEADER, UPLOADS_PATH, type Photo } from '@icy-ribbon/contract';
+import { reportAway, reportBack } from './connection.ts';
+import { ApiProblem } from './problem.ts';
+import { tabId } from './tab.ts';
+
+export interface SendOptions {
+  /** Where it was begun before; null when it was not. */
+  readonly url: string | null;
+  readonly onUrl: (url: string) => void;
+  /** How much of it the server has, 0 to 1. */
+  readonly onShare: (share: number) => void;
+  readonly signal: AbortSignal;
+}
+
+const RETRY_MS = [500, 1000, 2000, 4000, 8000, 8000];
+
+/**
+ * Sends a photo in pieces; after a broken line it goes on where it stopped.
+ *
+ * @returns the photo as it was kept; null when it was called off
+ * @throws ApiProblem when the server will not take it; with status 0 when it cannot be reached
+ */
+export async function sendInPieces(
+  file: Blob,
+  fields: Readonly<Record<string, string>>,
+  { url, onUrl, onShare, signal }: SendOptions,
+): Promise<Photo | null> {
+  const { Upload, DetailedError } = await import('tus-js-client');
+  return new Promise((resolve, reject) => {
+    const upload = new Upload(file, {
+      endpoint: UPLOADS_PATH,
+      uploadUrl: url,
+      metadata: { ...fields },
+      headers: { [TAB_HEADER]: tabId() },
+      retryDelays: RETRY_MS,
+      // What is kept to go on with is kept by the caller, with the file itself.
+      storeFingerprintForResuming: false,
+      onUploadUrlAvailable: () => upload.url && onUrl(upload.url),
+      onProgress: (sent, total) => {
+        reportBack();
+        onShare(total ? sent / total : 0);
+      },
+      onShouldRetry: (error) => {
+        const status = error.originalResponse?.getStatus() ?? 0;
+        if (status === 0) reportAway();
+        return status === 0 || status >= 500 || status === 409 || status === 423;
+      },
+      onError: (error) =>
+        reject(problemOf(error instanceof DetailedError ? error.originalResponse?.getBody() : undefined)),
+      onSuccess: ({ lastResponse }) => {
+        const photo = photoSchema.safeParse(jsonOf(lastResponse.getBody()));
+        if (photo.success) resolve(photo.data);
+        else reject(problemOf(undefined));
+      },
+    });
+    signal.addEventListener('abort', () => {
+      void upload.abort();
+      resolve(null);
+    });
+    if (!signal.aborted) upload.start();
+  });
+}
+
+function jsonOf(text: string | undefined): unknown {
+  try {
+    return text ? (JSON.parse(text) as unknown) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+function problemOf(body: string | undefined): ApiProblem {
+  const problem = problemSchema.safeParse(jsonOf(body));
+  return new ApiProblem(
+    problem.data ?? {
+      type: 'about:blank',
+      title: 'The photo waits',
+      status: 0,
+      detail: 'The photo could not be sent yet. It is kept here and goes on by itself.',
+    },
+  );
+}

@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { refDebounced } from '@vueuse/core';
+import { Button, Progress } from 'ant-design-vue';
+import { computed, onMounted } from 'vue';
+import { sayProblem } from '../notice/notices.ts';
+import { useSending } from '../store/sending.ts';
+
+/** Photos on their way, told of on every page as soon as one takes a while. */
+const sending = useSending();
+onMounted(() => sending.resume(sayProblem));
+
+/** What is through in a moment is not told of. */
+const LONG_MS = 900;
+const ids = computed(() => [...sending.underway.keys()]);
+const long = refDebounced(ids, LONG_MS);
+const shown = computed(() => [...sending.underway.values()].filter(({ id }) => long.value.includes(id)));
+</script>
+
+<template>
+  <div v-for="{ id, pieceName, share, waits } in shown" :key="id" class="sending" role="status">
+    <span>
+      Photo of {{ pieceName }}:
+      {{ waits ? 'it waits here and goes on by itself' : `${Math.round(100 * share)} % sent` }}
+    </span>
+    <Progress :percent="Math.round(100 * share)" :show-info="false" size="small" />
+    <Button size="small" @click="sending.stop(id)">Do not send it</Button>
+  </div>
+</template>
+
+<style scoped>
+.sending {
+  display: grid;
+  grid-template-columns: auto minmax(60px, 240px) auto;
+  align-items: center;
+  justify-content: start;
+  gap: 12px;
+  padding: 6px 24px;
+  border-bottom: 1px solid var(--rule);
+  background: var(--bench);
+}
+
+@media (width < 600px) {
+  .sending {
+    grid-template-columns: minmax(0, 1fr) auto;
+    padding: 6px 16px;
+  }
+}
+</style>

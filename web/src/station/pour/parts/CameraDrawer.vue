@@ -1,0 +1,238 @@
+<script setup lang="ts">
+import { useStorage } from '@vueuse/core';
+import { Button, Drawer, RadioButton, RadioGroup } from 'ant-design-vue';
+import { computed, ref, shallowRef, watch } from 'vue';
+import ColorField from '../../../field/ColorField.vue';
+import FromAbove from '../../../field/picture/FromAbove.vue';
+import PictureCorners from '../../../field/picture/PictureCorners.vue';
+import TakePicture from '../../../field/picture/TakePicture.vue';
+import { usePicture } from '../../../field/picture/usePicture.ts';
+import { say } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
+import { usePiece } from '../../../store/piece/piece.ts';
+import { useSending } from '../../../store/sending.ts';
+import { COAT_AREAS } from '../../../theme/tokens.ts';
+import { coverWords, puddleWords } from '../../../words/camera.ts';
+import { useMeasures } from '../../../words/useMeasures.ts';
+import { photoWorker } from '../../../worker/photo.ts';
+import type { CoverReport, PuddlesReport } from '../../../worker/photo.worker.ts';
+import { plain } from '../../../worker/plain.ts';
+
+/** The phone as an instrument beside the pour: whether the base covers, how even small stacks are; and the photo itself. */
+const open = defineModel<boolean>('open', { required: true });
+
+const store = usePiece();
+const sending = useSending();
+const measures = useMeasures();
+const { busy, run, file, src, size, corners, isUnsure, take, drop } = usePicture(
+  () => store.piece?.support.shape ?? 'rectangle',
+);
+
+type Question = 'cover' | 'even';
+const question = ref<Question>('cover');
+const PRIMED = '#f2f0ea';
+const baseHex = ref<string | null>(null);
+const groundHex = useStorage<string | null>('icy-ribbon.bare-ground', PRIMED);
+watch(
+  () => store.paints.find(({ mix }) => mix.role === 'base')?.colorHex,
+  (hex) => (baseHex.value = hex ?? null),
+  { immediate: true },
+);
+const cover = shallowRef<CoverReport | null>(null);
+const puddles = shallowRef<PuddlesReport | null>(null);
+const isMoving = ref(false);
+const isKept = ref(false);
+const support = computed(() => store.piece!.support);
+
+async function choose(given: File): Promise<void> {
+  forget();
+  isKept.value = false;
+  await take(given);
+  isMoving.value = isUnsure.value;
+  if (!isUnsure.value) await read();
+}
+
+function forget(): void {
+  cover.value = null;
+  puddles.value = null;
+}
+
+async function read(): Promise<void> {
+  const picture = file.value;
+  if (!picture || !corners.value) return;
+  const { widthMm, heightMm, shape } = support.value;
+  const input = { corners: corners.value, widthMm, heightMm, shape };
+  const done = await run(async () => {
+    if (question.value === 'even') puddles.value = await photoWorker().puddles(picture, plain(input));
+    else if (baseHex.value && groundHex.value) {
+      const colors = { coatHex: baseHex.value, groundHex: groundHex.value };
+      cover.value = await photoWorker().cover(picture, plain({ ...input, ...colors }));
+    }
+    return true;
+  });
+  isMoving.value = !done;
+}
+watch([question, baseHex, groundHex], () => {
+  forget();
+  if (!isMoving.value) void read();
+});
+
+const marks = computed(() => {
+  const found = cover.value?.cover;
+  if (!found) return null;
+  const image = new ImageData(found.width, found.height);
+  found.marks.forEach((mark, at) => {
+    if (mark > 0) image.data.set(COAT_AREAS[mark - 1]!, 4 * at);
+  });
+  return image;
+});
+const shown = computed(() => (question.value === 'cover' ? cover.value : puddles.value));
+const words = computed(() => {
+  if (question.value === 'cover') return cover.value ? coverWords(cover.value.cover, measures.value) : [];
+  return puddles.value ? puddleWords(puddles.value.puddles, measures.value) : [];
+});
+const warnings = computed(() =>
+  question.value === 'cover' ? (cover.value?.cover.warnings ?? []) : (puddles.value?.puddles.warnings ?? []),
+);
+
+const keep = () =>
+  attempt(async () => {
+    if (!file.value || !store.piece) return;
+    isKept.value = true;
+    if (await sending.send(file.value, store.piece, 'wet')) say('The photo is at the piece.');
+  });
+
+function close(): void {
+  open.value = false;
+  forget();
+  drop();
+}
+</script>
+
+<template>
+  <Drawer :open="open" title="Camera" placement="right" :width="'min(620px, 100vw)'" @close="close">
+    <div class="camera">
+      <p class="soft">
+        Take the support from above, all four corners on a table of another shade. The picture is read here;
+        it goes nowhere unless you keep it.
+      </p>
+      <div class="row">
+        <TakePicture label="Take a picture" primary :busy="busy" @taken="choose" />
+        <Button v-if="file" :disabled="isKept" @click="keep">
+          {{ isKept ? 'Kept at the piece' : 'Keep it at the piece' }}
+        </Button>
+        <Button v-if="shown && !isMoving" @click="isMoving = true">Move the corners</Button>
+      </div>
+      <RadioGroup v-model:value="question" name="camera-question" class="views" aria-label="What to look for">
+        <RadioButton value="cover">Is it covered?</RadioButton>
+        <RadioButton value="even">How even are the puddles?</RadioButton>
+      </RadioGroup>
+      <div v-if="question === 'cover'" class="row">
+        <ColorField v-model="baseHex" label="The base, wet" />
+        <ColorField v-model="groundHex" label="The bare ground" />
+      </div>
+      <PictureCorners
+        v-if="isMoving && file"
+        v-model:corners="corners"
+        what="support"
+        :src="src"
+        :size="size"
+        :is-unsure="isUnsure"
+        :busy="busy"
+        @read="read"
+      />
+      <template v-else-if="shown">
+        <p v-for="each in words" :key="each" class="said">{{ each }}</p>
+        <p v-for="warning in warnings" :key="warning.code" class="look">{{ warning.message }}</p>
+        <FromAbove
+          :picture="shown.picture"
+          :width-mm="support.widthMm"
+          :height-mm="support.heightMm"
+          :marks="question === 'cover' ? marks : null"
+          :label="question === 'cover' ? 'The base as it was seen' : 'The puddles as they were seen'"
+        >
+          <template v-if="question === 'cover'">
+            <g v-for="(spot, index) in cover?.cover.spots.slice(0, 40)" :key="index">
+              <circle
+                v-for="line in ['edge', 'line']"
+                :key="line"
+                :class="line"
+                :cx="spot.x * support.widthMm"
+                :cy="spot.y * support.heightMm"
+                :r="Math.sqrt(spot.areaMm2 / Math.PI) + 4"
+              />
+            </g>
+          </template>
+          <g v-for="(puddle, index) in question === 'even' ? puddles?.puddles.puddles : []" :key="index">
+            <circle
+              v-for="line in ['edge', 'line']"
+              :key="line"
+              :class="line"
+              :cx="puddle.x"
+              :cy="puddle.y"
+              :r="puddle.diameterMm / 2"
+            />
+            <text :x="puddle.x" :y="puddle.y" text-anchor="middle" dominant-baseline="central">
+              {{ index + 1 }}
+            </text>
+          </g>
+        </FromAbove>
+        <table v-if="question === 'even' && puddles" class="rows">
+          <thead>
+            <tr>
+              <th scope="col">Puddle</th>
+              <th scope="col">Across</th>
+              <th scope="col">To the next</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(puddle, index) in puddles.puddles.puddles" :key="index">
+              <th scope="row">{{ index + 1 }}</th>
+              <td class="numeral">{{ measures.depth(puddle.diameterMm, 3) }}</td>
+              <td class="numeral">{{ puddle.gapMm === null ? '' : measures.depth(puddle.gapMm, 2) }}</td>
+            </tr>
+          </tbody>
+        </table>
+      </template>
+    </div>
+  </Drawer>
+</template>
+
+<style scoped>
+.camera {
+  display: grid;
+  gap: 12px;
+}
+
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+
+.said {
+  margin: 0;
+  font-size: var(--type-lead);
+}
+
+.edge,
+.line {
+  fill: none;
+  stroke: var(--photo-edge);
+  stroke-width: 3.5px;
+  vector-effect: non-scaling-stroke;
+}
+
+.line {
+  stroke: var(--photo-line);
+  stroke-width: 1.5px;
+}
+
+text {
+  font-size: 9px;
+  fill: var(--photo-line);
+  stroke: var(--photo-edge);
+  stroke-width: 2px;
+  paint-order: stroke;
+}
+</style>
