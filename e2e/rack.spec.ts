@@ -60,6 +60,9 @@ test('a piece dries, is coated at the scale, labeled, priced and shown', async (
   await page.getByRole('link', { name: /^Quiet brass, ready for a top coat/ }).click();
   await press(page, 'stayed');
   await expect(page.getByRole('button', { name: 'stayed' })).toHaveAttribute('aria-pressed', 'true');
+  // As a phone packs it.
+  await page.locator('.take input[type=file]').setInputFiles('server/src/photo/fixtures/four-fields.heic');
+  await expect(page.getByText('The photo is at the piece.')).toBeVisible();
   await page.getByRole('link', { name: 'Top coat', exact: true }).click();
   await page.getByLabel('A still holds').fill('1000');
   await press(page, 'At the scale');

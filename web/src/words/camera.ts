@@ -40,7 +40,7 @@ export function coverWords(
       ? [`The ground shimmers through on ${percent(thinShare)} more: spread a little over it.`]
       : [];
   if (!largest) return ['It is covered: no bare spot is larger than a millimeter.', ...thin];
-  const across = depth(2 * Math.sqrt(largest.areaMm2 / Math.PI), 2);
+  const across = depth(2 * Math.sqrt(largest.areaMm2 / Math.PI), 0);
   const count = spots.length === 1 ? 'one spot' : `${spots.length} spots`;
   return [
     `Bare on ${percent(bareShare)} (±\u00a0${percent(NINE_IN_TEN * bareSd)}): ${count}, the largest ${across} across.`,
@@ -58,7 +58,7 @@ export function puddleWords(
 ): string[] {
   const sorted = puddles.map(({ diameterMm }) => diameterMm).sort((a, b) => a - b);
   const usual = sorted[sorted.length >> 1] ?? 0;
-  const where = shape === 'ring' ? 'in a ring, told from the left around by the clock' : 'in a row';
+  const where = shape === 'ring' ? 'in a ring, numbered by the clock' : 'in a row';
   const sizes =
     sizeSpread !== null && sizeSpread < EVEN
       ? `Their sizes are even (they vary by ${percent(sizeSpread)})`
@@ -66,10 +66,10 @@ export function puddleWords(
   const gaps = gapSpread === null ? '' : `, the gaps between them by ${percent(gapSpread)}`;
   const said = odd.map((at) => {
     const { diameterMm } = puddles[at]!;
-    return `the ${ordinal(at + 1)} is ${diameterMm > usual ? 'large' : 'small'} (${depth(diameterMm, 2)})`;
+    return `the ${ordinal(at + 1)} is ${diameterMm > usual ? 'large' : 'small'} (${depth(diameterMm, 0)})`;
   });
   return [
     `${puddles.length} puddles ${where}. ${sizes}${gaps}.`,
-    ...(said.length > 0 ? [`The usual one is ${depth(usual, 2)} across; ${namesListed(said)}.`] : []),
+    ...(said.length > 0 ? [`The usual one is ${depth(usual, 0)} across; ${namesListed(said)}.`] : []),
   ];
 }

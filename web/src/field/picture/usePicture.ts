@@ -5,7 +5,21 @@ import { photoWorker } from '../../worker/photo.ts';
 
 /** A picture that was chosen to be read, and the corners of what it shows. */
 export function usePicture(shape: () => 'rectangle' | 'round' = () => 'rectangle') {
-  const { busy, run } = useTask();
+  /** Why it could not be read, and what to do. */
+  const trouble = ref<string | null>(null);
+  const { busy, run: runTask } = useTask((error) => {
+    trouble.value = error instanceof Error ? error.message : String(error);
+  });
+  let turn: Promise<unknown> = Promise.resolve();
+  /** One after the other: what is asked meanwhile is not lost. */
+  function run<Result>(work: () => Promise<Result>): Promise<Result | undefined> {
+    const mine = turn.then(() => {
+      trouble.value = null;
+      return runTask(work);
+    });
+    turn = mine;
+    return mine;
+  }
   const file = shallowRef<File | null>(null);
   const src = ref('');
   const size = ref({ widthPx: 1, heightPx: 1 });
@@ -33,5 +47,5 @@ export function usePicture(shape: () => 'rectangle' | 'round' = () => 'rectangle
   }
   onBeforeUnmount(drop);
 
-  return { busy, run, file, src, size, corners, isUnsure, take, drop };
+  return { busy, run, trouble, file, src, size, corners, isUnsure, take, drop };
 }

@@ -24,7 +24,7 @@ const open = defineModel<boolean>('open', { required: true });
 const store = usePiece();
 const sending = useSending();
 const measures = useMeasures();
-const { busy, run, file, src, size, corners, isUnsure, take, drop } = usePicture(
+const { busy, run, trouble, file, src, size, corners, isUnsure, take, drop } = usePicture(
   () => store.piece?.support.shape ?? 'rectangle',
 );
 
@@ -70,7 +70,7 @@ async function read(): Promise<void> {
     }
     return true;
   });
-  isMoving.value = !done;
+  if (done) isMoving.value = false;
 }
 watch([question, baseHex, groundHex], () => {
   forget();
@@ -111,7 +111,7 @@ function close(): void {
 
 <template>
   <Drawer :open="open" title="Camera" placement="right" :width="'min(620px, 100vw)'" @close="close">
-    <div class="camera">
+    <section class="camera" aria-label="Camera">
       <p class="soft">
         Take the support from above, all four corners on a table of another shade. The picture is read here;
         it goes nowhere unless you keep it.
@@ -121,7 +121,7 @@ function close(): void {
         <Button v-if="file" :disabled="isKept" @click="keep">
           {{ isKept ? 'Kept at the piece' : 'Keep it at the piece' }}
         </Button>
-        <Button v-if="shown && !isMoving" @click="isMoving = true">Move the corners</Button>
+        <Button v-if="file && !isMoving" @click="isMoving = true">Move the corners</Button>
       </div>
       <RadioGroup v-model:value="question" name="camera-question" class="views" aria-label="What to look for">
         <RadioButton value="cover">Is it covered?</RadioButton>
@@ -131,6 +131,7 @@ function close(): void {
         <ColorField v-model="baseHex" label="The base, wet" />
         <ColorField v-model="groundHex" label="The bare ground" />
       </div>
+      <p v-if="trouble" role="alert" class="look">{{ trouble }}</p>
       <PictureCorners
         v-if="isMoving && file"
         v-model:corners="corners"
@@ -188,13 +189,13 @@ function close(): void {
           <tbody>
             <tr v-for="(puddle, index) in puddles.puddles.puddles" :key="index">
               <th scope="row">{{ index + 1 }}</th>
-              <td class="numeral">{{ measures.depth(puddle.diameterMm, 3) }}</td>
-              <td class="numeral">{{ puddle.gapMm === null ? '' : measures.depth(puddle.gapMm, 2) }}</td>
+              <td class="numeral">{{ measures.depth(puddle.diameterMm, 1) }}</td>
+              <td class="numeral">{{ puddle.gapMm === null ? '' : measures.depth(puddle.gapMm, 1) }}</td>
             </tr>
           </tbody>
         </table>
       </template>
-    </div>
+    </section>
   </Drawer>
 </template>
 

@@ -12,7 +12,7 @@ import { plain } from '../../../worker/plain.ts';
 
 /** The color of a swatch, a dried dot or a paint that is no longer sold, beside a gray card on a picture. */
 const emit = defineEmits<{ found: [hex: string] }>();
-const { busy, run, file, src, size, take } = usePicture();
+const { busy, run, trouble, file, src, size, take } = usePicture();
 
 /** The usual gray card sends back 18 % of the light. */
 const USUAL_CARD = 50;
@@ -94,10 +94,6 @@ function again(): void {
   <section class="from-picture" aria-label="A color from a picture">
     <div class="row">
       <TakePicture label="From a picture with a gray card" :busy="busy" @taken="choose" />
-      <template v-if="file">
-        <Button v-if="card.length === 1 && at && !isSecond" @click="isSecond = true">Card again</Button>
-        <Button v-if="card.length > 0" type="text" @click="again">Begin anew</Button>
-      </template>
     </div>
     <template v-if="file">
       <p role="status">{{ wanted }}</p>
@@ -133,6 +129,13 @@ function again(): void {
           </g>
         </svg>
       </div>
+      <div class="row">
+        <Button v-if="card.length === 1 && at && !isSecond" @click="isSecond = true">
+          The card on the other side, too
+        </Button>
+        <Button v-if="card.length > 0" type="text" @click="again">Begin anew</Button>
+      </div>
+      <p v-if="trouble" role="alert" class="look">{{ trouble }}</p>
       <NumberField
         :model-value="cardLightness"
         label="Lightness L* of the card (50: the usual gray)"

@@ -17,7 +17,7 @@ import type { Lane, RunLength } from './race.ts';
 const props = defineProps<{ lanes: readonly Lane[] }>();
 const emit = defineEmits<{ found: [lengths: Readonly<Record<string, RunLength>>] }>();
 const units = useUnits();
-const { busy, run, file, src, size, corners, isUnsure, take } = usePicture();
+const { busy, run, trouble, file, src, size, corners, isUnsure, take } = usePicture();
 
 const widthMm = useStorage<number | null>('icy-ribbon.race-card-width', 150);
 const heightMm = useStorage<number | null>('icy-ribbon.race-card-height', 200);
@@ -44,8 +44,7 @@ async function read(): Promise<void> {
   };
   const found = await run(() => photoWorker().race(picture, plain(input)));
   report.value = found ?? null;
-  // What could not be read may be read with other corners.
-  isMoving.value = !found;
+  if (found) isMoving.value = false;
   if (found) emit('found', lengthsIn(found));
 }
 
@@ -76,8 +75,9 @@ const nameOf = (key: string) => props.lanes.find((lane) => lane.key === key)?.na
     </div>
     <div class="fields">
       <TakePicture label="Picture of the card" :busy="busy" :disabled="painted.length < 2" @taken="choose" />
-      <Button v-if="report && !isMoving" @click="isMoving = true">Move the corners</Button>
+      <Button v-if="file && !isMoving" @click="isMoving = true">Move the corners</Button>
     </div>
+    <p v-if="trouble" role="alert" class="look">{{ trouble }}</p>
     <PictureCorners
       v-if="isMoving && file"
       v-model:corners="corners"
