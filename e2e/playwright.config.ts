@@ -17,6 +17,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     trace: 'off',
+    // The kept shell would answer in the server's place; its own test lets it in.
+    serviceWorkers: 'block',
     actionTimeout: 30_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -4,7 +4,7 @@ import type { Plugin } from 'vite';
 
 const LICENSE_FILE = /^(licen[cs]e|copying|ofl|notice)([-.].*)?$/i;
 
-interface Package {
+export interface Package {
   readonly name: string;
   readonly version: string;
   readonly license: string;
@@ -39,17 +39,25 @@ export function noticesOf(packages: readonly Package[]): string {
   return [head, ...parts].join(`\n${'-'.repeat(78)}\n\n`);
 }
 
+/** The file beside the pages. */
+export const NOTICES = 'notices.txt';
+
+export const noticesText = (found: ReadonlyMap<string, Package>): string =>
+  noticesOf([...found.values()].sort((a, b) => a.name.localeCompare(b.name)));
+
+/** Notes whose module was read. */
+export function noteModule(found: Map<string, Package>, id: string): void {
+  const used = packageOf(id);
+  if (used) found.set(`${used.name} ${used.version}`, used);
+}
+
 /** Writes `notices.txt` beside the pages: exactly the packages whose modules went into them or their workers. */
 export function notices(found: Map<string, Package> = new Map()): Plugin {
   return {
     name: 'notices',
-    moduleParsed({ id }) {
-      const used = packageOf(id);
-      if (used) found.set(`${used.name} ${used.version}`, used);
-    },
+    moduleParsed: ({ id }) => noteModule(found, id),
     generateBundle() {
-      const packages = [...found.values()].sort((a, b) => a.name.localeCompare(b.name));
-      this.emitFile({ type: 'asset', fileName: 'notices.txt', source: noticesOf(packages) });
+      this.emitFile({ type: 'asset', fileName: NOTICES, source: noticesText(found) });
     },
   };
 }

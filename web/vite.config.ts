@@ -1,15 +1,21 @@
 import vue from '@vitejs/plugin-vue';
 import { defineConfig } from 'vite';
+import { dirname } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { compressed } from './compressed.ts';
-import { notices } from './notices.ts';
+import { firstModules } from './first.ts';
+import { notices, type Package } from './notices.ts';
+import { offlineShell } from './shell.ts';
 
 const SERVER = process.env.ICY_RIBBON_SERVER ?? 'http://127.0.0.1:4480';
 
 /** Pages and workers are built apart and share one list. */
-const packages = new Map();
+const packages = new Map<string, Package>();
 
-export default defineConfig({
-  plugins: [vue(), notices(packages), compressed()],
+const ROOT = dirname(fileURLToPath(import.meta.url));
+
+export default defineConfig(async ({ command }) => ({
+  plugins: [vue(), notices(packages), compressed(), offlineShell(packages)],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   server: {
     host: '127.0.0.1',
@@ -21,19 +27,21 @@ export default defineConfig({
     chunkSizeWarningLimit: 700,
     rolldownOptions: {
       output: {
-        // What most pages share comes in three files: a request costs more than what one page does not need of them.
-        advancedChunks: {
-          groups: [
-            {
-              name: 'frame',
-              test: /node_modules[\\/](@vue|vue|vue-router|pinia|zod|@vueuse|idb|dayjs)[\\/]/,
-              priority: 3,
-            },
-            { name: 'kit', test: /node_modules[\\/]/, minShareCount: 5, priority: 2 },
-            { name: 'shared', minShareCount: 5, priority: 1 },
-          ],
-        },
+        codeSplitting: command === 'build' ? { groups: await groups() } : true,
       },
     },
   },
-});
+}));
+
+/** What the first pages need comes in few files, what most other pages share in two: a request costs more than what one page does not need of them. */
+async function groups() {
+  const { today, table } = await firstModules(ROOT);
+  const isPackage = (id: string) => /node_modules[\\/]/.test(id);
+  return [
+    { name: 'frame', test: (id: string) => today.has(id) && isPackage(id), priority: 5 },
+    { name: 'first', test: (id: string) => today.has(id), priority: 4 },
+    { name: 'table', test: (id: string) => table.has(id), priority: 3 },
+    { name: 'kit', test: isPackage, minShareCount: 5, priority: 2 },
+    { name: 'shared', minShareCount: 5, priority: 1 },
+  ];
+}

@@ -3,8 +3,6 @@ import { useEventListener } from '@vueuse/core';
 import { ConfigProvider } from 'ant-design-vue';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { api } from '@icy-ribbon/contract';
-import { call } from '../api/client.ts';
 import { serverAway, storageTrouble } from '../api/connection.ts';
 import RibbonBand, { type RibbonCup } from '../drawing/RibbonBand.vue';
 import { useOptionNames } from '../field/optionNames.ts';
@@ -12,6 +10,7 @@ import { sayProblem } from '../notice/notices.ts';
 import { useShortcuts } from '../shortcut/shortcuts.ts';
 import { conflict } from '../store/versioned.ts';
 import { useAppearance } from '../store/appearance.ts';
+import { useDevices } from '../store/devices.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useImports } from '../store/imports.ts';
 import { useIsPhone, useIsTouched } from '../store/viewport.ts';
@@ -24,13 +23,14 @@ import SendingNote from './SendingNote.vue';
 import WaitingNote from './WaitingNote.vue';
 import CupTray from './CupTray.vue';
 import DamagedNote from './DamagedNote.vue';
-import ImportProgress from './ImportProgress.vue';
+import { loadLater } from './loadLater.ts';
 import { useDoing } from './useDoing.ts';
 import { useStations } from './useStations.ts';
 import { componentTheme } from '../theme/theme.ts';
 
 /** Dialogs are fetched when they are first needed. */
 const ShortcutHelp = defineAsyncComponent(() => import('../shortcut/ShortcutHelp.vue'));
+const ImportProgress = defineAsyncComponent(() => import('./ImportProgress.vue'));
 const ConflictDialog = defineAsyncComponent(() => import('./ConflictDialog.vue'));
 
 const appearance = useAppearance();
@@ -38,6 +38,7 @@ const isPhone = useIsPhone();
 const isTouched = useIsTouched();
 const store = usePiece();
 const imports = useImports();
+const devices = useDevices();
 // Waits ring on every page.
 useWaits();
 useOptionNames();
@@ -69,8 +70,9 @@ watch(
 
 /** A database that cannot be read leaves one thing to do. */
 onMounted(async () => {
-  const { status } = await call(api.health).catch(() => ({ status: 'ok' as const }));
-  if (status === 'damaged') await router.replace({ name: 'safekeeping' });
+  await devices.ensure();
+  loadLater(router);
+  if (devices.isDamaged) await router.replace({ name: 'safekeeping' });
 });
 
 /** Another tab or device may have gone on with the piece. */

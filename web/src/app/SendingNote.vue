@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { refDebounced } from '@vueuse/core';
-import { Button, Progress } from 'ant-design-vue';
+import { Button } from 'ant-design-vue';
 import { computed, onMounted } from 'vue';
 import { sayProblem } from '../notice/notices.ts';
 import { useSending } from '../store/sending.ts';
@@ -22,12 +22,17 @@ const shown = computed(() => [...sending.underway.values()].filter(({ id }) => l
       Photo of {{ pieceName }}:
       {{ waits ? 'it waits here and goes on by itself' : `${Math.round(100 * share)} % sent` }}
     </span>
-    <Progress :percent="Math.round(100 * share)" :show-info="false" size="small" />
+    <progress :value="share" aria-hidden="true"></progress>
     <Button size="small" @click="sending.stop(id)">Do not send it</Button>
   </div>
 </template>
 
 <style scoped>
+.sending progress {
+  width: 100%;
+  accent-color: var(--water);
+}
+
 .sending {
   display: grid;
   grid-template-columns: auto minmax(60px, 240px) auto;

@@ -12,12 +12,17 @@ export const useDevices = defineStore('devices', () => {
   /** "on" and "off" as chosen on this device; empty is not chosen. */
   const chosen = useStorage<'' | 'on' | 'off'>('icy-ribbon.stand-ins', '');
   const isDemo = ref(false);
+  /** The server's database cannot be read. */
+  const isDamaged = ref(false);
   const standIns = computed(() => (chosen.value === '' ? isDemo.value : chosen.value === 'on'));
   let asked: Promise<void> | undefined;
 
   function ensure(): Promise<void> {
     asked ??= call(api.health)
-      .then(({ demo }) => void (isDemo.value = demo))
+      .then(({ demo, status }) => {
+        isDemo.value = demo;
+        isDamaged.value = status === 'damaged';
+      })
       .catch(() => void (asked = undefined));
     return asked;
   }
@@ -29,5 +34,5 @@ export const useDevices = defineStore('devices', () => {
   /** Whether a pour whose picture a stand-in made up is evidence: only where all is made up. */
   const counts = ({ standIn }: { readonly standIn: boolean }): boolean => !standIn || isDemo.value;
 
-  return { standIns, ensure, connect, counts };
+  return { standIns, isDamaged, ensure, connect, counts };
 });

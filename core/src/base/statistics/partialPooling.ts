@@ -1,4 +1,4 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import { cholesky } from './cholesky.ts';
 
 /** A number with the groups it belongs to. */
 export interface Grouped {
@@ -60,9 +60,10 @@ function fit(
   within: number,
 ) {
   const names = [...place.keys()];
-  const size = names.length;
-  const precision = Matrix.diag(names.map((name) => sdOf(name) ** -2));
-  const pull = new Float64Array(size);
+  const precision = names.map((name, row) =>
+    names.map((_, column) => (row === column ? sdOf(name) ** -2 : 0)),
+  );
+  const pull = new Float64Array(names.length);
   let squares = 0;
   for (const { value, groups } of seen) {
     const at = groups.map((name) => place.get(name)!);
@@ -70,16 +71,14 @@ function fit(
     for (const row of at) {
       pull[row]! += value / within ** 2;
       for (const column of at) {
-        precision.set(row, column, precision.get(row, column) + within ** -2);
+        precision[row]![column]! += within ** -2;
       }
     }
   }
-  const solved = size > 0 ? new CholeskyDecomposition(precision) : null;
-  const effects = solved?.solve(Matrix.columnVector([...pull])).to1DArray() ?? [];
-  const covariance = solved?.solve(Matrix.eye(size));
-  const logPrecision = solved
-    ? 2 * solved.lowerTriangularMatrix.diagonal().reduce((sum, pivot) => sum + Math.log(pivot), 0)
-    : 0;
+  const solved = cholesky(precision);
+  const effects = solved.solve([...pull]);
+  const covariance = names.map((_, row) => solved.solve(names.map((__, column) => (row === column ? 1 : 0))));
+  const logPrecision = solved.logDeterminant;
   const logPrior = names.reduce((sum, name) => sum + 2 * Math.log(sdOf(name)), 0);
   const explained = effects.reduce((sum, effect, index) => sum + effect * pull[index]!, 0);
   return {
@@ -96,7 +95,7 @@ function fit(
         mean += effects[row]!;
         for (const other of groups) {
           const column = place.get(other);
-          if (column !== undefined) variance += covariance!.get(row, column);
+          if (column !== undefined) variance += covariance[row]![column]!;
         }
       }
       return { mean, variance };

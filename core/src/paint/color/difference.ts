@@ -1,7 +1,5 @@
-import { differenceCiede2000, parse } from 'culori';
 import { InputError } from '../../base/error/index.ts';
-
-const ciede2000 = differenceCiede2000();
+import { ciede2000, parse } from './modes.ts';
 
 export type Lab = readonly [l: number, a: number, b: number];
 

@@ -1,7 +1,5 @@
-import { clampChroma, converter, formatHex } from 'culori';
 import { InputError } from '../../base/error/index.ts';
-
-const toLch = converter('lch65');
+import { clampChroma, formatHex, toLch } from './modes.ts';
 
 /** How a color moves while it dries: lightness, chroma and hue of CIE LCh (D65). */
 export interface ColorShift {

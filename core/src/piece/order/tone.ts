@@ -1,5 +1,7 @@
-import { converter } from 'culori';
+import { converter, modeOklch, modeRgb, useMode } from 'culori/fn';
 
+useMode(modeRgb);
+useMode(modeOklch);
 const toOklch = converter('oklch');
 
 /** Lightness of a color in OKLCH, 0 to 1. */
