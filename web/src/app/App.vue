@@ -26,7 +26,7 @@ import DamagedNote from './DamagedNote.vue';
 import { loadLater } from './loadLater.ts';
 import { useDoing } from './useDoing.ts';
 import { useStations } from './useStations.ts';
-import { componentTheme } from '../theme/theme.ts';
+import { componentTheme, textScale } from '../theme/theme.ts';
 
 /** Dialogs are fetched when they are first needed. */
 const ShortcutHelp = defineAsyncComponent(() => import('../shortcut/ShortcutHelp.vue'));
@@ -47,7 +47,9 @@ const route = useRoute();
 const router = useRouter();
 const helpOpen = ref(false);
 
-const theme = computed(() => componentTheme(appearance.palette, appearance.dark, isTouched.value));
+const theme = computed(() =>
+  componentTheme(appearance.palette, appearance.dark, isTouched.value, textScale()),
+);
 const routePieceId = computed(() => route.params.pieceId as string | undefined);
 
 /** The address says which piece is in hand; without one, the last piece stays in hand. */

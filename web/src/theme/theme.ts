@@ -1,20 +1,27 @@
 import { theme } from 'ant-design-vue';
 import type { ThemeConfig } from 'ant-design-vue/es/config-provider/context';
-import { FACE, TOUCH, TYPE, WEIGHT, type Palette } from './tokens.ts';
+import { FACE, TOUCH, TYPE, USUAL_TEXT, WEIGHT, type Palette } from './tokens.ts';
+
+/** How much larger than usual the reader has text. */
+export const textScale = (): number =>
+  (Number.parseFloat(getComputedStyle(document.documentElement).fontSize) || USUAL_TEXT) / USUAL_TEXT;
+
+/** A control is no lower than its line of text with a little room. */
+const LEAST_LINE = 1.6 * TYPE.text;
 
 /** The component kit's look, from the product's own tokens: fine rules, no shadows, no boxes. */
-export function componentTheme(palette: Palette, dark: boolean, isTouched = false): ThemeConfig {
+export function componentTheme(palette: Palette, dark: boolean, isTouched = false, scale = 1): ThemeConfig {
   return {
     algorithm: dark ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
       fontFamily: FACE,
-      fontSize: TYPE.text,
-      fontSizeSM: TYPE.note,
-      fontSizeLG: TYPE.lead,
-      fontSizeXL: TYPE.lead,
-      fontSizeHeading1: TYPE.title,
-      fontSizeHeading2: TYPE.lead,
-      fontSizeHeading3: TYPE.text,
+      fontSize: scale * TYPE.text,
+      fontSizeSM: scale * TYPE.note,
+      fontSizeLG: scale * TYPE.lead,
+      fontSizeXL: scale * TYPE.lead,
+      fontSizeHeading1: scale * TYPE.title,
+      fontSizeHeading2: scale * TYPE.lead,
+      fontSizeHeading3: scale * TYPE.text,
       fontWeightStrong: WEIGHT.strong,
       colorPrimary: palette.water,
       colorInfo: palette.water,
@@ -42,8 +49,8 @@ export function componentTheme(palette: Palette, dark: boolean, isTouched = fals
       borderRadius: 0,
       borderRadiusLG: 0,
       borderRadiusSM: 0,
-      controlHeight: isTouched ? TOUCH.choice : TOUCH.field,
-      controlHeightSM: isTouched ? TOUCH.field : 32,
+      controlHeight: Math.max(isTouched ? TOUCH.choice : TOUCH.field, scale * LEAST_LINE),
+      controlHeightSM: Math.max(isTouched ? TOUCH.field : 32, scale * LEAST_LINE),
       boxShadow: `0 0 0 1px ${palette.edge}`,
       boxShadowSecondary: `0 0 0 1px ${palette.edge}, 0 12px 32px ${palette.shadow}`,
       boxShadowTertiary: 'none',

@@ -98,7 +98,10 @@ export const CELL_SIZES = ['#eaf5fa', '#b5d8e6', '#74b0c9', '#3d86a6', '#d9ac55'
 /** Where a paint's color is not known, and a reading that nobody's color belongs to. */
 export const UNKNOWN_PAINT = '#9aa7ae';
 
-/** Sizes of type in px, by what they are read for. */
+/** Browsers set text in this, px, unless their reader asked for another size. */
+export const USUAL_TEXT = 16;
+
+/** Sizes of type by what they are read for: px where the reader's browser has text at its usual size, in proportion where not. */
 export const TYPE = {
   /** What stands beside: labels, units, sources. */
   note: 13,
@@ -138,7 +141,7 @@ export function applyPalette(palette: Palette, root: HTMLElement): void {
 /** Hands what is the same in both appearances to the style sheets. */
 export function applyTokens(root: HTMLElement): void {
   const tokens: Record<string, string> = { '--face': FACE };
-  for (const [name, px] of Object.entries(TYPE)) tokens[`--type-${name}`] = `${px}px`;
+  for (const [name, px] of Object.entries(TYPE)) tokens[`--type-${name}`] = `${px / USUAL_TEXT}rem`;
   for (const [name, weight] of Object.entries(WEIGHT)) tokens[`--weight-${name}`] = String(weight);
   for (const [name, px] of Object.entries(TOUCH)) tokens[`--touch-${name}`] = `${px}px`;
   for (const [name, color] of Object.entries(ON_PHOTO)) tokens[`--photo-${name}`] = color;

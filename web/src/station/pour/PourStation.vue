@@ -212,6 +212,7 @@ useShortcuts('Pour', [
 
 .beside {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
 }
 

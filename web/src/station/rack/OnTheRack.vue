@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shownPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { useWindowSize } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, defineAsyncComponent, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
@@ -49,7 +50,12 @@ const VIEWS = [
 const view = computed(() => VIEWS.find(({ key }) => key === route.query.view)?.key ?? 'dry');
 
 const BOX_PX = 384;
-const width = computed(() => (store.piece ? widthIn(BOX_PX, store.piece.support) : 0));
+/** Beside it on a phone. */
+const MARGIN_PX = 48;
+const { width: screenPx } = useWindowSize();
+const width = computed(() =>
+  store.piece ? widthIn(Math.min(BOX_PX, screenPx.value - MARGIN_PX), store.piece.support) : 0,
+);
 const photo = computed(() => store.piece && shownPhoto(store.piece.photos));
 </script>
 
@@ -137,6 +143,7 @@ const photo = computed(() => store.piece && shownPhoto(store.piece.photos));
 
 .picture {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 8px;
   align-content: start;
   padding: 16px 24px;
@@ -151,10 +158,23 @@ const photo = computed(() => store.piece && shownPhoto(store.piece.photos));
 
 .work {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
   align-content: start;
   padding: 16px 24px;
   border-left: 1px solid var(--rule);
+}
+
+@media (width < 600px) {
+  .picture,
+  .work {
+    padding: 12px 16px;
+  }
+
+  .lies {
+    padding: 8px 0;
+    overflow: hidden;
+  }
 }
 
 @media (width < 1000px) {

@@ -126,6 +126,7 @@ async function remove(): Promise<void> {
 
 .recipe {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
   align-content: start;
   padding: 16px 24px;
@@ -147,7 +148,7 @@ async function remove(): Promise<void> {
 
 @media (width < 1000px) {
   .one {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
     height: auto;
   }
 

@@ -144,7 +144,19 @@ watch(() => store.filter, loadSoon, { deep: true });
 
 <style scoped>
 main {
+  container-type: inline-size;
   padding: 12px 24px 24px;
+}
+
+/* Large text leaves no room for the mixes, nor for long search. */
+@container (width < 40rem) {
+  .tabs {
+    flex-wrap: wrap;
+  }
+
+  table :deep(:is(th, td):nth-child(3)) {
+    display: none;
+  }
 }
 
 /* The air of a pour is read at the piece itself where there is no room for it here. */

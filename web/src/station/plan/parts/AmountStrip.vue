@@ -139,5 +139,9 @@ li > .small {
     flex-wrap: wrap;
     gap: 8px 16px;
   }
+
+  .sum {
+    white-space: normal;
+  }
 }
 </style>

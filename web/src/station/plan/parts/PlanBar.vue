@@ -87,6 +87,8 @@ const FILES = [
 <style scoped>
 .bar {
   display: flex;
+  flex-wrap: wrap;
+  min-width: 0;
   align-items: center;
   gap: 6px 8px;
 }
@@ -102,11 +104,5 @@ const FILES = [
 .group {
   display: flex;
   gap: 4px;
-}
-
-@media (width < 1200px) {
-  .bar {
-    flex-wrap: wrap;
-  }
 }
 </style>

@@ -171,6 +171,7 @@ const photograph = (file: File) =>
 <style scoped>
 .dry {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
 }
 
@@ -183,6 +184,7 @@ const photograph = (file: File) =>
 
 .where {
   display: grid;
+  max-width: 100%;
   gap: 4px;
 }
 
@@ -204,6 +206,18 @@ li {
   align-items: center;
   min-height: 44px;
   border-top: 1px solid var(--rule);
+}
+
+/* What was looked at, and below it what was found. */
+@media (width < 600px) {
+  li {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+    padding: 6px 0;
+  }
+
+  li > :first-child {
+    grid-column: 1 / -1;
+  }
 }
 
 .on {

@@ -66,7 +66,7 @@ const isOver = (stage: (typeof STEPS)[number]) => props.nowMs >= spanOf(stage).t
 
 ol {
   display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 6rem), 1fr));
   gap: 12px;
   margin: 0;
   padding: 0;

@@ -28,7 +28,7 @@ const path = computed(() => {
 <style scoped>
 .mark {
   display: grid;
-  grid-template-columns: 44px 42px;
+  grid-template-columns: 44px minmax(42px, max-content);
   align-items: center;
   font-size: var(--type-note);
 }

@@ -190,6 +190,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
 <style scoped>
 .photos {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: minmax(0, 1fr) auto auto auto;
 }
 

@@ -157,4 +157,17 @@ td {
 .size {
   grid-column: 1 / -1;
 }
+
+@container (width < 40rem) {
+  .piece {
+    min-width: 0;
+    padding-right: 0;
+  }
+
+  .words {
+    min-width: 0;
+    white-space: normal;
+    overflow-wrap: anywhere;
+  }
+}
 </style>
