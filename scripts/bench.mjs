@@ -1,4 +1,4 @@
 /** `npm run bench`: how fast the parts are on this machine. Compare ratios within one run, never two runs. */
 import { runHarness } from './harness.mjs';
 
-await runHarness('bench');
+await runHarness('bench', { pages: true });

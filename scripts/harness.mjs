@@ -7,13 +7,13 @@ import { ensureBuilt, ensureInstalled, ROOT } from './bootstrap.mjs';
 /** The server finds its threads beside itself, so that a tool which holds one is put there too. */
 const BESIDE_THE_SERVER = join(ROOT, 'server/bundle');
 
-export async function runHarness(name) {
+export async function runHarness(name, { pages = false } = {}) {
   ensureInstalled();
-  ensureBuilt({ pages: false });
+  ensureBuilt({ pages });
   const bundle = await rolldown({
     input: { [`harness-${name}`]: join(ROOT, 'harness', name, 'main.ts') },
     platform: 'node',
-    external: [/^better-sqlite3$/, /^sharp$/, /^piscina$/, /^pino$/, /^libheif-js/],
+    external: [/^better-sqlite3$/, /^sharp$/, /^piscina$/, /^pino$/, /^libheif-js/, /^@?playwright/],
     resolve: { conditionNames: ['source', 'import', 'node', 'default'] },
   });
   await bundle.write({ dir: BESIDE_THE_SERVER, format: 'esm', chunkFileNames: `harness-${name}-[hash].js` });

@@ -28,6 +28,7 @@ import { toCsv } from '../../server/src/piece/csv.ts';
 import { paintScene } from '../../server/src/testing/painter/paint.ts';
 import { freshPhoto, measureKnown, missesOf } from '../acceptance/acceptance.ts';
 import { listNumbers } from '../../server/src/result/numbers.queries.ts';
+import { pagesTable } from '../pages/pages.ts';
 import { measure, table } from './measure.ts';
 import { filmTable } from './film.ts';
 import { freshLayers, workOut } from './plan.ts';
@@ -144,6 +145,7 @@ try {
   ];
   process.stdout.write(`${table(rows)}\n`);
   process.stdout.write(filmTable());
+  process.stdout.write(`${await pagesTable()}\n`);
   process.stdout.write(await acceptanceTable());
   for (const manner of ['advised', 'fixed 5 %'] as const) {
     const { meanAdditions, overshotShare, rmsOffLn } = thinMany(manner, ARTISTS, seededRandom(11));

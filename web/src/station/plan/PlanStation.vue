@@ -15,6 +15,7 @@ import AmountStrip from './parts/AmountStrip.vue';
 import CoreSample from './parts/CoreSample.vue';
 import LayingTools from './parts/LayingTools.vue';
 import PlanBar from './parts/PlanBar.vue';
+import PlanFaces from './parts/PlanFaces.vue';
 import PlanPanels from './parts/PlanPanels.vue';
 import SupportCanvas from './parts/SupportCanvas.vue';
 import { mixMissing } from './parts/mixMissing.ts';
@@ -173,18 +174,20 @@ useShortcuts(
       <Button @click="goRehearse">Rehearse</Button>
       <Button type="primary" @click="goPour">Pour it</Button>
     </header>
-    <section class="support" aria-label="The support from above">
-      <LayingTools v-model="placing" />
-      <SupportCanvas ref="canvas" :support="support" :placing="placing !== null" @place="place" />
-      <div class="zoom" role="group" aria-label="Zoom">
-        <button class="plain-button" aria-label="Closer" @click="canvas?.zoomBy(ZOOM_STEP)">+</button>
-        <button class="plain-button" aria-label="Further" @click="canvas?.zoomBy(1 / ZOOM_STEP)">−</button>
-      </div>
-      <p v-if="placing" class="hint">Press on the support where it shall lie.</p>
-    </section>
-    <section class="stack">
-      <CoreSample :stack="sampled" class="core" />
-    </section>
+    <PlanFaces>
+      <section class="support" aria-label="The support from above">
+        <LayingTools v-model="placing" />
+        <SupportCanvas ref="canvas" :support="support" :placing="placing !== null" @place="place" />
+        <div class="zoom" role="group" aria-label="Zoom">
+          <button class="plain-button" aria-label="Closer" @click="canvas?.zoomBy(ZOOM_STEP)">+</button>
+          <button class="plain-button" aria-label="Further" @click="canvas?.zoomBy(1 / ZOOM_STEP)">−</button>
+        </div>
+        <p v-if="placing" class="hint">Press on the support where it shall lie.</p>
+      </section>
+      <section class="stack">
+        <CoreSample :stack="sampled" class="core" />
+      </section>
+    </PlanFaces>
     <PlanPanels
       v-model="panel"
       class="panel"
@@ -275,6 +278,11 @@ header > :nth-child(2) {
     flex-wrap: wrap;
   }
 
+  header > :nth-child(2) {
+    order: 1;
+    flex: 1 1 100%;
+  }
+
   .support {
     height: 60vh;
   }
@@ -285,6 +293,33 @@ header > :nth-child(2) {
 
   .core {
     height: 320px;
+  }
+}
+
+/* The support, and a swipe away its core sample. */
+@media (width < 600px) {
+  header {
+    gap: 6px 8px;
+    padding: 6px 16px;
+  }
+
+  h1 {
+    flex: 1;
+    font-size: var(--type-lead);
+  }
+
+  .support {
+    height: 56vh;
+    padding-left: 8px;
+  }
+
+  .stack {
+    align-content: start;
+    padding: 0 16px;
+  }
+
+  .core {
+    height: 56vh;
   }
 }
 </style>

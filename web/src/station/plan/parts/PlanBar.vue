@@ -101,6 +101,19 @@ const FILES = [
   width: 74px;
 }
 
+/* One row that is drawn along with the thumb. */
+@media (width < 600px) {
+  .bar {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    scrollbar-width: none;
+  }
+
+  .bar > * {
+    flex: none;
+  }
+}
+
 .group {
   display: flex;
   gap: 4px;

@@ -1,0 +1,3 @@
+import { pagesTable } from './pages.ts';
+
+process.stdout.write(`${await pagesTable()}\n`);
