@@ -1,5 +1,5 @@
 import { violationsOf } from './support/axe.ts';
-import { expectPoured, measureByTouch } from './support/byTouch.ts';
+import { expectPoured, measureByTouch, swipe } from './support/byTouch.ts';
 import { pieceNamed, send } from './support/pieces.ts';
 import { pourBySheet } from './support/runSheet.ts';
 import { weighIn } from './support/weighIn.ts';
@@ -88,7 +88,13 @@ test.describe('on the demo as it is', () => {
       `/mix/${await id('Ember seam')}`,
       `/thickness/${await id('Rain shutter')}`,
       `/thickness/${await id('Rain shutter')}/race`,
+      `/plan/${await id('Door panel')}`,
       `/pour/${await id('Door panel')}`,
+      '/rack',
+      `/rack/${await id('Quiet brass')}`,
+      '/shelf',
+      '/practice',
+      '/devices',
       '/results',
       `/results/${await id('Slate fan')}`,
     ];
@@ -120,6 +126,21 @@ test.describe('on the demo as it is', () => {
         expect((await stop.boundingBox())!.height).toBeGreaterThanOrEqual(48);
       expect(await violationsOf(page), path).toEqual([]);
     }
+  });
+
+  test('at Plan the core sample is a swipe away, and the support a swipe back', async ({ page, studio }) => {
+    await page.goto(`/plan/${await pieceNamed(studio, 'Door panel')}`);
+    const sample = page.getByRole('heading', { name: 'Core sample' });
+    const support = page.getByRole('region', { name: 'The support from above' });
+    await expect(support).toBeInViewport({ ratio: 0.6 });
+    // The edge of the sample is in sight beside the support; a thumb takes hold of it.
+    await swipe(page, [378, 500], [40, 500]);
+    await expect(sample).toBeInViewport({ ratio: 1 });
+    await expect(page.getByRole('radio', { name: 'Core sample' })).toBeChecked();
+    await swipe(page, [60, 500], [360, 500]);
+    await expect(page.getByRole('radio', { name: 'From above' })).toBeChecked();
+    await page.getByText('Core sample', { exact: true }).first().tap();
+    await expect(sample).toBeInViewport({ ratio: 1 });
   });
 
   test('the rest lies behind the last stop, the tray comes from below', async ({ page, studio }) => {

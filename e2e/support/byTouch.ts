@@ -30,3 +30,24 @@ export async function measureByTouch(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Measure', exact: true }).tap();
   await expect(page.getByRole('region', { name: 'Measured on the photo' })).toBeVisible({ timeout: 90_000 });
 }
+
+/** A finger that is drawn across the page. */
+export async function swipe(
+  page: Page,
+  from: readonly [x: number, y: number],
+  to: readonly [x: number, y: number],
+): Promise<void> {
+  const STEPS = 12;
+  const devtools = await page.context().newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', points: { x: number; y: number }[]) =>
+    devtools.send('Input.dispatchTouchEvent', { type, touchPoints: points });
+  await touch('touchStart', [{ x: from[0], y: from[1] }]);
+  for (let step = 1; step <= STEPS; step += 1) {
+    const share = step / STEPS;
+    await touch('touchMove', [
+      { x: from[0] + share * (to[0] - from[0]), y: from[1] + share * (to[1] - from[1]) },
+    ]);
+    await page.waitForTimeout(12);
+  }
+  await touch('touchEnd', []);
+}

@@ -237,6 +237,9 @@ describe('what one measure says', () => {
     const lane = { kind: 'race', by: 'time', value: 8, liquid: null, card: null } as const;
     expect(measured(lane)).toBeUndefined();
     expect(interpret(lane).sdLn * Math.SQRT2).toBeCloseTo(0.12, 12);
+    // A length off a picture brings three times its own share, as thickness goes with its cube.
+    const length = { ...lane, by: 'length', value: 60 } as const;
+    expect(interpret({ ...length, sdMm: 1.2 }).sdLn).toBeCloseTo(Math.hypot(0.12 / Math.SQRT2, 0.06), 12);
     const tied = measured({ ...lane, card: { ln: Math.log(0.1), sdLn: 0.05 } })!;
     expect(tied.viscosityPaS).toBeCloseTo(0.8, 9);
   });

@@ -1,9 +1,10 @@
+import { effectScope } from 'vue';
 import type { BeforePourNote } from '@icy-ribbon/core/thickness/match';
 import { runShare, trailPath } from '../../../drawing/card.ts';
 import { RUN_S, stickfulAt, surfacePath, TURN_S } from '../../../drawing/mound.ts';
 import { groupNotes } from './groupNotes.ts';
 import { emptyPoint, pointOf } from './liquidDraft.ts';
-import { laneRatio, raceOutcome, raceReadings, type Lane } from './race.ts';
+import { laneRatio, raceOutcome, raceReadings, useRace, type Lane } from './race.ts';
 import { measureWords as measures } from '../../../words/measure.ts';
 import {
   additionWords,
@@ -151,6 +152,20 @@ describe('a race on the card', () => {
       raceReadings([lane('rust')], { by, results: { rust: 8 } }, about)[0]!.measure;
     expect(card('time')).toMatchObject({ card: about.card });
     expect(card('length')).toMatchObject({ card: null });
+  });
+
+  it('a length that was read off a picture says how unsure it is, until it is set by hand', () => {
+    const { results, spreads, takeLengths, setResult } = effectScope().run(() => useRace())!;
+    takeLengths({ rust: { mm: 82, sdMm: 0.4 }, rain: { mm: 64, sdMm: 0.3 } });
+    setResult('rain', 65);
+    const race = { by: 'length' as const, results: results.value, spreads: spreads.value };
+    const readings = raceReadings([lane('rust'), lane('rain')], race, {
+      ...{ temperatureC: null, card: null, makeId: () => 'x' },
+    });
+    expect(readings.map(({ measure }) => measure.kind === 'race' && measure.sdMm)).toEqual([0.4, undefined]);
+    expect(measureWords({ measure: readings[0]!.measure })).toBe(
+      'race: ran 82\u00a0mm, read off a picture (±\u00a00.7\u00a0mm)',
+    );
   });
 
   it('ratios go with times, and with the inverse cube of lengths', () => {
