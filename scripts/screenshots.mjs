@@ -100,8 +100,8 @@ await withStudio(4497, async ({ address: ADDRESS, page, idOf }) => {
   const seam = await (await fetch(`${ADDRESS}/api/pieces/${idOf('Ember seam')}`)).json();
   const screens = [];
   for (const path of [
-    '/today',
     `/mix/${seam.id}/scale/${seam.mixes[2].id}`,
+    `/plan/${idOf('Door panel')}`,
     `/pour/${idOf('Door panel')}`,
     `/results/${idOf('Small bloom 8')}`,
   ]) {

@@ -151,16 +151,12 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       <Button v-if="shown" type="link" size="small" @click="remove">Delete photo</Button>
       <a v-if="shown?.original" :href="`/api/photos/${shown.id}/original`" download>The camera’s own file</a>
       <span class="spring"></span>
-      <Checkbox
-        v-model:checked="sending.keepOriginal"
-        title="The file as the camera made it stays on this studio’s machine, with the place and the device it may tell of; backups and exports hold the upright copy alone."
-      >
-        Keep the camera’s file too
-      </Checkbox>
-      <span class="soft small" aria-hidden="true">The next photo is</span>
-      <RadioGroup v-model:value="state" name="photo-state" size="small" aria-label="The next photo is">
-        <RadioButton v-for="each in PHOTO_STATES" :key="each" :value="each">{{ each }}</RadioButton>
-      </RadioGroup>
+      <span class="next">
+        <span class="soft small" aria-hidden="true">The next photo is</span>
+        <RadioGroup v-model:value="state" name="photo-state" size="small" aria-label="The next photo is">
+          <RadioButton v-for="each in PHOTO_STATES" :key="each" :value="each">{{ each }}</RadioButton>
+        </RadioGroup>
+      </span>
       <input
         ref="chooser"
         class="visually-hidden"
@@ -182,6 +178,12 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       >
         Attach a photo
       </Button>
+      <Checkbox
+        v-model:checked="sending.keepOriginal"
+        title="The file as the camera made it stays on this studio’s machine, with the place and the device it may tell of; backups and exports hold the upright copy alone."
+      >
+        Keep the camera’s file too
+      </Checkbox>
     </div>
     <WetDryNote v-if="!measuring && comparison" :found="comparison" @close="comparison = null" />
   </section>
@@ -236,6 +238,12 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
 .bar.second {
   padding-top: 0;
   border-top: 0;
+}
+
+.next {
+  display: flex;
+  align-items: center;
+  gap: 8px;
 }
 
 .layers {
