@@ -261,6 +261,19 @@ useShortcuts('Pour', [
     grid-template-rows: minmax(132px, 32%) minmax(0, 1fr) auto;
   }
 
+  /* In the corner of the support, where no step is pressed. */
+  .pour {
+    position: relative;
+  }
+
+  .beside {
+    position: absolute;
+    top: 8px;
+    right: 8px;
+    flex-direction: column;
+    align-items: flex-end;
+  }
+
   .next :deep(.row) {
     position: sticky;
     bottom: 0;
