@@ -114,15 +114,14 @@ function withHalfEdges(paint: Uint8Array, { ratio, nearGlare, width, height }: L
 /** A mask with what it encloses: the inner layers of a stack may have the color of the coat. */
 function filled(mask: Uint8Array, width: number, height: number): Uint8Array {
   const { of, label, count } = componentsOf(mask, width, height);
-  const outside = new Uint8Array(count);
+  const isOpen = new Uint8Array(count);
   for (let x = 0; x < width; x += 1) {
-    outside[of[x]!] = 1;
-    outside[of[(height - 1) * width + x]!] = 1;
+    isOpen[of[x]!] = 1;
+    isOpen[of[(height - 1) * width + x]!] = 1;
   }
   for (let y = 0; y < height; y += 1) {
-    outside[of[y * width]!] = 1;
-    outside[of[y * width + width - 1]!] = 1;
+    isOpen[of[y * width]!] = 1;
+    isOpen[of[y * width + width - 1]!] = 1;
   }
-  // What encloses is enclosed by the rim only where the coat reaches it; the largest ground is always outside.
-  return Uint8Array.from(mask, (value, at) => (value || (label[of[at]!] === 0 && !outside[of[at]!]) ? 1 : 0));
+  return Uint8Array.from(mask, (value, at) => (value || (label[of[at]!] === 0 && !isOpen[of[at]!]) ? 1 : 0));
 }

@@ -91,9 +91,13 @@ it('one that is much larger is named; alike ones are even', () => {
   expect(odd.sizeSpread).toBeGreaterThan(0.1);
 });
 
-it('puddles that touch are said; an empty base is no row', () => {
+it('puddles that touch are said, all around too; an empty base is no row', () => {
   const touching = look(lay(seededRandom(10), 'row', [14, 31, 31, 14, 14]));
   expect(touching.warnings.map(({ code }) => code)).toContain('touch');
+  // Six that touch all around enclose the middle: no picture tells them from one.
+  expect(() => look(lay(seededRandom(12), 'ring', [40, 40, 40, 40, 40, 40]))).toThrow(
+    'they touch all around',
+  );
   expect(() => look(lay(seededRandom(11), 'row', [3, 3]))).toThrow('Fewer than two puddles can be told');
 });
 

@@ -44,7 +44,7 @@ const SOFT_PX = 1.5;
 /** Smaller patches are splashes, mm2. */
 const LEAST_MM2 = 20;
 const MOST_PUDDLES = 60;
-/** A patch that is so much longer than wide is two that touch. */
+/** A patch that is so much longer than wide is several that touch. */
 const LONG = 1.55;
 /** A usual hand keeps diameters within this of each other. Common practice, no published source. */
 const ODD = 0.15;
@@ -69,7 +69,7 @@ export function puddlesOn(photo: PhotoPixels, input: PuddlesInput): Puddles {
     throw new InputError(
       'photo',
       patches.length < 2
-        ? 'Fewer than two puddles can be told from the base. Take it from above in even light, before anything is blown; paints of the base’s own color are not seen.'
+        ? 'Fewer than two puddles can be told from the base: they touch all around, or have its color. Take it from above in even light, before they meet and before anything is blown.'
         : 'There are too many patches on the base to be puddles: take it before anything is blown.',
     );
   }
@@ -95,7 +95,7 @@ export function puddlesOn(photo: PhotoPixels, input: PuddlesInput): Puddles {
   if (patches.some(({ aspect }) => aspect > LONG)) {
     warnings.push({
       code: 'touch',
-      message: 'Some puddles are much longer than wide: two that touch count as one.',
+      message: 'Some puddles touch: what touches counts as one.',
     });
   }
   if (patches.some(({ hidden }) => hidden > MUCH_HIDDEN)) {

@@ -4,6 +4,7 @@ import { useDebounceFn, useStorage } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
 import BareSelect from '../../field/BareSelect.vue';
+import { useFirstRows } from '../../field/firstRows.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePieces } from '../../store/pieces.ts';
@@ -19,6 +20,7 @@ const Pagination = defineAsyncComponent(() => import('ant-design-vue/es/paginati
 
 const store = usePieces();
 const loaded = ref(false);
+const rows = useFirstRows(() => store.items);
 
 const SORTS = [
   { value: 'finished', label: 'Finished first' },
@@ -122,7 +124,7 @@ watch(() => store.filter, loadSoon, { deep: true });
         </tr>
       </thead>
       <tbody>
-        <ResultRow v-for="piece in store.items" :key="piece.id" :piece="piece" />
+        <ResultRow v-for="piece in rows" :key="piece.id" :piece="piece" />
       </tbody>
     </table>
     <EmptyDrawing v-else-if="loaded" kind="wall">

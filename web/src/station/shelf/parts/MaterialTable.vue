@@ -12,6 +12,7 @@ import { useStorage } from '@vueuse/core';
 import { Button, CheckboxGroup, Input, Popover, Table } from 'ant-design-vue';
 import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
+import { useFirstRows } from '../../../field/firstRows.ts';
 import RecordDrawer from '../../../field/RecordDrawer.vue';
 import RowActions from '../../../field/RowActions.vue';
 import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
@@ -43,6 +44,7 @@ const {
   toggleArchived,
   changeChosen,
 } = useMaterials();
+const rows = useFirstRows(() => shown.value);
 const shownColumns = useStorage<ColumnKey[]>('icy-ribbon.shelf-columns', [
   'finish',
   'density',
@@ -116,7 +118,7 @@ function stock(material: ShelvedMaterial): string {
   </div>
   <Table
     :columns="columns"
-    :data-source="[...shown]"
+    :data-source="[...rows]"
     row-key="id"
     size="small"
     :scroll="{ x: 'max-content' }"
