@@ -54,7 +54,7 @@ function uploadServer(db: Db, files: PhotoFiles, directory: string): Server {
         await store.remove(id);
       }
     },
-    onResponseError: (_request, error) => ('status_code' in error ? error : undefined),
+    onResponseError: (_request, error) => ('status_code' in error ? error : answerOf(error)),
   });
 }
 
@@ -71,9 +71,13 @@ async function answering<Result>(work: () => Promise<Result>): Promise<Result> {
   try {
     return await work();
   } catch (error) {
-    const problem =
-      asProblem(error) ?? new HttpProblem('broke', 'The server ran into a fault. Nothing was changed.');
     // The protocol's server takes any thrown thing of this form for an answer.
-    throw { status_code: problem.status, body: JSON.stringify(bodyOf(problem)) };
+    throw answerOf(error);
   }
+}
+
+function answerOf(error: unknown): { status_code: number; body: string } {
+  const broke = new HttpProblem('broke', 'The server ran into a fault. Nothing was changed.');
+  const problem = asProblem(error) ?? broke;
+  return { status_code: problem.status, body: JSON.stringify(bodyOf(problem)) };
 }

@@ -23,8 +23,9 @@ const RETRY_MS = [500, 1000, 2000, 4000, 8000, 8000];
 export async function sendInPieces(
   file: Blob,
   fields: Readonly<Record<string, string>>,
-  { url, onUrl, onShare, signal }: SendOptions,
+  options: SendOptions,
 ): Promise<Photo | null> {
+  const { url, onUrl, onShare, signal } = options;
   const { Upload, DetailedError } = await import('tus-js-client');
   return new Promise((resolve, reject) => {
     const upload = new Upload(file, {
@@ -50,6 +51,8 @@ export async function sendInPieces(
       onSuccess: ({ lastResponse }) => {
         const photo = photoSchema.safeParse(jsonOf(lastResponse.getBody()));
         if (photo.success) resolve(photo.data);
+        // All of it was there, and the server stopped before it said so: by its id it is one photo still.
+        else if (url !== null) resolve(sendInPieces(file, fields, { ...options, url: null }));
         else reject(problemOf(undefined));
       },
     });

@@ -65,18 +65,21 @@ it('what the server will not take is not kept; why is told', async () => {
   expect(held.size).toBe(0);
 });
 
-it('without a line it waits, and goes on when there is one', async () => {
-  const sending = useSending();
-  send.mockRejectedValueOnce(problem(0));
-  send.mockImplementation((_file, fields) => Promise.resolve(photo(fields.id!)));
-  const sent = sending.send(FILE, PIECE, 'wet');
-  await new Promise((resolve) => setTimeout(resolve, 20));
-  expect([...sending.underway.values()]).toMatchObject([{ waits: true }]);
-  expect(held.size).toBe(1);
-  window.dispatchEvent(new Event('online'));
-  expect(await sent).toMatchObject({ state: 'wet' });
-  expect(held.size).toBe(0);
-});
+it.each([0, 401, 500, 507])(
+  'without a line, a place to write or a welcome (%i) it waits, and goes on when there is one',
+  async (status) => {
+    const sending = useSending();
+    send.mockRejectedValueOnce(problem(status));
+    send.mockImplementation((_file, fields) => Promise.resolve(photo(fields.id!)));
+    const sent = sending.send(FILE, PIECE, 'wet');
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect([...sending.underway.values()]).toMatchObject([{ waits: true }]);
+    expect(held.size).toBe(1);
+    window.dispatchEvent(new Event('online'));
+    expect(await sent).toMatchObject({ state: 'wet' });
+    expect(held.size).toBe(0);
+  },
+);
 
 it('one that waits can be called off', async () => {
   const sending = useSending();

@@ -81,7 +81,7 @@ export const useSending = defineStore('sending', () => {
           await dropPhoto(id);
           return photo;
         } catch (error) {
-          if (!(error instanceof ApiProblem) || error.problem.status !== 0) {
+          if (isRefused(error)) {
             // What the server will not take, it will not take later.
             await dropPhoto(id);
             throw error;
@@ -111,6 +111,15 @@ export const useSending = defineStore('sending', () => {
 
   return { underway, keepOriginal, send, stop, resume };
 });
+
+const UNKNOWN_DEVICE = 401;
+
+/** Whether a photo itself is at fault: not the line, a full disk, or a device that has to join again. */
+function isRefused(error: unknown): boolean {
+  if (!(error instanceof ApiProblem)) return true;
+  const { status = 0 } = error.problem;
+  return status >= 400 && status < 500 && status !== UNKNOWN_DEVICE;
+}
 
 /** A while, or until the line is there again. */
 function soon(signal: AbortSignal): Promise<void> {
