@@ -1,4 +1,5 @@
 import type { Router } from 'vue-router';
+import { serverAway, signedOut } from '../api/connection.ts';
 
 /** What is likely opened next, in the order of the work. */
 const NEXT = ['mix', 'scale', 'thickness', 'plan', 'pour', 'result', 'results', 'rack', 'shelf'] as const;
@@ -19,6 +20,8 @@ export function loadLater(router: Router): void {
 
 async function bring(router: Router): Promise<void> {
   for (const name of NEXT) {
+    // Nothing comes from a server that is away or does not know this device any more.
+    if (serverAway.value || signedOut.value) return;
     const { default: page } = router.getRoutes().find((route) => route.name === name)?.components ?? {};
     if (typeof page !== 'function') continue;
     // What cannot be had now is asked for again when it is needed.

@@ -95,6 +95,9 @@ export const COAT_AREAS = [
 /** Cells from small to large: pale to deep water, the largest brass; told apart by the width of the line as well. */
 export const CELL_SIZES = ['#eaf5fa', '#b5d8e6', '#74b0c9', '#3d86a6', '#d9ac55'] as const;
 
+/** A face as it is sold, before any paint is on it. */
+export const PRIMED_GROUND = '#f2f0ea';
+
 /** Where a paint's color is not known, and a reading that nobody's color belongs to. */
 export const UNKNOWN_PAINT = '#9aa7ae';
 

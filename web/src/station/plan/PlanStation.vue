@@ -278,6 +278,10 @@ header > :nth-child(2) {
     flex-wrap: wrap;
   }
 
+  h1 {
+    flex: 1;
+  }
+
   header > :nth-child(2) {
     order: 1;
     flex: 1 1 100%;
@@ -304,7 +308,6 @@ header > :nth-child(2) {
   }
 
   h1 {
-    flex: 1;
     font-size: var(--type-lead);
   }
 

@@ -68,4 +68,12 @@ const pxPerCm = computed(() => {
   list-style: none;
   min-height: 0;
 }
+
+/* A tablet upright has room for a second row: every cup in sight. */
+@media (width >= 600px) and (orientation: portrait) {
+  .row {
+    flex-wrap: wrap;
+    align-content: flex-end;
+  }
+}
 </style>

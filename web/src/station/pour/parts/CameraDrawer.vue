@@ -11,7 +11,7 @@ import { say } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useSending } from '../../../store/sending.ts';
-import { COAT_AREAS } from '../../../theme/tokens.ts';
+import { COAT_AREAS, PRIMED_GROUND } from '../../../theme/tokens.ts';
 import { coverWords, puddleWords } from '../../../words/camera.ts';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { photoWorker } from '../../../worker/photo.ts';
@@ -30,9 +30,8 @@ const { busy, run, trouble, file, src, size, corners, isUnsure, take, drop } = u
 
 type Question = 'cover' | 'even';
 const question = ref<Question>('cover');
-const PRIMED = '#f2f0ea';
 const baseHex = ref<string | null>(null);
-const groundHex = useStorage<string | null>('icy-ribbon.bare-ground', PRIMED);
+const groundHex = useStorage<string | null>('icy-ribbon.bare-ground', PRIMED_GROUND);
 watch(
   () => store.paints.find(({ mix }) => mix.role === 'base')?.colorHex,
   (hex) => (baseHex.value = hex ?? null),
@@ -173,7 +172,7 @@ function close(): void {
               :cy="puddle.y"
               :r="puddle.diameterMm / 2"
             />
-            <text :x="puddle.x" :y="puddle.y" text-anchor="middle" dominant-baseline="central">
+            <text :x="puddle.x" :y="puddle.y" font-size="9" text-anchor="middle" dominant-baseline="central">
               {{ index + 1 }}
             </text>
           </g>
@@ -230,7 +229,6 @@ function close(): void {
 }
 
 text {
-  font-size: 9px;
   fill: var(--photo-line);
   stroke: var(--photo-edge);
   stroke-width: 2px;
