@@ -4,6 +4,7 @@ import { dirname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { compressed } from './compressed.ts';
 import { firstModules } from './first.ts';
+import { laterFiles } from './later.ts';
 import { notices, type Package } from './notices.ts';
 import { offlineShell } from './shell.ts';
 
@@ -15,7 +16,7 @@ const packages = new Map<string, Package>();
 const ROOT = dirname(fileURLToPath(import.meta.url));
 
 export default defineConfig(async ({ command }) => ({
-  plugins: [vue(), notices(packages), compressed(), offlineShell(packages)],
+  plugins: [vue(), notices(packages), laterFiles(), compressed(), offlineShell(packages)],
   resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
   server: {
     host: '127.0.0.1',

@@ -71,7 +71,9 @@ export function makeApp(parts: FrameParts): Express {
         windowMs: 60_000,
         limit: 20,
         skipSuccessfulRequests: true,
-        requestWasSuccessful: (_request, response) => response.statusCode !== 401,
+        // A request without a word is the browser's first, no guess at the passphrase.
+        requestWasSuccessful: (request, response) =>
+          response.statusCode !== 401 || request.headers.authorization === undefined,
       }),
     );
   }

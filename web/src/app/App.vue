@@ -73,7 +73,7 @@ watch(
 /** A database that cannot be read leaves one thing to do. */
 onMounted(async () => {
   await devices.ensure();
-  loadLater(router);
+  loadLater();
   if (devices.isDamaged) await router.replace({ name: 'safekeeping' });
 });
 

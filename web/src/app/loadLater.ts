@@ -1,38 +1,40 @@
-import type { Router } from 'vue-router';
 import { serverAway, signedOut } from '../api/connection.ts';
 
-/** What is likely opened next, in the order of the work. */
-const NEXT = ['mix', 'scale', 'thickness', 'plan', 'pour', 'result', 'results', 'rack', 'shelf'] as const;
+/** The build's list of what the next pages need. */
+const LIST = '/later.json';
 /** The first page has all of the line until then, ms. */
 const AFTER_MS = 3000;
 
-const whenIdle = (work: () => void): void => {
-  if ('requestIdleCallback' in window) requestIdleCallback(work);
-  // Where a browser does not say when it is idle.
-  else setTimeout(work, 200);
-};
+const idle = (): Promise<void> =>
+  new Promise((resolve) => {
+    if ('requestIdleCallback' in window) requestIdleCallback(() => resolve());
+    // Where a browser does not say when it is idle.
+    else setTimeout(resolve, 200);
+  });
 
-/** Brings in the other stations one by one while nothing else is done, so that a change of station waits for no line; and the shell for when there is none. */
-export function loadLater(router: Router): void {
-  if ((navigator as { connection?: { saveData?: boolean } }).connection?.saveData) return;
-  setTimeout(() => whenIdle(() => void bring(router)), AFTER_MS);
+/** Brings what other stations need into the browser's store while nothing else is done, so that a change of station waits for no line; and the shell for when there is none. */
+export function loadLater(): void {
+  const { connection } = navigator as { connection?: { saveData?: boolean } };
+  if (!import.meta.env.PROD || connection?.saveData) return;
+  setTimeout(() => void bring().catch(() => undefined), AFTER_MS);
 }
 
-async function bring(router: Router): Promise<void> {
-  for (const name of NEXT) {
+/** Files are read, not run: one that cannot be had now is simply asked for when it is needed. */
+async function bring(): Promise<void> {
+  const files = (await (await fetch(LIST)).json()) as string[];
+  for (const file of files) {
+    await idle();
     // Nothing comes from a server that is away or does not know this device any more.
     if (serverAway.value || signedOut.value) return;
-    const { default: page } = router.getRoutes().find((route) => route.name === name)?.components ?? {};
-    if (typeof page !== 'function') continue;
-    // What cannot be had now is asked for again when it is needed.
-    await (page as () => Promise<unknown>)().catch(() => undefined);
-    await new Promise<void>((idle) => whenIdle(idle));
+    const answer = await fetch(file, { priority: 'low' });
+    if (!answer.ok) return;
+    await answer.arrayBuffer();
   }
   await keepShell();
 }
 
 /** Keeps the pages themselves for when there is no line; browsers allow it on pages that nobody can have tampered with. */
 async function keepShell(): Promise<void> {
-  if (!import.meta.env.PROD || !window.isSecureContext || !('serviceWorker' in navigator)) return;
-  await navigator.serviceWorker.register('/shell.js').catch(() => undefined);
+  if (!window.isSecureContext || !('serviceWorker' in navigator)) return;
+  await navigator.serviceWorker.register('/shell.js');
 }
