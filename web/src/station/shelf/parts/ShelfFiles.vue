@@ -4,11 +4,12 @@ import { InputError } from '@icy-ribbon/core/base/error';
 import { readPalette, writePalette } from '@icy-ribbon/core/paint/color';
 import { isPaint } from '@icy-ribbon/core/paint/material';
 import { Button, Dropdown, Menu, MenuItem } from 'ant-design-vue';
-import { defineAsyncComponent, ref, shallowRef } from 'vue';
+import { defineAsyncComponent, nextTick, ref, shallowRef } from 'vue';
 import { fieldProblem } from '../../../api/problem.ts';
 import { decodeText } from '../../../csv/decodeText.ts';
 import { writeMaterials } from '../../../csv/materialCsv.ts';
 import { say, sayProblem } from '../../../notice/notices.ts';
+import { attempt } from '../../../notice/useTask.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { csvWorker } from '../../../worker/csv.ts';
 import type { CsvGlance } from '../../../worker/csv.worker.ts';
@@ -23,18 +24,21 @@ const shelf = useShelf();
 const csv = shallowRef<{ glance: CsvGlance; name: string } | null>(null);
 const chooser = ref<HTMLInputElement | null>(null);
 
-const exportCsv = () => saveText('shelf.csv', writeMaterials([...props.listed]), 'text/csv');
+/** What is saved is the whole list, also where it was asked for before the list had come. */
+const saveListed = (save: (listed: readonly ShelvedMaterial[]) => void) =>
+  attempt(async () => {
+    await shelf.ensure();
+    await nextTick();
+    save(props.listed);
+  });
+const exportCsv = () =>
+  saveListed((listed) => saveText('shelf.csv', writeMaterials([...listed]), 'text/csv'));
 const exportPalette = () =>
-  saveText(
-    'shelf.gpl',
-    writePalette(
-      'Shelf',
-      props.listed
-        .filter((each) => isPaint(each.kind))
-        .map(({ name, colorHex }) => ({ name, hex: colorHex })),
-    ),
-    'text/plain',
-  );
+  saveListed((listed) => {
+    const paints = listed.filter((each) => isPaint(each.kind));
+    const colors = paints.map(({ name, colorHex }) => ({ name, hex: colorHex }));
+    saveText('shelf.gpl', writePalette('Shelf', colors), 'text/plain');
+  });
 
 /** Reads a table (CSV) or a palette (.gpl); a palette's colors come in as artist tube paints. */
 async function read(file: File | undefined): Promise<void> {
