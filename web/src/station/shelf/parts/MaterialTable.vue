@@ -12,7 +12,6 @@ import { useStorage } from '@vueuse/core';
 import { Button, CheckboxGroup, Input, Popover, Table } from 'ant-design-vue';
 import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
-import { useFirstRows } from '../../../field/firstRows.ts';
 import RecordDrawer from '../../../field/RecordDrawer.vue';
 import RowActions from '../../../field/RowActions.vue';
 import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
@@ -44,7 +43,6 @@ const {
   toggleArchived,
   changeChosen,
 } = useMaterials();
-const rows = useFirstRows(() => shown.value);
 const shownColumns = useStorage<ColumnKey[]>('icy-ribbon.shelf-columns', [
   'finish',
   'density',
@@ -118,7 +116,7 @@ function stock(material: ShelvedMaterial): string {
   </div>
   <Table
     :columns="columns"
-    :data-source="[...rows]"
+    :data-source="[...shown]"
     row-key="id"
     size="small"
     :scroll="{ x: 'max-content' }"
