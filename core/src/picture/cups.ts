@@ -1,5 +1,5 @@
 import type { CupRole } from '../paint/stage/index.ts';
-import { linearRgb, oklabInto } from './oklab.ts';
+import { hexDistance } from './oklab.ts';
 
 /** A color to look for, and the cup it came from. */
 export interface CupColor {
@@ -36,18 +36,11 @@ export function paletteOfCups(
   const palette: CupColor[] = [];
   let activator: string | null = null;
   for (const cup of ordered) {
-    if (palette.some((color) => distance(color.hex, cup.colorHex) < TOO_CLOSE)) continue;
+    if (palette.some((color) => hexDistance(color.hex, cup.colorHex) < TOO_CLOSE)) continue;
     const taken = palette.filter((color) => color.name === cup.name || color.name.startsWith(`${cup.name} `));
     const name = taken.length > 0 ? `${cup.name} ${taken.length + 1}` : cup.name;
     palette.push({ name, hex: cup.colorHex, mixId: cup.id });
     if (activator === null && SHEET.includes(cup.role)) activator = name;
   }
   return { palette, base: palette[0]?.name ?? '', activator };
-}
-
-function distance(a: string, b: string): number {
-  const lab = new Float32Array(6);
-  oklabInto(...linearRgb(a), lab, 0);
-  oklabInto(...linearRgb(b), lab, 3);
-  return Math.hypot(lab[0]! - lab[3]!, lab[1]! - lab[4]!, lab[2]! - lab[5]!);
 }

@@ -2,6 +2,8 @@
  * OKLab, fast, for whole pictures. Constants: B. Ottosson, "A perceptual color space for image processing",
  * 2020 (from memory; the tests compare them with a reference library).
  */
+import { linearRgb } from '../paint/color/linear.ts';
+
 export { byteOf, hexOf, LINEAR_OF_BYTE, linearOf, linearRgb } from '../paint/color/linear.ts';
 
 const ROOT_STEPS = 8192;
@@ -27,4 +29,12 @@ export function oklabInto(r: number, g: number, b: number, out: Float32Array, at
   out[at] = 0.2104542553 * l + 0.793617785 * m - 0.0040720468 * s;
   out[at + 1] = 1.9779984951 * l - 2.428592205 * m + 0.4505937099 * s;
   out[at + 2] = 0.0259040371 * l + 0.7827717662 * m - 0.808675766 * s;
+}
+
+/** How far two colors are from each other in OKLab, given as #rrggbb. */
+export function hexDistance(a: string, b: string): number {
+  const lab = new Float32Array(6);
+  oklabInto(...linearRgb(a), lab, 0);
+  oklabInto(...linearRgb(b), lab, 3);
+  return Math.hypot(lab[0]! - lab[3]!, lab[1]! - lab[4]!, lab[2]! - lab[5]!);
 }

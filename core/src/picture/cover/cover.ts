@@ -1,7 +1,7 @@
 import { InputError } from '../../base/error/index.ts';
 import { coatOf, laidFace, type LaidFace } from '../coat/index.ts';
 import { componentsOf } from '../components.ts';
-import { linearRgb, oklabInto } from '../oklab.ts';
+import { hexDistance, linearRgb } from '../oklab.ts';
 import type { MeasureInput, PhotoPixels } from '../photo.ts';
 import { opened } from '../raster.ts';
 import { rectify } from '../rectify.ts';
@@ -85,7 +85,7 @@ const LEAST_TURNED = 0.008;
  */
 export function coverOf(photo: PhotoPixels, input: CoverInput): Cover {
   const { coatHex, groundHex } = input;
-  if (distance(coatHex, groundHex) < ALIKE) {
+  if (hexDistance(coatHex, groundHex) < ALIKE) {
     throw new InputError(
       'groundHex',
       'The base has nearly the color of the bare ground: no picture tells them apart. Look along the face against the light: wet paint shines, bare ground is dull.',
@@ -139,13 +139,6 @@ export function coverOf(photo: PhotoPixels, input: CoverInput): Cover {
     height: face.height,
     warnings,
   };
-}
-
-function distance(a: string, b: string): number {
-  const lab = new Float32Array(6);
-  oklabInto(...linearRgb(a), lab, 0);
-  oklabInto(...linearRgb(b), lab, 3);
-  return Math.hypot(lab[0]! - lab[3]!, lab[1]! - lab[4]!, lab[2]! - lab[5]!);
 }
 
 /** 1 on the face, its rim left out: corners are never found to the pixel. */

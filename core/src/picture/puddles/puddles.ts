@@ -1,3 +1,4 @@
+import { mean, sampleStandardDeviation } from 'simple-statistics';
 import { InputError } from '../../base/error/index.ts';
 import { coatOf, laidFace } from '../coat/index.ts';
 import type { MeasureInput, PhotoPixels } from '../photo.ts';
@@ -116,8 +117,7 @@ export function puddlesOn(photo: PhotoPixels, input: PuddlesInput): Puddles {
 }
 
 function spreadOf(values: readonly number[]): number | null {
-  if (values.length < 2) return null;
-  const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-  if (mean <= 0) return null;
-  return Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1)) / mean;
+  return values.length < 2 || mean([...values]) <= 0
+    ? null
+    : sampleStandardDeviation([...values]) / mean([...values]);
 }

@@ -1,3 +1,4 @@
+import { sampleStandardDeviation } from 'simple-statistics';
 import { InputError } from '../../base/error/index.ts';
 import { LINEAR_OF_BYTE } from '../oklab.ts';
 import type { PhotoPixels, Point } from '../photo.ts';
@@ -61,7 +62,8 @@ export function patchAt(photo: PhotoPixels, [x, y]: Point, what: string): Patch 
   return {
     rgb,
     quarters,
-    unevenness: spreadOf(quarters.map(lightOf)) / Math.max(1e-4, lightOf(rgb)),
+    unevenness:
+      quarters.length < 2 ? 0 : sampleStandardDeviation(quarters.map(lightOf)) / Math.max(1e-4, lightOf(rgb)),
     leftOut: 1 - kept.length / all,
   };
 }
@@ -72,11 +74,4 @@ function meanOf(colors: readonly (readonly [number, number, number])[]): [number
   const sum = [0, 0, 0];
   for (const color of colors) color.forEach((value, channel) => (sum[channel]! += value));
   return sum.map((value) => value / Math.max(1, colors.length)) as [number, number, number];
-}
-
-function spreadOf(values: readonly number[]): number {
-  const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-  return Math.sqrt(
-    values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / Math.max(1, values.length - 1),
-  );
 }

@@ -7,7 +7,7 @@ import FromAbove from '../../../field/picture/FromAbove.vue';
 import PictureCorners from '../../../field/picture/PictureCorners.vue';
 import TakePicture from '../../../field/picture/TakePicture.vue';
 import { usePicture } from '../../../field/picture/usePicture.ts';
-import { say } from '../../../notice/notices.ts';
+import { say, sayProblem } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useSending } from '../../../store/sending.ts';
@@ -24,10 +24,6 @@ const open = defineModel<boolean>('open', { required: true });
 const store = usePiece();
 const sending = useSending();
 const measures = useMeasures();
-const { busy, run, trouble, file, src, size, corners, isUnsure, take, drop } = usePicture(
-  () => store.piece?.support.shape ?? 'rectangle',
-);
-
 type Question = 'cover' | 'even';
 const question = ref<Question>('cover');
 const baseHex = ref<string | null>(null);
@@ -39,16 +35,27 @@ watch(
 );
 const cover = shallowRef<CoverReport | null>(null);
 const puddles = shallowRef<PuddlesReport | null>(null);
-const isMoving = ref(false);
 const isKept = ref(false);
 const support = computed(() => store.piece!.support);
 
-async function choose(given: File): Promise<void> {
+const picture = usePicture(
+  async (file, corners) => {
+    const { widthMm, heightMm, shape } = support.value;
+    const input = { corners, widthMm, heightMm, shape };
+    if (question.value === 'even') puddles.value = await photoWorker().puddles(file, plain(input));
+    else if (baseHex.value && groundHex.value) {
+      const colors = { coatHex: baseHex.value, groundHex: groundHex.value };
+      cover.value = await photoWorker().cover(file, plain({ ...input, ...colors }));
+    }
+  },
+  () => support.value.shape,
+);
+const { busy, trouble, file, src, size, corners, isUnsure, isMoving } = picture;
+
+function choose(given: File): void {
   forget();
   isKept.value = false;
-  await take(given);
-  isMoving.value = isUnsure.value;
-  if (!isUnsure.value) await read();
+  void picture.take(given);
 }
 
 function forget(): void {
@@ -56,24 +63,9 @@ function forget(): void {
   puddles.value = null;
 }
 
-async function read(): Promise<void> {
-  const picture = file.value;
-  if (!picture || !corners.value) return;
-  const { widthMm, heightMm, shape } = support.value;
-  const input = { corners: corners.value, widthMm, heightMm, shape };
-  const done = await run(async () => {
-    if (question.value === 'even') puddles.value = await photoWorker().puddles(picture, plain(input));
-    else if (baseHex.value && groundHex.value) {
-      const colors = { coatHex: baseHex.value, groundHex: groundHex.value };
-      cover.value = await photoWorker().cover(picture, plain({ ...input, ...colors }));
-    }
-    return true;
-  });
-  if (done) isMoving.value = false;
-}
 watch([question, baseHex, groundHex], () => {
   forget();
-  if (!isMoving.value) void read();
+  if (!isMoving.value) void picture.readAgain();
 });
 
 const marks = computed(() => {
@@ -98,13 +90,19 @@ const keep = () =>
   attempt(async () => {
     if (!file.value || !store.piece) return;
     isKept.value = true;
-    if (await sending.send(file.value, store.piece, 'wet')) say('The photo is at the piece.');
+    // One that was refused or called off may be kept after all.
+    isKept.value = (await sending.send(file.value, store.piece, 'wet').catch(refused)) !== null;
+    if (isKept.value) say('The photo is at the piece.');
   });
+function refused(error: unknown): null {
+  sayProblem(error);
+  return null;
+}
 
 function close(): void {
   open.value = false;
   forget();
-  drop();
+  picture.drop();
 }
 </script>
 
@@ -139,7 +137,7 @@ function close(): void {
         :size="size"
         :is-unsure="isUnsure"
         :busy="busy"
-        @read="read"
+        @read="picture.readAgain"
       />
       <template v-else-if="shown">
         <p v-for="each in words" :key="each" class="said">{{ each }}</p>

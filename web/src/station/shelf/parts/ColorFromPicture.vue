@@ -4,6 +4,7 @@ import { useStorage } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, ref, shallowRef } from 'vue';
 import ColorDot from '../../../drawing/ColorDot.vue';
+import { cornerStep } from '../../../drawing/corners.ts';
 import NumberField from '../../../field/NumberField.vue';
 import TakePicture from '../../../field/picture/TakePicture.vue';
 import { usePicture } from '../../../field/picture/usePicture.ts';
@@ -12,7 +13,6 @@ import { plain } from '../../../worker/plain.ts';
 
 /** The color of a swatch, a dried dot or a paint that is no longer sold, beside a gray card on a picture. */
 const emit = defineEmits<{ found: [hex: string] }>();
-const { busy, run, trouble, file, src, size, take } = usePicture();
 
 /** The usual gray card sends back 18 % of the light. */
 const USUAL_CARD = 50;
@@ -22,12 +22,18 @@ const at = ref<Point | null>(null);
 const isSecond = ref(false);
 const found = shallowRef<SwatchColor | null>(null);
 
-async function choose(given: File): Promise<void> {
-  card.value = [];
-  at.value = null;
-  isSecond.value = false;
+const picture = usePicture(async (given) => {
   found.value = null;
-  await take(given);
+  if (!at.value || card.value.length === 0) return;
+  const input = { card: card.value, at: at.value, cardLightness: cardLightness.value ?? USUAL_CARD };
+  found.value = await photoWorker().swatch(given, plain(input));
+  emit('found', found.value.hex);
+});
+const { busy, trouble, file, src, size, readAgain } = picture;
+
+function choose(given: File): void {
+  again();
+  void picture.take(given);
 }
 
 /** What the next click is for. */
@@ -47,19 +53,12 @@ function clicked(event: MouseEvent): void {
 
 /** Where the keys are; the middle to begin with. */
 const cursor = ref<Point>([0.5, 0.5]);
-const STEPS: Readonly<Record<string, Point>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 function keyed(event: KeyboardEvent): void {
   const [x, y] = cursor.value;
-  const step = STEPS[event.key];
+  const step = cornerStep(event.key, event.shiftKey);
   if (step) {
-    const far = event.shiftKey ? 0.05 : 0.01;
     const within = (value: number) => Math.min(1, Math.max(0, value));
-    cursor.value = [within(x + far * step[0]), within(y + far * step[1])];
+    cursor.value = [within(x + 0.01 * step[0]), within(y + 0.01 * step[1])];
   } else if (event.key === 'Enter' || event.key === ' ') {
     place([x * size.value.widthPx, y * size.value.heightPx]);
   } else return;
@@ -72,20 +71,13 @@ function place(point: Point): void {
     card.value = [card.value[0]!, point];
     isSecond.value = false;
   } else at.value = point;
-  void read();
-}
-
-async function read(): Promise<void> {
-  const picture = file.value;
-  if (!picture || !at.value || card.value.length === 0) return;
-  const input = { card: card.value, at: at.value, cardLightness: cardLightness.value ?? USUAL_CARD };
-  found.value = (await run(() => photoWorker().swatch(picture, plain(input)))) ?? null;
-  if (found.value) emit('found', found.value.hex);
+  void readAgain();
 }
 
 function again(): void {
   card.value = [];
   at.value = null;
+  isSecond.value = false;
   found.value = null;
 }
 </script>
@@ -143,7 +135,7 @@ function again(): void {
         :digits="0"
         @update:model-value="
           cardLightness = $event;
-          read();
+          readAgain();
         "
       />
       <p v-if="found" class="answer">

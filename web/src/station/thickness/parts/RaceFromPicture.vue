@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useStorage } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
-import { computed, ref, shallowRef } from 'vue';
+import { computed, shallowRef } from 'vue';
 import FromAbove from '../../../field/picture/FromAbove.vue';
 import PictureCorners from '../../../field/picture/PictureCorners.vue';
 import TakePicture from '../../../field/picture/TakePicture.vue';
@@ -17,7 +17,6 @@ import type { Lane, RunLength } from './race.ts';
 const props = defineProps<{ lanes: readonly Lane[] }>();
 const emit = defineEmits<{ found: [lengths: Readonly<Record<string, RunLength>>] }>();
 const units = useUnits();
-const { busy, run, trouble, file, src, size, corners, isUnsure, take } = usePicture();
 
 const widthMm = useStorage<number | null>('icy-ribbon.race-card-width', 150);
 const heightMm = useStorage<number | null>('icy-ribbon.race-card-height', 200);
@@ -25,27 +24,23 @@ const startLineMm = useStorage<number | null>('icy-ribbon.race-card-start', 20);
 /** Clear liquids show on no picture: their lanes are typed. */
 const painted = computed(() => props.lanes.filter(({ mixId }) => mixId !== null));
 const report = shallowRef<RaceReport | null>(null);
-const isMoving = ref(false);
 
-async function choose(given: File): Promise<void> {
+const picture = usePicture(async (file, corners) => {
+  if (!widthMm.value || !heightMm.value || !startLineMm.value) return;
   report.value = null;
-  await take(given);
-  isMoving.value = isUnsure.value;
-  if (!isUnsure.value) await read();
-}
-
-async function read(): Promise<void> {
-  const picture = file.value;
-  if (!picture || !corners.value || !widthMm.value || !heightMm.value || !startLineMm.value) return;
   const input = {
     ...{ widthMm: widthMm.value, heightMm: heightMm.value, startLineMm: startLineMm.value },
-    corners: corners.value,
+    corners,
     lanes: painted.value.map(({ key, colorHex }) => ({ key, hex: colorHex })),
   };
-  const found = await run(() => photoWorker().race(picture, plain(input)));
-  report.value = found ?? null;
-  if (found) isMoving.value = false;
-  if (found) emit('found', lengthsIn(found));
+  report.value = await photoWorker().race(file, plain(input));
+  emit('found', lengthsIn(report.value));
+});
+const { busy, trouble, file, src, size, corners, isUnsure, isMoving } = picture;
+
+function choose(given: File): void {
+  report.value = null;
+  void picture.take(given);
 }
 
 /** What a highlight hides is not taken for read. */
@@ -86,7 +81,7 @@ const nameOf = (key: string) => props.lanes.find((lane) => lane.key === key)?.na
       :size="size"
       :is-unsure="isUnsure"
       :busy="busy"
-      @read="read"
+      @read="picture.readAgain"
     />
     <figure v-else-if="report && widthMm && heightMm">
       <FromAbove
