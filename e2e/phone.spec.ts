@@ -3,6 +3,7 @@ import { expectPoured, measureByTouch, swipe } from './support/byTouch.ts';
 import { pieceNamed, send } from './support/pieces.ts';
 import { pourBySheet } from './support/runSheet.ts';
 import { weighIn } from './support/weighIn.ts';
+import { stationPaths } from './support/stations.ts';
 import { expect, test } from './support/studio.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
@@ -82,23 +83,7 @@ test.describe('on the demo as it is', () => {
     studio,
   }) => {
     test.slow();
-    const id = (name: string) => pieceNamed(studio, name);
-    const paths = [
-      '/today',
-      `/mix/${await id('Ember seam')}`,
-      `/thickness/${await id('Rain shutter')}`,
-      `/thickness/${await id('Rain shutter')}/race`,
-      `/plan/${await id('Door panel')}`,
-      `/pour/${await id('Door panel')}`,
-      '/rack',
-      `/rack/${await id('Quiet brass')}`,
-      '/shelf',
-      '/practice',
-      '/devices',
-      '/results',
-      `/results/${await id('Slate fan')}`,
-    ];
-    for (const path of paths) {
+    for (const path of await stationPaths(studio)) {
       await page.setViewportSize({ width: 390, height: 844 });
       await page.goto(path);
       await page.locator('main').waitFor();

@@ -1,7 +1,8 @@
 import { violationsOf } from './support/axe.ts';
 import { expectPoured, measureByTouch } from './support/byTouch.ts';
-import { pieceNamed, send, type Json } from './support/pieces.ts';
+import { send, type Json } from './support/pieces.ts';
 import { pourBySheet } from './support/runSheet.ts';
+import { stationPaths } from './support/stations.ts';
 import { expect, test } from './support/studio.ts';
 import { weighIn } from './support/weighIn.ts';
 
@@ -106,22 +107,7 @@ test.describe('on the demo as it is', () => {
     studio,
   }) => {
     test.slow();
-    const id = (name: string) => pieceNamed(studio, name);
-    const paths = [
-      '/today',
-      '/shelf',
-      `/mix/${await id('Ember seam')}`,
-      `/thickness/${await id('Rain shutter')}`,
-      `/thickness/${await id('Rain shutter')}/race`,
-      `/plan/${await id('Door panel')}`,
-      `/pour/${await id('Door panel')}`,
-      '/results',
-      `/results/${await id('Slate fan')}`,
-      '/rack',
-      '/practice',
-      '/devices',
-    ];
-    for (const path of paths) {
+    for (const path of await stationPaths(studio)) {
       for (const [width, height] of [
         [768, 1024],
         [820, 1180],

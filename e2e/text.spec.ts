@@ -1,4 +1,4 @@
-import { pieceNamed, send, type Json } from './support/pieces.ts';
+import { stationPaths } from './support/stations.ts';
 import { expect, test } from './support/studio.ts';
 
 test.use({ demo: true, onlyLooks: true });
@@ -28,29 +28,7 @@ for (const [width, height] of [
       larger();
       document.addEventListener('readystatechange', larger);
     });
-    const id = (name: string) => pieceNamed(studio, name);
-    const { mixes } = await send<Json & { mixes: Json[] }>(
-      studio,
-      'GET',
-      `/api/pieces/${await id('Ember seam')}`,
-    );
-    const paths = [
-      '/today',
-      `/mix/${await id('Ember seam')}`,
-      `/mix/${await id('Ember seam')}/scale/${mixes[0]!.id}`,
-      `/thickness/${await id('Rain shutter')}`,
-      `/thickness/${await id('Rain shutter')}/race`,
-      `/plan/${await id('Door panel')}`,
-      `/pour/${await id('Door panel')}`,
-      '/results',
-      `/results/${await id('Slate fan')}`,
-      '/rack',
-      `/rack/${await id('Quiet brass')}`,
-      '/shelf',
-      '/practice',
-      '/devices',
-    ];
-    for (const path of paths) {
+    for (const path of await stationPaths(studio)) {
       await page.goto(path);
       await page.locator('main').waitFor();
       const size = await page.evaluate(() => Number.parseFloat(getComputedStyle(document.body).fontSize));

@@ -21,6 +21,7 @@ describe('a base coat', () => {
     expect(coverWords(bare, METRIC)).toEqual([
       'Bare on 0.4\u00a0% (±\u00a00.1\u00a0%): 2 spots, the largest 14\u00a0mm across.',
     ]);
+    expect(coverWords({ ...bare, bareSd: 0.0001 }, METRIC)[0]).toContain('(±\u00a00.02\u00a0%)');
     expect(coverWords({ ...bare, spots: [spot(154)] }, INCHES)[0]).toContain(
       'one spot, the largest 0.6\u00a0in',
     );

@@ -5,6 +5,8 @@ import { namesListed } from './general.ts';
 
 const percent = (share: number): string => {
   const of = 100 * share;
+  // A range of nothing would claim too much.
+  if (of > 0 && of < 0.095) return `${Number(of.toPrecision(1))}\u00a0%`;
   return `${of < 0.95 ? of.toFixed(1) : of.toFixed(0)}\u00a0%`;
 };
 

@@ -29,7 +29,7 @@ function put(canvas: HTMLCanvasElement, picture: ImageData): void {
 </script>
 
 <template>
-  <div class="above">
+  <div class="above" :style="{ maxWidth: `${(62 * widthMm) / heightMm}vh` }">
     <canvas ref="canvas" role="img" :aria-label="label"></canvas>
     <canvas v-if="marks" ref="over" class="over" aria-hidden="true"></canvas>
     <svg :viewBox="`0 0 ${widthMm} ${heightMm}`" aria-hidden="true"><slot></slot></svg>
@@ -37,8 +37,10 @@ function put(canvas: HTMLCanvasElement, picture: ImageData): void {
 </template>
 
 <style scoped>
+/* No higher than its picture, or what is drawn over it slips. */
 .above {
   position: relative;
+  align-self: start;
 }
 
 canvas {

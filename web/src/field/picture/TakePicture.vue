@@ -30,7 +30,7 @@ function taken(): void {
       :disabled="disabled ?? false"
       @click="input?.click()"
     >
-      {{ label }}
+      {{ busy ? 'Reading …' : label }}
     </Button>
   </span>
 </template>

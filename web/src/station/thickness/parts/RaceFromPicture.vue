@@ -61,12 +61,12 @@ const nameOf = (key: string) => props.lanes.find((lane) => lane.key === key)?.na
   <section class="picture" aria-label="Read off a picture">
     <p class="soft">
       Lay the card flat, and take it from above: all four corners on a table of another shade, the dots at the
-      top, no lamp mirrored over an end.
+      top, no lamp mirrored over an end. The start line is told from the card’s top edge.
     </p>
-    <div class="fields">
-      <QuantityField v-model="widthMm" label="Width of the card" quantity="length" />
-      <QuantityField v-model="heightMm" label="Height of the card" quantity="length" />
-      <QuantityField v-model="startLineMm" label="Start line below its top" quantity="length" />
+    <div class="fields sizes">
+      <QuantityField v-model="widthMm" label="Card, width" quantity="length" />
+      <QuantityField v-model="heightMm" label="Card, height" quantity="length" />
+      <QuantityField v-model="startLineMm" label="Start line" quantity="length" />
     </div>
     <div class="fields">
       <TakePicture label="Picture of the card" :busy="busy" :disabled="painted.length < 2" @taken="choose" />
@@ -124,6 +124,11 @@ const nameOf = (key: string) => props.lanes.find((lane) => lane.key === key)?.na
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
+}
+
+.sizes > * {
+  flex: 1 1 80px;
+  min-width: 0;
 }
 
 figure {
