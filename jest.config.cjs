@@ -33,7 +33,9 @@ module.exports = {
     '/node_modules/(?!(@tus|srvx|culori|d3-[a-z]+|internmap|pinia|nostics|@vueuse|@vue/devtools[^/]*)/)',
   ],
   moduleNameMapper: {
+    '^ant-design-vue/es/(.*)$': 'ant-design-vue/lib/$1',
     '^@icy-ribbon/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
     '^@icy-ribbon/contract$': '<rootDir>/contract/src/index.ts',
+    '^@icy-ribbon/contract/(.*)$': '<rootDir>/contract/src/$1.ts',
   },
 };

@@ -1,12 +1,15 @@
 import vue from '@vitejs/plugin-vue';
 import { build, type Plugin } from 'vite';
+import { addresses } from './addresses.ts';
 
-/** What of the application a page needs at first, by the modules' ids. */
+/** What of the application the first pages need, by the modules' ids. */
 export interface FirstModules {
-  /** What Today needs, which is opened first. */
+  /** What both need. */
+  readonly both: ReadonlySet<string>;
+  /** What Today needs beyond that, which is opened first. */
   readonly today: ReadonlySet<string>;
-  /** What the cups and the scale need beyond that. */
-  readonly table: ReadonlySet<string>;
+  /** What the scale needs beyond that, which the phone at the table opens. */
+  readonly scale: ReadonlySet<string>;
 }
 
 /**
@@ -15,8 +18,11 @@ export interface FirstModules {
  */
 export async function firstModules(root: string): Promise<FirstModules> {
   const today = await modulesOf(root, /TodayStation/);
-  const table = await modulesOf(root, /TodayStation|MixStation|AtTheScale/);
-  return { today, table: new Set([...table].filter((id) => !today.has(id))) };
+  const scale = await modulesOf(root, /AtTheScale/);
+  const without = (these: ReadonlySet<string>, others: ReadonlySet<string>) =>
+    new Set([...these].filter((id) => !others.has(id)));
+  const todayOnly = without(today, scale);
+  return { both: without(today, todayOnly), today: todayOnly, scale: without(scale, today) };
 }
 
 async function modulesOf(root: string, pages: RegExp): Promise<ReadonlySet<string>> {
@@ -43,7 +49,7 @@ async function modulesOf(root: string, pages: RegExp): Promise<ReadonlySet<strin
     root,
     configFile: false,
     logLevel: 'error',
-    plugins: [withoutOthers, vue(), collect],
+    plugins: [withoutOthers, vue(), addresses(), collect],
     resolve: { conditions: ['source', 'module', 'browser', 'development|production'] },
     worker: { format: 'es' },
     build: { target: 'es2022', write: false, minify: false },

@@ -4,8 +4,10 @@ import type { Plugin } from 'vite';
 const LATER = 'later.json';
 /** Pages that are likely opened next, in the order of the work. */
 const NEXT = [
+  /today\/parts\/StartPiece/,
   /mix\/MixStation/,
   /mix\/AtTheScale/,
+  /mix\/parts\/(RepairPanel|SpoonHint)/,
   /thickness\/SetCheck/,
   /plan\/PlanStation/,
   /pour\/PourStation/,

@@ -4,7 +4,7 @@ import { drillRunSchema } from './drill.ts';
 import { equipmentSchema } from './equipment.ts';
 import { materialSchema } from './material.ts';
 import { idSchema } from './common.ts';
-import { MOST } from './most.ts';
+import { MOST } from './plain/most.ts';
 import { photoDetailSchema } from './photo.ts';
 import { pieceSchema } from './piece.ts';
 import { ownRecipeSchema } from './recipe.ts';

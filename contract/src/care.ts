@@ -1,11 +1,5 @@
 import { COAT_KINDS } from '@icy-ribbon/core/flow/drying';
-import {
-  CARE_CHECKS,
-  CLOSING_STEPS,
-  DECISIONS,
-  FINE_WORKS,
-  type DateKind,
-} from '@icy-ribbon/core/piece/care';
+import { CARE_CHECKS, CLOSING_STEPS, DECISIONS, FINE_WORKS } from '@icy-ribbon/core/piece/care';
 import { MARK_KINDS } from '@icy-ribbon/core/piece/sketch';
 import { z } from 'zod';
 import { hexColorSchema, idSchema, massMgSchema, nameSchema, timestampSchema } from './common.ts';
@@ -152,14 +146,3 @@ export const originSchema = z.object({
     .default(null),
 });
 export type Origin = z.output<typeof originSchema>;
-
-/** What is due, in words: the calendar and the feed say the same. */
-export const DATE_WORDS: Readonly<Record<DateKind, string>> = {
-  rested: 'rested: pour it',
-  dry: 'touch-dry: touch it',
-  alter: 'may be laid over',
-  coat: 'ready for its top coat',
-  'next-coat': 'next coat of varnish',
-  cured: 'its coat has cured',
-  show: 'goes to the show',
-};

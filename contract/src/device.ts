@@ -80,5 +80,3 @@ export type Invitation = z.output<typeof invitationSchema>;
 export type Doing = z.output<typeof doingSchema>;
 export type Other = z.output<typeof othersSchema>[number];
 export type Live = z.output<typeof liveSchema>;
-/** Which tab a write came from, so that it need not look it up again. */
-export const TAB_HEADER = 'x-icy-ribbon-tab';

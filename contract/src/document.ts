@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from './common.ts';
 import { materialSchema } from './material.ts';
-import { MOST } from './most.ts';
+import { MOST } from './plain/most.ts';
 import { photoDetailSchema } from './photo.ts';
 import { pieceSchema } from './piece.ts';
 import { supportSchema } from './support.ts';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { JSON_MEDIA_TYPE } from './plain/wire.ts';
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
@@ -26,8 +27,6 @@ export interface Endpoint<
   /** Media type of the answer; `response` describes it when it is JSON. */
   readonly gives: string;
 }
-
-export const JSON_MEDIA_TYPE = 'application/json';
 
 const nothing = z.undefined();
 type Nothing = typeof nothing;
@@ -67,4 +66,9 @@ export function endpoint<
 /** Whether a call has parameters, a query or a body at all. */
 export function hasPart(schema: z.ZodType): boolean {
   return !(schema instanceof z.ZodUndefined);
+}
+
+/** An endpoint, and not a group of them. */
+export function isEndpoint(value: unknown): value is Endpoint {
+  return typeof value === 'object' && value !== null && 'method' in value && 'path' in value;
 }

@@ -1,6 +1,7 @@
 import { FAULT_KINDS } from '@icy-ribbon/core/judgement/outcome';
 import { z } from 'zod';
 import { idSchema, MOST_VERSION, noteSchema, timestampSchema, versionSchema } from './common.ts';
+import { VERDICTS } from './plain/words.ts';
 
 /** 0 none, 1 a trace, 2 some, 3 plenty, 4 all over. */
 const degreeSchema = z.int().min(0).max(4).nullable();
@@ -14,14 +15,6 @@ const faultPinSchema = z.object({
   mixId: idSchema.nullable().default(null),
   note: noteSchema,
 });
-
-export const VERDICTS = ['keep', 'finish', 'rework', 'scrape'] as const;
-export const VERDICT_WORDS: Readonly<Record<(typeof VERDICTS)[number], string>> = {
-  keep: 'Keep these numbers',
-  finish: 'Good enough to finish',
-  rework: 'Rework a part',
-  scrape: 'Scrape it off',
-};
 
 const judged = {
   /** All in all, 1 to 5. */
@@ -61,9 +54,5 @@ export const judgementPutSchema = z.object({
 });
 
 export type FaultPin = z.output<typeof faultPinSchema>;
-export type Verdict = (typeof VERDICTS)[number];
 export type Judgement = z.output<typeof judgementSchema>;
 export type JudgementPut = z.output<typeof judgementPutSchema>;
-export const DEGREE_WORDS = ['none', 'a trace', 'some', 'plenty', 'all over'] as const;
-export const RATED = ['cells', 'lacing', 'petals', 'mud'] as const;
-export type Rated = (typeof RATED)[number];

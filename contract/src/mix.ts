@@ -15,7 +15,7 @@ import {
   weighingSourceSchema,
 } from './common.ts';
 import { materialSnapshotSchema } from './material.ts';
-import { MOST } from './most.ts';
+import { MOST } from './plain/most.ts';
 
 const totalMgSchema = massMgSchema
   .min(1000, 'A cup holds at least 1 g.')

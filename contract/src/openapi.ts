@@ -1,16 +1,13 @@
 import { z } from 'zod';
 import { api } from './api.ts';
-import { hasPart, type Endpoint } from './endpoint.ts';
-import { PROBLEM_MEDIA_TYPE, problemSchema } from './problem.ts';
+import { hasPart, isEndpoint, type Endpoint } from './endpoint.ts';
+import { PROBLEM_MEDIA_TYPE } from './plain/problems.ts';
+import { problemSchema } from './problem.ts';
 
 type Json = Record<string, unknown>;
 
 const jsonSchema = (schema: z.ZodType, io: 'input' | 'output'): Json =>
   z.toJSONSchema(schema, { io, unrepresentable: 'any' }) as Json;
-
-function isEndpoint(value: unknown): value is Endpoint {
-  return typeof value === 'object' && value !== null && 'method' in value && 'path' in value;
-}
 
 /** Every call of the API, flat. */
 export function allEndpoints(): Endpoint[] {

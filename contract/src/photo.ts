@@ -1,10 +1,7 @@
 import { WARNING_CODES } from '@icy-ribbon/core/picture';
 import { z } from 'zod';
 import { hexColorSchema, idSchema, tableOf, timestampSchema, versionSchema } from './common.ts';
-
-export const PHOTO_STATES = ['wet', 'dry'] as const;
-/** What a picture shows: the piece, or the rehearsal of its plan. */
-export const PICTURE_STATES = [...PHOTO_STATES, 'rehearsal'] as const;
+import { PHOTO_STATES, PICTURE_STATES } from './plain/words.ts';
 
 const share = z.number().min(0).max(1);
 const pixel = z.number().min(-1e6).max(1e6);
@@ -130,9 +127,6 @@ export const photoUploadFields = z.object({
   state: z.enum(PICTURE_STATES, 'Say whether the photo is wet or dry.'),
 });
 
-/** Where photos are sent in pieces, to be gone on with when the connection broke (tus 1.0). */
-export const UPLOADS_PATH = '/api/uploads';
-
 /** What goes with a photo that is sent in pieces; text, as the protocol has it. */
 export const photoSendSchema = z.object({
   id: idSchema,
@@ -161,6 +155,5 @@ export const picturesOf = (piece: {
   readonly rehearsals: readonly Photo[];
 }): Photo[] => [...piece.photos, ...piece.rehearsals];
 
-export type PhotoState = (typeof PHOTO_STATES)[number];
 export type Measurement = z.output<typeof measurementSchema>;
 export type PhotoDetail = z.output<typeof photoDetailSchema>;

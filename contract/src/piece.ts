@@ -18,14 +18,12 @@ import {
 import { careEventSchema, originSchema } from './care.ts';
 import { judgementSchema } from './judgement.ts';
 import { mixSchema } from './mix.ts';
-import { MOST } from './most.ts';
+import { MOST, MOST_COLORS } from './plain/most.ts';
 import { photoSchema, shownPhotoSchema } from './photo.ts';
 import { piecePlanSchema } from './plan.ts';
 import { pourEventSchema } from './pour.ts';
 import { readingSchema } from './reading.ts';
 import { supportSnapshotSchema } from './support.ts';
-
-export const MOST_COLORS = 20;
 
 const techniqueSchema = z.enum(TECHNIQUES, 'Choose a technique.');
 

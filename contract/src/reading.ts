@@ -2,7 +2,7 @@ import { DRAIN_CUP_NAMES } from '@icy-ribbon/core/thickness/reading';
 import { STAGES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import { idSchema, heldMgSchema, nameSchema, recordFields, timestampSchema } from './common.ts';
-import { MOST } from './most.ts';
+import { MOST } from './plain/most.ts';
 
 const secondsSchema = z
   .number('Give the seconds.')

@@ -3,7 +3,6 @@ import './theme/theme.css';
 import './theme/kit.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
-import { z } from 'zod';
 import { makeIdsEverywhere } from './api/ids.ts';
 import App from './app/App.vue';
 import { carryNonce } from './app/nonce.ts';
@@ -12,8 +11,6 @@ import { sayProblem, tellProblemsBy } from './notice/notices.ts';
 import { applyTokens } from './theme/tokens.ts';
 import { problemWords } from './words/problem.ts';
 
-/** The content policy allows no code made from text, so Zod must not try. */
-z.config({ jitless: true });
 makeIdsEverywhere();
 carryNonce();
 applyTokens(document.documentElement);

@@ -1,5 +1,4 @@
-import { api } from '@icy-ribbon/contract';
-import { z } from 'zod';
+import { api } from '@icy-ribbon/contract/addresses';
 import { call, upload } from './client.ts';
 import { serverAway, storageTrouble } from './connection.ts';
 import { ApiProblem, messageAt } from './problem.ts';
@@ -18,12 +17,11 @@ const PAGE = { items: [], total: 0, page: 1, pageSize: 50 };
 const ID = '3f0e8a52-1f5b-4b61-9d2c-6f8d1f3f9a10';
 
 describe('one call of the contract', () => {
-  it('fills the address, leaves out what is empty, and checks the answer', async () => {
+  it('fills the address, leaves out what is empty, and gives the answer', async () => {
     fetched.mockResolvedValueOnce(answer(PAGE));
-    await call(api.pieces.list, { query: { q: 'low & high', technique: undefined, pageSize: 50 } });
+    const query = { q: 'low & high', technique: undefined, pageSize: 50 };
+    await expect(call(api.pieces.list, { query })).resolves.toEqual(PAGE);
     expect(fetched.mock.calls[0]?.[0]).toBe('/api/pieces?q=low+%26+high&pageSize=50');
-    fetched.mockResolvedValueOnce(answer({ nonsense: true }));
-    await expect(call(api.pieces.list, { query: {} })).rejects.toThrow(z.ZodError);
   });
 
   it('sends a body as JSON, and none where the call has none', async () => {
@@ -157,8 +155,7 @@ describe('while the server is away', () => {
     fetched.mockRejectedValueOnce(new TypeError('failed to fetch'));
     fetched.mockResolvedValueOnce(answer({ id: 'x' }, 201));
     const form = new FormData();
-    const endpoint = { method: 'POST', path: '/api/photos', response: z.object({ id: z.string() }) } as const;
-    const pending = upload(endpoint, form);
+    const pending = upload(api.photos.upload, form, { pieceId: ID });
     await jest.advanceTimersByTimeAsync(1000);
     await expect(pending).resolves.toEqual({ id: 'x' });
     expect(fetched.mock.calls[0]?.[1].body).toBe(fetched.mock.calls[1]?.[1].body);

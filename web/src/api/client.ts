@@ -1,13 +1,7 @@
-import {
-  JSON_MEDIA_TYPE,
-  PROBLEM_MEDIA_TYPE,
-  TAB_HEADER,
-  hasPart,
-  problemSchema,
-  type Endpoint,
-} from '@icy-ribbon/contract';
+import { JSON_MEDIA_TYPE, PROBLEM_MEDIA_TYPE, TAB_HEADER } from '@icy-ribbon/contract';
+import type { Address } from '@icy-ribbon/contract/addresses';
 import type { z } from 'zod';
-import { ApiProblem } from './problem.ts';
+import { ApiProblem, problemIn } from './problem.ts';
 import { tabId } from './tab.ts';
 import { reportAway, reportBack, reportSignedOut, reportStorage, storageTrouble } from './connection.ts';
 
@@ -26,7 +20,7 @@ const UNKNOWN = 401;
 const RETRY_MS = [300, 600, 1000, 2000, 2000, 3000, 3000, 4000, 5000];
 
 /**
- * Calls one endpoint of the contract and checks the answer. While the server is away it keeps trying for
+ * Calls one endpoint of the contract; the server has checked what it answers. While it is away this keeps trying for
  * about twenty seconds: every write carries an id or a version, so that sending it twice is harmless.
  *
  * @throws ApiProblem when the server answered with a problem
@@ -37,24 +31,24 @@ export async function call<
   B extends z.ZodType,
   R extends z.ZodType,
 >(
-  endpoint: Endpoint<P, Q, B, R>,
+  address: Address<P, Q, B, R>,
   ...[given]: unknown extends Arguments<P, Q, B> ? [] : [Arguments<P, Q, B>]
 ): Promise<z.output<R>> {
   const parts = (given ?? {}) as { params?: object; query?: object; body?: unknown };
-  const answer = await fetchPatiently(urlOf(endpoint.path, parts.params, parts.query), {
-    method: endpoint.method,
+  const answer = await fetchPatiently(urlOf(address.path, parts.params, parts.query), {
+    method: address.method,
     headers: {
       [TAB_HEADER]: tabId(),
-      ...(hasPart(endpoint.body) && { 'Content-Type': JSON_MEDIA_TYPE }),
+      ...(address.hasBody && { 'Content-Type': JSON_MEDIA_TYPE }),
     },
-    ...(hasPart(endpoint.body) && { body: JSON.stringify(parts.body) }),
+    ...(address.hasBody && { body: JSON.stringify(parts.body) }),
   });
-  return endpoint.response.parse(readAnswer(answer));
+  return readAnswer(answer) as z.output<R>;
 }
 
 /** Uploads a form (a photo), or a file as it is; the same rules as `call`. */
 export async function upload<R extends z.ZodType>(
-  endpoint: Pick<Endpoint<z.ZodType, z.ZodType, z.ZodType, R>, 'method' | 'path' | 'response'>,
+  address: Address<z.ZodType, z.ZodType, z.ZodType, R>,
   body: FormData | Blob,
   params: object = {},
 ): Promise<z.output<R>> {
@@ -62,8 +56,8 @@ export async function upload<R extends z.ZodType>(
     [TAB_HEADER]: tabId(),
     ...(!(body instanceof FormData) && { 'Content-Type': JSON_MEDIA_TYPE }),
   };
-  const init = { method: endpoint.method, body, headers };
-  return endpoint.response.parse(readAnswer(await fetchPatiently(urlOf(endpoint.path, params), init)));
+  const init = { method: address.method, body, headers };
+  return readAnswer(await fetchPatiently(urlOf(address.path, params), init)) as z.output<R>;
 }
 
 function urlOf(path: string, params: object = {}, query: object = {}): string {
@@ -140,7 +134,7 @@ function readAnswer({ response, text }: Answer): unknown {
     return answer;
   }
   const isProblem = response.headers.get('Content-Type')?.startsWith(PROBLEM_MEDIA_TYPE);
-  const problem = isProblem ? problemSchema.safeParse(answer).data : undefined;
+  const problem = isProblem ? problemIn(answer) : undefined;
   if (response.status === UNKNOWN) reportSignedOut(true);
   if (response.status === NO_STORAGE) reportStorage(problem?.detail ?? 'The server cannot write.');
   throw new ApiProblem(

@@ -19,6 +19,13 @@ export class ApiProblem extends Error {
   }
 }
 
+/** The problem in an answer; undefined when it is none. */
+export function problemIn(answer: unknown): Problem | undefined {
+  const { type, title, status } = (answer ?? {}) as Partial<Problem>;
+  const isProblem = typeof type === 'string' && typeof title === 'string' && typeof status === 'number';
+  return isProblem ? (answer as Problem) : undefined;
+}
+
 /** What to show at a field, if the problem is about it. */
 export function messageAt(error: unknown, path: string): string | undefined {
   if (!(error instanceof ApiProblem)) return undefined;

@@ -1,6 +1,6 @@
-import { photoSchema, problemSchema, TAB_HEADER, UPLOADS_PATH, type Photo } from '@icy-ribbon/contract';
+import { TAB_HEADER, UPLOADS_PATH, type Photo } from '@icy-ribbon/contract';
 import { reportAway, reportBack } from './connection.ts';
-import { ApiProblem } from './problem.ts';
+import { ApiProblem, problemIn } from './problem.ts';
 import { tabId } from './tab.ts';
 
 export interface SendOptions {
@@ -49,8 +49,8 @@ export async function sendInPieces(
       onError: (error) =>
         reject(problemOf(error instanceof DetailedError ? error.originalResponse?.getBody() : undefined)),
       onSuccess: ({ lastResponse }) => {
-        const photo = photoSchema.safeParse(jsonOf(lastResponse.getBody()));
-        if (photo.success) resolve(photo.data);
+        const photo = jsonOf(lastResponse.getBody()) as Photo | undefined;
+        if (photo?.id) resolve(photo);
         // All of it was there, and the server stopped before it said so: by its id it is one photo still.
         else if (url !== null) resolve(sendInPieces(file, fields, { ...options, url: null }));
         else reject(problemOf(undefined));
@@ -73,9 +73,8 @@ function jsonOf(text: string | undefined): unknown {
 }
 
 function problemOf(body: string | undefined): ApiProblem {
-  const problem = problemSchema.safeParse(jsonOf(body));
   return new ApiProblem(
-    problem.data ?? {
+    problemIn(jsonOf(body)) ?? {
       type: 'about:blank',
       title: 'The photo waits',
       status: 0,

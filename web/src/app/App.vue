@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
-import { ConfigProvider } from 'ant-design-vue';
+import { ConfigProvider, StyleProvider } from 'ant-design-vue';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { serverAway, storageTrouble } from '../api/connection.ts';
@@ -26,6 +26,7 @@ import DamagedNote from './DamagedNote.vue';
 import { loadLater } from './loadLater.ts';
 import { useDoing } from './useDoing.ts';
 import { useStations } from './useStations.ts';
+import { lastingStyles } from '../theme/styleCache.ts';
 import { componentTheme, textScale } from '../theme/theme.ts';
 
 /** Dialogs are fetched when they are first needed. */
@@ -46,6 +47,7 @@ useDoing();
 const route = useRoute();
 const router = useRouter();
 const helpOpen = ref(false);
+const styles = lastingStyles();
 
 const theme = computed(() =>
   componentTheme(appearance.palette, appearance.dark, isTouched.value, textScale()),
@@ -122,35 +124,36 @@ useShortcuts('Everywhere', [
 </script>
 
 <template>
-  <ConfigProvider :theme="theme">
-    <div class="frame">
-      <a class="skip" href="#bench">To the bench</a>
-      <AppRail v-if="!isPhone" class="rail" />
-      <AppTop class="top" @help="helpOpen = true" />
-      <div class="away">
-        <WaitingNote />
-        <SendingNote />
-        <p v-if="storageTrouble && !serverAway" class="alarm-bar" role="alert">{{ storageTrouble }}</p>
-        <ImportProgress v-if="imports.job" />
-        <DamagedNote v-if="ready && routePieceId" />
+  <StyleProvider :cache="styles"
+    ><ConfigProvider :theme="theme">
+      <div class="frame">
+        <a class="skip" href="#bench">To the bench</a>
+        <AppRail v-if="!isPhone" class="rail" />
+        <AppTop class="top" @help="helpOpen = true" />
+        <div class="away">
+          <WaitingNote />
+          <SendingNote />
+          <p v-if="storageTrouble && !serverAway" class="alarm-bar" role="alert">{{ storageTrouble }}</p>
+          <ImportProgress v-if="imports.job" />
+          <DamagedNote v-if="ready && routePieceId" />
+        </div>
+        <RibbonBand
+          v-if="showsRibbon && store.piece"
+          class="ribbon"
+          :cups="ribbonCups"
+          :technique="store.piece.technique"
+          :aims="store.piece.aims"
+          :slim="isPhone"
+        />
+        <div id="bench" class="bench" tabindex="-1">
+          <RouterView v-if="ready" :key="routePieceId ?? 'none'" />
+        </div>
+        <CupTray class="tray" />
+        <AppStops v-if="isPhone" class="rail" />
       </div>
-      <RibbonBand
-        v-if="showsRibbon && store.piece"
-        class="ribbon"
-        :cups="ribbonCups"
-        :technique="store.piece.technique"
-        :aims="store.piece.aims"
-        :slim="isPhone"
-      />
-      <div id="bench" class="bench" tabindex="-1">
-        <RouterView v-if="ready" :key="routePieceId ?? 'none'" />
-      </div>
-      <CupTray class="tray" />
-      <AppStops v-if="isPhone" class="rail" />
-    </div>
-    <ShortcutHelp v-if="helpOpen" v-model:open="helpOpen" />
-    <ConflictDialog v-if="conflict" />
-  </ConfigProvider>
+      <ShortcutHelp v-if="helpOpen" v-model:open="helpOpen" />
+      <ConflictDialog v-if="conflict" /> </ConfigProvider
+  ></StyleProvider>
 </template>
 
 <style scoped>

@@ -1,4 +1,4 @@
-import { api } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { createRouter, createWebHistory } from 'vue-router';
 import { call } from '../api/client.ts';
 import { sayProblem } from '../notice/notices.ts';

@@ -3,6 +3,7 @@ import { InputError } from '@icy-ribbon/core/base/error';
 import { MATERIAL_KINDS, PIGMENTS, stockLeftMg } from '@icy-ribbon/core/paint/material';
 import { parseDecimal, toG, toMg } from '@icy-ribbon/core/base/unit';
 import Papa from 'papaparse';
+import '../api/plainSchemas.ts';
 
 /** The columns of a shelf file, in the order they are written. */
 export const CSV_FIELDS = [

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { parseDecimal } from '@icy-ribbon/core/base/unit';
-import { Input } from 'ant-design-vue';
+import Input from 'ant-design-vue/es/input/Input';
 import { computed, ref, useId, watch } from 'vue';
 import FieldRow from './FieldRow.vue';
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { api, type Piece } from '@icy-ribbon/contract';
+import type { Piece } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { cupColor } from '@icy-ribbon/core/paint/color';
 import { inForce, planOfPour } from '@icy-ribbon/core/piece/event';
 import { cupPaint, EMPTY_PLAN } from '@icy-ribbon/core/piece/plan';

@@ -1,19 +1,32 @@
 <script setup lang="ts">
-import { Button } from 'ant-design-vue';
-
 /** What can be done to a row of the shelf. */
 defineProps<{ name: string; takeOff?: string }>();
 const emit = defineEmits<{ change: []; remove: [] }>();
 </script>
 
 <template>
-  <Button type="link" size="small" :aria-label="`Change ${name}`" @click="emit('change')">Change</Button>
-  <Button
-    type="link"
-    size="small"
+  <button type="button" class="plain-button act" :aria-label="`Change ${name}`" @click="emit('change')">
+    Change
+  </button>
+  <button
+    type="button"
+    class="plain-button act"
     :aria-label="takeOff ?? `Take ${name} off the shelf`"
     @click="emit('remove')"
   >
     Take off
-  </Button>
+  </button>
 </template>
+
+<style scoped>
+/* As many as there are rows: plain ones, so that a long list stands at once. */
+.act {
+  min-height: var(--touch-field);
+  padding: 0 8px;
+  color: var(--water);
+}
+
+.act:hover {
+  text-decoration: underline;
+}
+</style>

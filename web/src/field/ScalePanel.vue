@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { ScaleInfo, ScaleReading } from '@icy-ribbon/contract';
-import { Button, Popover } from 'ant-design-vue';
+import { Button } from 'ant-design-vue';
+import { ref } from 'vue';
 import QuantityField from './QuantityField.vue';
 import { useUnits } from '../store/units.ts';
 
@@ -17,6 +18,8 @@ const emit = defineEmits<{
 /** What the artist's own scale showed, when the number is typed. */
 const typed = defineModel<number | null>('typed', { required: true });
 const units = useUnits();
+/** The scale that stands in for the artist's own shows what can be done with it. */
+const trying = ref(false);
 </script>
 
 <template>
@@ -33,21 +36,9 @@ const units = useUnits();
       </p>
     </div>
     <Button v-if="info" @click="emit('tare')">Zero</Button>
-    <Popover v-if="info?.standIn" trigger="click" title="A scale that stands in for yours">
-      <template #content>
-        <div class="tries">
-          <template v-if="active">
-            <Button v-if="reading?.pouring" @click="emit('stop')">Stop</Button>
-            <Button v-else @click="emit('pour')">Pour to target</Button>
-            <Button @click="emit('drops')">A few drops</Button>
-          </template>
-          <Button @click="emit('disturb', 'bump')">Bump the table</Button>
-          <Button @click="emit('disturb', 'overload')">Overload it</Button>
-          <Button @click="emit('disturb', 'drop-out')">Drop out</Button>
-        </div>
-      </template>
-      <Button type="text">Stand-in</Button>
-    </Popover>
+    <Button v-if="info?.standIn" type="text" :aria-expanded="trying" @click="trying = !trying"
+      >Stand-in</Button
+    >
     <QuantityField
       v-if="active"
       v-model="typed"
@@ -57,6 +48,17 @@ const units = useUnits();
       @keydown.enter.stop.prevent="emit('done')"
     />
     <div class="end"><slot /></div>
+    <div v-if="trying" class="tries" role="group" aria-labelledby="stands-in">
+      <p id="stands-in" class="soft">A scale that stands in for yours:</p>
+      <template v-if="active">
+        <Button v-if="reading?.pouring" @click="emit('stop')">Stop</Button>
+        <Button v-else @click="emit('pour')">Pour to target</Button>
+        <Button @click="emit('drops')">A few drops</Button>
+      </template>
+      <Button @click="emit('disturb', 'bump')">Bump the table</Button>
+      <Button @click="emit('disturb', 'overload')">Overload it</Button>
+      <Button @click="emit('disturb', 'drop-out')">Drop out</Button>
+    </div>
   </section>
 </template>
 
@@ -94,8 +96,11 @@ const units = useUnits();
 }
 
 .tries {
-  display: grid;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
   gap: 8px;
+  flex-basis: 100%;
 }
 
 .end {

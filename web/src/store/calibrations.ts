@@ -1,12 +1,13 @@
-import { api, type Calibration, type CalibrationCreate, type CalibrationKind } from '@icy-ribbon/contract';
+import type { Calibration, CalibrationCreate, CalibrationKind } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { ref, shallowRef } from 'vue';
 import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 
 /** Calibrated cards, mounds and cups with a hole; the newest of each kind comes first. */
 export const useCalibrations = defineStore('calibrations', () => {
-  const items = ref<Calibration[]>([]);
+  const items = shallowRef<Calibration[]>([]);
   const loaded = ref(false);
 
   const ofKind = (kind: CalibrationKind): Calibration[] => items.value.filter((each) => each.kind === kind);

@@ -1,8 +1,9 @@
-import { api, type DrillRun, type DrillRunCreate } from '@icy-ribbon/contract';
+import type { DrillRun, DrillRunCreate } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { dueOf, type DrillName, type Due } from '@icy-ribbon/core/drill/schedule';
 import { eyeOf, type Eye } from '@icy-ribbon/core/thickness/reading';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 
@@ -13,7 +14,7 @@ const TELLING = 8;
 
 /** Drills that were played, the newest first; and what they say of the artist's eye. */
 export const useDrills = defineStore('drills', () => {
-  const items = ref<DrillRun[]>([]);
+  const items = shallowRef<DrillRun[]>([]);
   const loaded = ref(false);
 
   async function load(): Promise<void> {

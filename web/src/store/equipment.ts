@@ -1,20 +1,14 @@
-import {
-  api,
-  type Blower,
-  type Equipment,
-  type EquipmentCreate,
-  type Shelf,
-  type Vessel,
-} from '@icy-ribbon/contract';
+import type { Blower, Equipment, EquipmentCreate, Shelf, Vessel } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 import { sendVersioned } from './versioned.ts';
 
 /** Cups and bottles to mix in, and blowers. */
 export const useEquipment = defineStore('equipment', () => {
-  const items = ref<Equipment[]>([]);
+  const items = shallowRef<Equipment[]>([]);
   const loaded = ref(false);
   const vessels = computed(() => items.value.filter((each): each is Vessel => each.kind === 'vessel'));
   const blowers = computed(() => items.value.filter((each): each is Blower => each.kind === 'blower'));

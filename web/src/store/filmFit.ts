@@ -1,12 +1,13 @@
-import { api, type KeptFilmFit } from '@icy-ribbon/contract';
+import type { KeptFilmFit } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import type { FilmFit } from '@icy-ribbon/core/judgement/fit';
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { shallowRef } from 'vue';
 import { call } from '../api/client.ts';
 
 /** What the artist's measured pours say of the film's unknowns. */
 export const useFilmFit = defineStore('filmFit', () => {
-  const kept = ref<KeptFilmFit | null>(null);
+  const kept = shallowRef<KeptFilmFit | null>(null);
 
   async function load(): Promise<void> {
     kept.value = (await call(api.filmFit.get)).fit;

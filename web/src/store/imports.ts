@@ -1,6 +1,7 @@
-import { api, type ImportJob } from '@icy-ribbon/contract';
+import type { ImportJob } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { call } from '../api/client.ts';
 import { ApiProblem } from '../api/problem.ts';
 
@@ -12,7 +13,7 @@ const pause = () => new Promise((resolve) => setTimeout(resolve, ASK_MS));
 
 /** A file on its way in, which the server reads beside everything else. */
 export const useImports = defineStore('imports', () => {
-  const job = ref<ImportJob | null>(null);
+  const job = shallowRef<ImportJob | null>(null);
 
   /**
    * Follows a file that was sent until it is in.

@@ -1,4 +1,5 @@
-import { api, liveSchema, type Doing, type Other } from '@icy-ribbon/contract';
+import type { Doing, Live, Other } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { useDebounceFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
@@ -22,7 +23,7 @@ export const useLive = defineStore('live', () => {
   }, TOGETHER_MS);
 
   function hear(data: string): void {
-    const live = liveSchema.parse(JSON.parse(data));
+    const live = JSON.parse(data) as Live;
     if (live.kind === 'others') others.value = live.others;
     else if (live.tab !== tabId() && (live.pieceId === null || live.pieceId === store.piece?.id)) {
       void reload();

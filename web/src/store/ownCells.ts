@@ -1,4 +1,5 @@
-import { api, type PourCells } from '@icy-ribbon/contract';
+import type { PourCells } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { forecastError, learnCells } from '@icy-ribbon/core/judgement/cells';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';

@@ -1,15 +1,15 @@
-import {
-  api,
-  type ArchiveResult,
-  type ImportResult,
-  type Piece,
-  type PieceCreate,
-  type PieceListQuery,
-  type PieceSummary,
-  type SavedView,
+import type {
+  ArchiveResult,
+  ImportResult,
+  Piece,
+  PieceCreate,
+  PieceListQuery,
+  PieceSummary,
+  SavedView,
 } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { ref, shallowRef } from 'vue';
 import { allPages } from '../api/allPages.ts';
 import { call, upload } from '../api/client.ts';
 import { useImports } from './imports.ts';
@@ -24,12 +24,12 @@ const EVERYTHING: PieceFilter = { page: 1, pageSize: 50, q: '', sort: 'finished'
 /** The list of pieces, a page at a time as the server filters and sorts it. */
 export const usePieces = defineStore('pieces', () => {
   const imports = useImports();
-  const items = ref<PieceSummary[]>([]);
+  const items = shallowRef<PieceSummary[]>([]);
   const total = ref(0);
   const filter = ref<PieceFilter>({ ...EVERYTHING });
   /** Pieces marked for comparing, in the order they were marked. */
   const marked = ref<string[]>([]);
-  const views = ref<SavedView[]>([]);
+  const views = shallowRef<SavedView[]>([]);
 
   function narrow(changes: Partial<PieceFilter>): void {
     filter.value = { ...filter.value, page: 1, ...changes };

@@ -1,4 +1,5 @@
-import { api, type PourNumbers } from '@icy-ribbon/contract';
+import type { PourNumbers } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { learnCoverage } from '@icy-ribbon/core/judgement/cover';
 import { driedPours, learnDrying } from '@icy-ribbon/core/judgement/drying';
 import { defineStore } from 'pinia';

@@ -11,7 +11,7 @@ import {
 } from '@icy-ribbon/core/piece/care';
 import dayjs from 'dayjs';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { useEquipment } from './equipment.ts';
 import { sendCare } from './piece/care.ts';
 import { usePieces } from './pieces.ts';
@@ -32,7 +32,7 @@ export const useRack = defineStore('rack', () => {
   const pieces = usePieces();
   const equipment = useEquipment();
   const numbers = usePourNumbers();
-  const items = ref<PieceSummary[]>([]);
+  const items = shallowRef<PieceSummary[]>([]);
   const nowMs = ref(Date.now());
   const loaded = ref(false);
 

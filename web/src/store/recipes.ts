@@ -1,17 +1,17 @@
-import { api, type OwnRecipe } from '@icy-ribbon/contract';
+import type { OwnRecipe } from '@icy-ribbon/contract';
+import { api, type BodyOf } from '@icy-ribbon/contract/addresses';
 import { findSchool, SCHOOLS, type Recipe } from '@icy-ribbon/core/paint/recipe';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
-import type { z } from 'zod';
+import { computed, ref, shallowRef } from 'vue';
 import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 import { sendVersioned } from './versioned.ts';
 
-export type RecipeInput = Omit<z.input<typeof api.recipes.create.body>, 'id'>;
+export type RecipeInput = Omit<BodyOf<typeof api.recipes.create>, 'id'>;
 
 /** The schools that ship and the artist's own recipes. */
 export const useRecipes = defineStore('recipes', () => {
-  const own = ref<OwnRecipe[]>([]);
+  const own = shallowRef<OwnRecipe[]>([]);
   const loaded = ref(false);
 
   const all = computed<Recipe[]>(() => [...own.value.map(asRecipe), ...SCHOOLS]);

@@ -1,4 +1,5 @@
-import { api, type Safekeeping } from '@icy-ribbon/contract';
+import type { Safekeeping } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { call } from '../api/client.ts';

@@ -1,4 +1,4 @@
-import { api } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { call } from '../api/client.ts';

@@ -1,5 +1,6 @@
-import { api, scaleReadingSchema, type ScaleInfo, type ScaleReading } from '@icy-ribbon/contract';
-import { onBeforeUnmount, onMounted, ref } from 'vue';
+import type { ScaleInfo, ScaleReading } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
+import { onBeforeUnmount, onMounted, shallowRef } from 'vue';
 import { call } from '../api/client.ts';
 import { useDevices } from './devices.ts';
 
@@ -9,8 +10,8 @@ const SILENCE_MS = 1500;
 /** Listens to the scale for as long as the component is there; without one, what it shows is typed. */
 export function useScale() {
   const devices = useDevices();
-  const info = ref<ScaleInfo | null>(null);
-  const reading = ref<ScaleReading | null>(null);
+  const info = shallowRef<ScaleInfo | null>(null);
+  const reading = shallowRef<ScaleReading | null>(null);
   let source: EventSource | undefined;
   let silence: ReturnType<typeof setTimeout> | undefined;
 
@@ -20,8 +21,7 @@ export function useScale() {
     info.value = await call(api.scale.info);
     source = new EventSource(api.scale.readings.path);
     source.addEventListener('message', (event: MessageEvent<string>) => {
-      const checked = scaleReadingSchema.safeParse(JSON.parse(event.data));
-      if (checked.success) reading.value = checked.data;
+      reading.value = JSON.parse(event.data) as ScaleReading;
       clearTimeout(silence);
       silence = setTimeout(() => (reading.value = null), SILENCE_MS);
     });

@@ -1,4 +1,5 @@
-import { api, type PlannedCup } from '@icy-ribbon/contract';
+import type { PlannedCup } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import type { Plan, PlanLayer } from '@icy-ribbon/core/piece/plan';
 import { call } from '../api/client.ts';
 import type { Cup } from './piece/piece.ts';

@@ -1,22 +1,15 @@
-import {
-  api,
-  type Material,
-  type MaterialUpdate,
-  type ShelvedMaterial,
-  type Support,
-  type SupportUpdate,
-} from '@icy-ribbon/contract';
+import type { Material, MaterialUpdate, ShelvedMaterial, Support, SupportUpdate } from '@icy-ribbon/contract';
+import { api, type BodyOf } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
-import type { z } from 'zod';
+import { ref, shallowRef } from 'vue';
 import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 import { useImports } from './imports.ts';
 import { sendVersioned } from './versioned.ts';
 
-type MaterialInput = z.input<typeof api.materials.create.body>;
-type MaterialChange = NonNullable<z.input<typeof api.materials.importAll.body>['changes']>[number];
-type SupportInput = z.input<typeof api.supports.create.body>;
+type MaterialInput = BodyOf<typeof api.materials.create>;
+type MaterialChange = NonNullable<BodyOf<typeof api.materials.importAll>['changes']>[number];
+type SupportInput = BodyOf<typeof api.supports.create>;
 
 const PAGE_SIZE = 200;
 /** The shelf is held whole, so that it can be searched and sorted at once. */
@@ -25,8 +18,8 @@ const SHELF_SIZE = 20_000;
 /** Materials and supports on the shelf. */
 export const useShelf = defineStore('shelf', () => {
   const imports = useImports();
-  const materials = ref<ShelvedMaterial[]>([]);
-  const supports = ref<Support[]>([]);
+  const materials = shallowRef<ShelvedMaterial[]>([]);
+  const supports = shallowRef<Support[]>([]);
   const loaded = ref(false);
 
   async function load(): Promise<void> {

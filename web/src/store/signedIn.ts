@@ -1,4 +1,5 @@
-import { api, type Devices, type Invitation, type KEEP_DAYS } from '@icy-ribbon/contract';
+import type { Devices, Invitation, KEEP_DAYS } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
 import { call } from '../api/client.ts';

@@ -1,4 +1,5 @@
-import { api, type Piece, type PieceSummary } from '@icy-ribbon/contract';
+import type { Piece, PieceSummary } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import type { Success } from '@icy-ribbon/core/judgement/pouring';
 import { paintedArea } from '@icy-ribbon/core/piece/support';
 import { defineStore } from 'pinia';

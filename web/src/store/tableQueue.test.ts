@@ -1,10 +1,11 @@
 import { ref, type Ref } from 'vue';
 import type { Piece, PourEvent } from '@icy-ribbon/contract';
+import { checkedEvent } from './piece/checkedEvent.ts';
 import { pieceInHand } from './piece/inHand.ts';
 import { sendWrite } from './piece/send.ts';
 import { waitingEvents } from './piece/waiting.ts';
 import { memoryKeeper, type WriteKeeper } from './keptWrites.ts';
-import { checkedEvent, useTableQueue } from './tableQueue.ts';
+import { useTableQueue } from './tableQueue.ts';
 
 const PIECE = '3f0e8a52-1f5b-4b61-9d2c-6f8d1f3f9a10';
 const event = (text: string): PourEvent =>

@@ -1,4 +1,3 @@
-import { pourEventSchema, type PourEvent } from '@icy-ribbon/contract';
 import { useEventListener } from '@vueuse/core';
 import { computed, getCurrentScope, onScopeDispose, shallowReactive, shallowRef, watch, type Ref } from 'vue';
 import { ApiProblem } from '../api/problem.ts';
@@ -13,24 +12,6 @@ import {
 const AGAIN_MS = 4000;
 /** As long as this a write is waited for before it counts as on its way. */
 const SOON_MS = 1500;
-
-/**
- * Checks an event by the contract before it is kept.
- *
- * @throws ApiProblem with the field paths
- */
-export function checkedEvent(event: unknown): PourEvent {
-  const checked = pourEventSchema.safeParse(event);
-  if (checked.success) return checked.data;
-  const errors = checked.error.issues.map(({ path, message }) => ({ path: path.join('.'), message }));
-  throw new ApiProblem({
-    type: 'about:blank',
-    title: 'Some fields need a change',
-    status: 422,
-    detail: errors[0]?.message ?? 'Some fields need a change.',
-    errors,
-  });
-}
 
 const defaultKeeper = (): WriteKeeper =>
   typeof indexedDB === 'undefined' || typeof BroadcastChannel === 'undefined'

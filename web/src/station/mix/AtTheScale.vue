@@ -3,7 +3,7 @@ import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { materialKind } from '@icy-ribbon/core/paint/material';
 import { useFullscreen } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import { sayProblem } from '../../notice/notices.ts';
 import { buzz, useAwake } from '../../notice/awake.ts';
@@ -14,15 +14,17 @@ import { useScale } from '../../store/scale.ts';
 import { useUnits } from '../../store/units.ts';
 import { PHASE_WORDS, toComeWords } from '../../words/cup.ts';
 import LeftForLater from './parts/LeftForLater.vue';
-import StirringSelect from './parts/StirringSelect.vue';
-import RepairPanel from './parts/RepairPanel.vue';
+import OrderInCup from './parts/OrderInCup.vue';
 import ScaleNumber from './parts/ScaleNumber.vue';
 import ScalePanel from '../../field/ScalePanel.vue';
 import ScaleVessel from './parts/ScaleVessel.vue';
-import SpoonHint from './parts/SpoonHint.vue';
 import { useRisingTone, useSpokenSteps } from './parts/scaleSound.ts';
 import { stepWords } from './parts/stepWords.ts';
 import { useWeighing } from './parts/useWeighing.ts';
+
+/** What few cups need is brought when it is needed. */
+const RepairPanel = defineAsyncComponent(() => import('./parts/RepairPanel.vue'));
+const SpoonHint = defineAsyncComponent(() => import('./parts/SpoonHint.vue'));
 
 const props = defineProps<{ pieceId: string; mixId: string }>();
 
@@ -248,9 +250,8 @@ useShortcuts('At the scale', [
       <Button type="text" @click="toggleFullscreen()">
         {{ isFullscreen ? 'Leave full screen' : 'Full screen' }}
       </Button>
-      <StirringSelect
+      <OrderInCup
         v-if="cup.mix.ingredients.some(({ role }) => role === 'medium')"
-        class="order"
         :recipe-id="cup.mix.recipe.id"
       />
       <RouterLink class="to-bench" :to="{ name: 'mix', params: { pieceId } }">Back to the cups</RouterLink>
@@ -298,10 +299,6 @@ useShortcuts('At the scale', [
   grid-row: 1 / span 4;
   align-self: center;
   min-height: 56px;
-}
-
-.order {
-  width: 208px;
 }
 
 .to-bench {

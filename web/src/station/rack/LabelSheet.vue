@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { api, type PieceSummary } from '@icy-ribbon/contract';
+import type { PieceSummary } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { useStorage } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import QRCode from 'qrcode';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
 import { allPages } from '../../api/allPages.ts';
 import { call } from '../../api/client.ts';
@@ -26,7 +27,7 @@ const money = useMoney();
 const units = useUnits();
 
 const kind = computed(() => (route.query.of === 'cups' ? 'cups' : 'pieces'));
-const all = ref<PieceSummary[]>([]);
+const all = shallowRef<PieceSummary[]>([]);
 watch(
   kind,
   () =>

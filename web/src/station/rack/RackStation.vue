@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { api, type Shelf } from '@icy-ribbon/contract';
+import type { Shelf } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { GAP_MM, stillFits } from '@icy-ribbon/core/piece/care';
 import { useElementSize } from '@vueuse/core';
 import { Button } from 'ant-design-vue';

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { api, type Piece } from '@icy-ribbon/contract';
+import type { Piece } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { computedAsync } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, ref } from 'vue';

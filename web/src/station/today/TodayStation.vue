@@ -3,7 +3,7 @@ import type { PieceSummary } from '@icy-ribbon/contract';
 import { usualDrying } from '@icy-ribbon/core/flow/drying';
 import dayjs from 'dayjs';
 import { Button } from 'ant-design-vue';
-import { computed, nextTick, onMounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, nextTick, onMounted, ref, shallowRef, watch } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
@@ -18,9 +18,11 @@ import LastResults from './parts/LastResults.vue';
 import SamplePiece from './parts/SamplePiece.vue';
 import OnTheTable from './parts/OnTheTable.vue';
 import PieceInHand from './parts/PieceInHand.vue';
-import StartPiece from './parts/StartPiece.vue';
 import { useStartDraft } from './parts/startDraft.ts';
 import { tableRows } from './parts/tableRows.ts';
+
+/** Its fields are brought when they are needed. */
+const StartPiece = defineAsyncComponent(() => import('./parts/StartPiece.vue'));
 
 /** The newest pieces are looked through this far for the last results. */
 const RECENT = 30;
@@ -31,12 +33,12 @@ const shelf = useShelf();
 const numbers = usePourNumbers();
 const sample = useSample();
 const store = usePiece();
-const recent = ref<PieceSummary[]>([]);
+const recent = shallowRef<PieceSummary[]>([]);
 const loaded = ref(false);
 
 async function load(): Promise<void> {
   try {
-    await Promise.all([shelf.load(), sample.load(), numbers.load()]);
+    await Promise.all([sample.load(), numbers.load()]);
     const since = dayjs().subtract(DUE_FOR_DAYS, 'day').format('YYYY-MM-DD');
     const [unjudged, poured, newest] = await Promise.all([
       pieces.allHaving('open'),
@@ -46,6 +48,8 @@ async function load(): Promise<void> {
     recent.value = [
       ...new Map([...unjudged, ...poured, ...newest].map((piece) => [piece.id, piece])).values(),
     ];
+    // The first steps tell what is on the shelf.
+    if (own.value.length === 0) await shelf.ensure();
     loaded.value = true;
   } catch (error) {
     sayProblem(error);
@@ -123,7 +127,7 @@ useShortcuts('Today', [{ keys: ['n'], shown: 'N', does: 'Start a piece', run: ()
       <SamplePiece v-if="loaded && (own.length === 0 || sample.pieceId !== null)" />
       <LastResults v-if="judged.length > 0" :pieces="judged.slice(0, RESULTS_SHOWN)" />
     </div>
-    <StartPiece v-if="starting" class="start" :closable="!nothingElse" @close="notNow" />
+    <StartPiece v-if="starting" class="start" :closable="!nothingElse" :asked="asked" @close="notNow" />
   </main>
 </template>
 

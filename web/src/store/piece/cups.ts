@@ -1,5 +1,5 @@
-import { api, type Addition, type Mix, type MovementCreate, type ReadingsCreate } from '@icy-ribbon/contract';
-import type { z } from 'zod';
+import type { Addition, Mix, MovementCreate, ReadingsCreate } from '@icy-ribbon/contract';
+import { api, type BodyOf } from '@icy-ribbon/contract/addresses';
 import { call } from '../../api/client.ts';
 import { ApiProblem } from '../../api/problem.ts';
 import { inTurn } from '../inTurn.ts';
@@ -8,7 +8,7 @@ import type { TableQueue } from '../tableQueue.ts';
 import type { InHand } from './inHand.ts';
 import { replaceMix as putMix, setReadings } from './send.ts';
 
-type MixInput = z.input<typeof api.mixes.create.body>;
+type MixInput = BodyOf<typeof api.mixes.create>;
 
 /**
  * What is done to the cups of the piece in hand, and what is read of them. What is weighed, taken back and read goes on while the server is away: it

@@ -1,4 +1,5 @@
-import { api, type Piece } from '@icy-ribbon/contract';
+import type { Piece } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import type { Ref } from 'vue';
 import { call } from '../../api/client.ts';
 import { ApiProblem } from '../../api/problem.ts';

@@ -1,4 +1,5 @@
-import { api, type Measurement, type Photo, type PhotoDetail } from '@icy-ribbon/contract';
+import type { Measurement, Photo, PhotoDetail } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { call, upload } from '../../api/client.ts';
 import { sendVersioned } from '../versioned.ts';
 import type { InHand } from './inHand.ts';

@@ -1,6 +1,7 @@
 import type { PourEvent } from '@icy-ribbon/contract';
 import { createPinia, setActivePinia } from 'pinia';
 import { usePiece } from './piece.ts';
+import { usePourWrites } from './pourWrites.ts';
 
 const AT = '2026-03-01T09:30:00.000Z';
 const id = (digit: number) => `3f0e8a52-1f5b-4b61-9d2c-6f8d1f3f9a${String(digit).padStart(2, '0')}`;
@@ -117,7 +118,8 @@ describe('while it is poured', () => {
   it('a cup goes down at once, before the server has answered', async () => {
     const { events } = server();
     const store = await inHand();
-    store.layDown(RUST, 12_000);
+    const writes = usePourWrites();
+    writes.layDown(RUST, 12_000);
     expect(leftOf(store)).toBe(CUP_MG - 12_000);
     expect(store.unsent).toHaveLength(1);
     await arrived(store);
@@ -129,8 +131,9 @@ describe('while it is poured', () => {
   it('more than the cup holds is refused before it is kept', async () => {
     const { events } = server();
     const store = await inHand();
-    store.layDown(RUST, 20_000);
-    expect(() => store.layDown(RUST, 10_001)).toThrow(/holds 10\.0 g/);
+    const writes = usePourWrites();
+    writes.layDown(RUST, 20_000);
+    expect(() => writes.layDown(RUST, 10_001)).toThrow(/holds 10\.0 g/);
     await arrived(store);
     expect(events).toHaveLength(1);
   });
@@ -138,9 +141,10 @@ describe('while it is poured', () => {
   it('goes on while the server is away', async () => {
     const { events, state } = server();
     const store = await inHand();
+    const writes = usePourWrites();
     state.isAway = true;
-    store.layDown(RUST, 12_000);
-    store.logPass(breath);
+    writes.layDown(RUST, 12_000);
+    writes.logPass(breath);
     await pause(30);
     expect(events).toEqual([]);
     expect(store.passes).toHaveLength(1);
@@ -154,7 +158,8 @@ describe('while it is poured', () => {
   it('an event that cannot be is refused at its field', async () => {
     server();
     const store = await inHand();
-    expect(() => store.logPass({ ...breath, distanceMm: 1 })).toThrow(/at least 0.5 cm/);
+    const writes = usePourWrites();
+    expect(() => writes.logPass({ ...breath, distanceMm: 1 })).toThrow(/at least 0.5 cm/);
     expect(store.log).toEqual([]);
   });
 });
@@ -163,9 +168,10 @@ describe('a correction', () => {
   it('takes the place and the time of what it corrects, and its paint', async () => {
     const { events } = server();
     const store = await inHand();
-    const first = store.layDown(RUST, 25_000);
-    store.logPass(breath);
-    store.correct(first, { mixId: RUST, mg: 29_000 });
+    const writes = usePourWrites();
+    const first = writes.layDown(RUST, 25_000);
+    writes.logPass(breath);
+    writes.correct(first, { mixId: RUST, mg: 29_000 });
     expect(leftOf(store)).toBe(1_000);
     expect(store.events.map((event) => event.kind)).toEqual(['layer', 'pass']);
     expect(store.events[0]).toMatchObject({ at: first.at, insteadOf: first.id, data: { mg: 29_000 } });
@@ -176,20 +182,22 @@ describe('a correction', () => {
   it('may not lay down more than the cup held before it', async () => {
     server();
     const store = await inHand();
-    const first = store.layDown(RUST, 25_000);
-    expect(() => store.correct(first, { mixId: RUST, mg: CUP_MG + 1 })).toThrow(/holds 30\.0 g/);
+    const writes = usePourWrites();
+    const first = writes.layDown(RUST, 25_000);
+    expect(() => writes.correct(first, { mixId: RUST, mg: CUP_MG + 1 })).toThrow(/holds 30\.0 g/);
     expect(leftOf(store)).toBe(5_000);
   });
 
   it('taken back, what stood before stands again', async () => {
     server();
     const store = await inHand();
-    const first = store.logPass(breath);
-    const second = store.correct(first, { ...breath, seconds: 8 });
+    const writes = usePourWrites();
+    const first = writes.logPass(breath);
+    const second = writes.correct(first, { ...breath, seconds: 8 });
     expect(store.passes.map((pass) => pass.data.seconds)).toEqual([8]);
-    store.takeBackEvent(second.id);
+    writes.takeBackEvent(second.id);
     expect(store.passes.map((pass) => pass.data.seconds)).toEqual([3]);
-    store.takeBackEvent(first.id);
+    writes.takeBackEvent(first.id);
     expect(store.passes).toEqual([]);
   });
 });
@@ -210,9 +218,10 @@ it('the pour keeps the plan it began with, once', async () => {
   const { USUAL_SETTINGS } = await import('@icy-ribbon/core/piece/plan');
   const { events } = server({ plan: { ...plan, settings: USUAL_SETTINGS } });
   const store = await inHand();
-  store.logRoom({ temperatureC: 21, humidityPercent: null });
-  store.layDown(RUST, 1_000);
-  store.layDown(RUST, 1_000);
+  const writes = usePourWrites();
+  writes.logRoom({ temperatureC: 21, humidityPercent: null });
+  writes.layDown(RUST, 1_000);
+  writes.layDown(RUST, 1_000);
   await arrived(store);
   expect(events.map((event) => event.kind)).toEqual(['room', 'plan', 'layer', 'layer']);
   expect(events[1]!.data).not.toHaveProperty('version');

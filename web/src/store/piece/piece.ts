@@ -1,4 +1,5 @@
-import { api, type DamagedRecord, type JudgementPut, type Piece, type PiecePlan } from '@icy-ribbon/contract';
+import type { DamagedRecord, JudgementPut, Piece, PiecePlan } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { cupColor } from '@icy-ribbon/core/paint/color';
 import { careInShort } from '@icy-ribbon/core/piece/care';
 import { laidMgOf } from '@icy-ribbon/core/piece/event';
@@ -7,7 +8,7 @@ import type { Aims } from '@icy-ribbon/core/paint/stage';
 import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, shallowRef } from 'vue';
 import { call } from '../../api/client.ts';
 import { useTableQueue } from '../tableQueue.ts';
 import { sendVersioned } from '../versioned.ts';
@@ -16,7 +17,7 @@ import type { Cup } from './cup.ts';
 import { cupWrites } from './cups.ts';
 import { pieceInHand } from './inHand.ts';
 import { photoWrites } from './photos.ts';
-import { pourLog, pourWrites } from './pour.ts';
+import { pourLog } from './pourLog.ts';
 import { sendWrite } from './send.ts';
 import { mixesWith, readingsWith, waitingEvents } from './waiting.ts';
 
@@ -25,7 +26,7 @@ export type { Cup } from './cup.ts';
 /** The piece in hand: its record from the server, everything core derives from it, and what is done to it. */
 export const usePiece = defineStore('piece', () => {
   const inHandId = useStorage<string | null>('icy-ribbon.piece', null);
-  const piece = ref<Piece | null>(null);
+  const piece = shallowRef<Piece | null>(null);
   const hand = pieceInHand(inHandId, piece);
 
   /** What was done and is not at the server yet; it counts already. */
@@ -113,6 +114,9 @@ export const usePiece = defineStore('piece', () => {
     open: hand.open,
     reload: hand.reload,
     letGo: hand.letGo,
+    current: hand.current,
+    /** Keeps what was done at the table until the server has it. */
+    keep: queue.add,
     cups,
     belief,
     readings,
@@ -133,7 +137,6 @@ export const usePiece = defineStore('piece', () => {
     refused: queue.refused,
     dropRefused: queue.drop,
     ...cupWrites(hand, queue),
-    ...pourWrites(hand, queue, events, cups),
     ...photoWrites(hand),
     ...careWrites(hand),
     setPlan,

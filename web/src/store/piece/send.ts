@@ -1,4 +1,5 @@
-import { api, type Mix, type Reading } from '@icy-ribbon/contract';
+import type { Mix, Reading } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { call } from '../../api/client.ts';
 import type { Deliver } from '../tableQueue.ts';
 import type { InHand } from './inHand.ts';

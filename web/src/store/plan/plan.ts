@@ -1,4 +1,5 @@
-import { api, type PiecePlan, type PlannedCup } from '@icy-ribbon/contract';
+import type { PiecePlan, PlannedCup } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { amounts, type Amounts, type BlowerExit } from '@icy-ribbon/core/piece/amount';
 import { applyFix, check, isPlanFix, type Finding, type PlanFix } from '@icy-ribbon/core/piece/check';
 import { InputError } from '@icy-ribbon/core/base/error';

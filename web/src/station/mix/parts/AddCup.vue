@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { api, ShelvedMaterial } from '@icy-ribbon/contract';
-import type { z } from 'zod';
+import type { ShelvedMaterial } from '@icy-ribbon/contract';
+import type { api, BodyOf } from '@icy-ribbon/contract/addresses';
 import { fittingPaints, partsFor, recipesFor, refusal } from '@icy-ribbon/core/paint/recipe';
 import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
 import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
@@ -25,7 +25,7 @@ const WholeSet = defineAsyncComponent(() => import('./WholeSet.vue'));
 const PaintBlend = defineAsyncComponent(() => import('./PaintBlend.vue'));
 const ActivatorDose = defineAsyncComponent(() => import('./ActivatorDose.vue'));
 
-type MixInput = z.input<typeof api.mixes.create.body>;
+type MixInput = BodyOf<typeof api.mixes.create>;
 
 const props = defineProps<{ pieceId: string; technique: Technique; cups: readonly Cup[] }>();
 

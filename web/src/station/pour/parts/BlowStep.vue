@@ -9,6 +9,7 @@ import { messageAt } from '../../../api/problem.ts';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
 import PassSentence from './PassSentence.vue';
@@ -21,6 +22,7 @@ const draft = defineModel<PassDraft>({ required: true });
 
 const FIELDS = ['setting', 'distanceMm', 'slantDeg', 'directionDeg', 'seconds'];
 const store = usePiece();
+const writes = usePourWrites();
 const problem = ref<unknown>(null);
 
 const change = (changes: Partial<PassDraft>) => {
@@ -31,10 +33,10 @@ function log(): void {
   problem.value = null;
   try {
     if (props.changing) {
-      store.correct(props.changing, { ...props.changing.data, ...draft.value });
+      writes.correct(props.changing, { ...props.changing.data, ...draft.value });
     } else {
       const step = props.stepId === undefined ? {} : { stepId: props.stepId };
-      store.logPass({ ...draft.value, ...step } as never);
+      writes.logPass({ ...draft.value, ...step } as never);
     }
     emit('logged');
     change({ from: null });

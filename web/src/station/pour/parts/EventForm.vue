@@ -13,6 +13,7 @@ import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { useDevices } from '../../../store/devices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
 import { useTurnTapper } from './turnTapper.ts';
@@ -56,6 +57,7 @@ const WAYS = [
 ];
 
 const store = usePiece();
+const writes = usePourWrites();
 const devices = useDevices();
 onMounted(devices.ensure);
 const problem = ref<unknown>(null);
@@ -96,10 +98,10 @@ async function keep(): Promise<void> {
   problem.value = null;
   const { kind, data } = eventOf(props.kind, draft.value, drawn.value);
   try {
-    if (props.changing) store.correct(props.changing, { ...props.changing.data, ...data });
+    if (props.changing) writes.correct(props.changing, { ...props.changing.data, ...data });
     else if (kind === 'photo') await photograph();
     else
-      store.record(kind, { ...data, ...(props.stepId !== undefined && { stepId: props.stepId }) } as never);
+      writes.record(kind, { ...data, ...(props.stepId !== undefined && { stepId: props.stepId }) } as never);
     stroke.value = null;
     emit('done');
   } catch (error) {
@@ -114,9 +116,9 @@ async function keep(): Promise<void> {
 async function photograph(): Promise<void> {
   const photo = devices.standIns ? await store.takePhoto('wet') : null;
   const note = photo ? `${draft.value.words} (by the stand-in camera)`.trim() : draft.value.words;
-  store.record('photo', { photoId: photo?.id ?? null, note });
+  writes.record('photo', { photoId: photo?.id ?? null, note });
   if (props.stepId !== undefined) {
-    store.record('step', { stepId: props.stepId, outcome: 'done', note: '' });
+    writes.record('step', { stepId: props.stepId, outcome: 'done', note: '' });
   }
 }
 

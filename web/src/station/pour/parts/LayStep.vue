@@ -10,6 +10,7 @@ import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import { newId } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import { LAY_KINDS, shapeOf, usualKind, type LayKind, type Stroke } from './laidShape.ts';
@@ -28,6 +29,7 @@ const shape = defineModel<LaidShape | null>('shape', { required: true });
 const emit = defineEmits<{ blow: []; laid: [] }>();
 
 const store = usePiece();
+const writes = usePourWrites();
 const units = useUnits();
 const chosenId = ref<string | null>(null);
 /** How it lies, where the artist said so. */
@@ -97,7 +99,7 @@ function lay(): void {
   problem.value = null;
   try {
     const lies = { shape: shape.value };
-    store.layDown(
+    writes.layDown(
       cup.mix.id,
       mg.value ?? 0,
       props.stepId === undefined ? lies : { ...lies, stepId: props.stepId },

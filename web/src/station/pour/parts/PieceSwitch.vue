@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePieces } from '../../../store/pieces.ts';
@@ -13,7 +13,7 @@ const READY: ReadonlySet<PieceSummary['phase']> = new Set(['mixed', 'pouring']);
 const pieces = usePieces();
 const waits = useWaits();
 const router = useRouter();
-const found = ref<PieceSummary[]>([]);
+const found = shallowRef<PieceSummary[]>([]);
 
 onMounted(async () => {
   // Without the server the piece in hand goes on alone.

@@ -7,6 +7,7 @@ import dayjs from 'dayjs';
 import { computed } from 'vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { useShelf } from '../../../store/shelf.ts';
 import { PREPARE_REASONS, prepareWords } from '../../../words/prepare.ts';
@@ -14,6 +15,7 @@ import { useMeasures } from '../../../words/useMeasures.ts';
 
 /** What is seen to before the first cup is poured; each tick stays with the piece. */
 const store = usePiece();
+const writes = usePourWrites();
 const plan = usePlan();
 const shelf = useShelf();
 const measures = useMeasures();
@@ -50,8 +52,8 @@ function tick(item: PrepareItem): void {
   const was = tickedBy(item);
   const note = prepareWords(item, measures.value);
   try {
-    if (was) store.takeBackEvent(was.id);
-    else store.record('step', { stepId: prepareStepId(item.code), outcome: 'done', note });
+    if (was) writes.takeBackEvent(was.id);
+    else writes.record('step', { stepId: prepareStepId(item.code), outcome: 'done', note });
   } catch (error) {
     sayProblem(error);
   }

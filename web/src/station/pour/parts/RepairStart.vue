@@ -11,6 +11,7 @@ import QuantityField from '../../../field/QuantityField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import { useUnits } from '../../../store/units.ts';
 import { patchWords } from '../../../words/pouring.ts';
 import type { Stroke } from './laidShape.ts';
@@ -27,6 +28,7 @@ const emit = defineEmits<{ begun: []; none: [] }>();
 
 const USUAL_MM = 25;
 const store = usePiece();
+const writes = usePourWrites();
 const units = useUnits();
 const radiusMm = ref<number | null>(USUAL_MM);
 const note = ref('');
@@ -61,7 +63,7 @@ function begin(): void {
   problem.value = null;
   const { layers, directionDeg } = plan.value;
   try {
-    store.record('repair', { mark: spot.value, layers: [...layers], directionDeg, note: note.value });
+    writes.record('repair', { mark: spot.value, layers: [...layers], directionDeg, note: note.value });
     stroke.value = null;
     emit('begun');
   } catch (error) {

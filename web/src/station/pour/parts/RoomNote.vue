@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { Button, Popover } from 'ant-design-vue';
 import { onMounted, ref } from 'vue';
 import { call } from '../../../api/client.ts';
@@ -10,11 +10,13 @@ import { sayProblem } from '../../../notice/notices.ts';
 import { attempt } from '../../../notice/useTask.ts';
 import { useDevices } from '../../../store/devices.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import { useUnits } from '../../../store/units.ts';
 
 const USUAL_C = 21;
 
 const store = usePiece();
+const writes = usePourWrites();
 const units = useUnits();
 const open = ref(false);
 const temperatureC = ref<number | null>(store.room?.data.temperatureC ?? USUAL_C);
@@ -41,7 +43,7 @@ const isAsTold = () =>
 function keep(): void {
   problem.value = null;
   try {
-    store.logRoom({
+    writes.logRoom({
       temperatureC: temperatureC.value as number,
       humidityPercent: humidityPercent.value,
       ...(isAsTold() && { standIn: true }),

@@ -12,6 +12,7 @@ import { buzz } from '../../../notice/awake.ts';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import EventForm from './EventForm.vue';
@@ -37,6 +38,7 @@ const FORM_OF: Partial<Record<RunStep['kind'], FormKind>> = {
 };
 
 const store = usePiece();
+const writes = usePourWrites();
 const plan = usePlan();
 const units = useUnits();
 const steps = useStepLog();
@@ -108,7 +110,7 @@ function done(): void {
 /** Seen to without its form. */
 function markDone(): void {
   try {
-    store.record('step', { stepId: props.step.id, outcome: 'done', note: title(props.step) });
+    writes.record('step', { stepId: props.step.id, outcome: 'done', note: title(props.step) });
   } catch (error) {
     sayProblem(error);
   }
@@ -116,7 +118,7 @@ function markDone(): void {
 
 function skip(): void {
   try {
-    store.record('step', { stepId: props.step.id, outcome: 'skipped', note: title(props.step) });
+    writes.record('step', { stepId: props.step.id, outcome: 'skipped', note: title(props.step) });
   } catch (error) {
     sayProblem(error);
   }

@@ -7,6 +7,7 @@ import NumberField from '../../../field/NumberField.vue';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useShortcuts } from '../../../shortcut/shortcuts.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import { clockWords, leftOf, useWaits } from '../../../store/waits.ts';
 import { newDraft } from './eventDraft.ts';
 
@@ -19,6 +20,7 @@ const props = defineProps<{
 const emit = defineEmits<{ done: [] }>();
 
 const store = usePiece();
+const writes = usePourWrites();
 const waits = useWaits();
 const problem = ref<unknown>(null);
 const usual = newDraft('wait');
@@ -33,7 +35,7 @@ function log(took: number | null, why: string, stepId: string | undefined): bool
   problem.value = null;
   try {
     const data = { seconds: took as number, forWhat: why, ...(stepId !== undefined && { stepId }) };
-    store.record('wait', data);
+    writes.record('wait', data);
     emit('done');
     return true;
   } catch (error) {

@@ -5,6 +5,7 @@ import { useRoute } from 'vue-router';
 import { sayProblem } from '../../../notice/notices.ts';
 import { useEquipment } from '../../../store/equipment.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import type { FreeEvent } from '../../../words/event.ts';
 import { placeOfQuery } from './mark.ts';
@@ -18,6 +19,7 @@ export type PourMode = 'sheet' | 'lay' | 'blow' | 'change' | Exclude<FreeEvent, 
 /** Where the pour stands and what the hands are at. */
 export function usePourMode() {
   const store = usePiece();
+  const writes = usePourWrites();
   const plan = usePlan();
   const equipment = useEquipment();
   const route = useRoute();
@@ -81,7 +83,7 @@ export function usePourMode() {
   function breakOff(): void {
     try {
       for (const { id } of open.value) {
-        store.record('step', { stepId: id, outcome: 'skipped', note: 'Repair broken off' });
+        writes.record('step', { stepId: id, outcome: 'skipped', note: 'Repair broken off' });
       }
       goOn();
     } catch (error) {
@@ -120,7 +122,7 @@ export function usePourMode() {
 
   function takeBack(eventId: string): void {
     try {
-      store.takeBackEvent(eventId);
+      writes.takeBackEvent(eventId);
       if (changing.value?.id === eventId) goOn();
     } catch (error) {
       sayProblem(error);

@@ -2,6 +2,7 @@ import { airTool } from '@icy-ribbon/core/flow/air';
 import { shapeOfStep, type RunStep } from '@icy-ribbon/core/piece/event';
 import { useEquipment } from '../../../store/equipment.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
+import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { blowerNow } from './passDraft.ts';
 
@@ -10,6 +11,7 @@ const within = (share: number) => Math.min(1, Math.max(0, share));
 /** Logs steps of the run sheet as they were planned. */
 export function useStepLog() {
   const store = usePiece();
+  const writes = usePourWrites();
   const plan = usePlan();
   const equipment = useEquipment();
 
@@ -24,29 +26,29 @@ export function useStepLog() {
       case 'relay': {
         const shape = shapeOfStep(plan.body, step, store.piece!.support);
         const more = step.kind === 'relay' ? { stepId, shape, moment: 'add' as const } : { stepId, shape };
-        store.layDown(step.paintId, mg, more);
+        writes.layDown(step.paintId, mg, more);
         break;
       }
       case 'scrape':
-        store.record('scrape', { note: '', mark: step.mark, stepId });
+        writes.record('scrape', { note: '', mark: step.mark, stepId });
         break;
       case 'lift':
-        store.record('lift', { note: step.way === 'cup' ? 'turned over' : 'poured in rings', stepId });
+        writes.record('lift', { note: step.way === 'cup' ? 'turned over' : 'poured in rings', stepId });
         break;
       case 'pass':
         blow(step);
         break;
       case 'torch':
-        store.record('torch', { seconds: null, stepId });
+        writes.record('torch', { seconds: null, stepId });
         break;
       case 'run-off':
-        store.record('tilt', { directionDeg: 180, seconds: step.seconds, stepId });
+        writes.record('tilt', { directionDeg: 180, seconds: step.seconds, stepId });
         break;
       case 'spin':
-        store.record('spin', { rpm: step.rpm, seconds: step.seconds, way: step.way, stepId });
+        writes.record('spin', { rpm: step.rpm, seconds: step.seconds, way: step.way, stepId });
         break;
       default:
-        store.record('step', { stepId, outcome: 'done', note: words });
+        writes.record('step', { stepId, outcome: 'done', note: words });
     }
   }
 
@@ -55,7 +57,7 @@ export function useStepLog() {
     const { widthMm, heightMm } = store.piece!.support;
     const setting = pass.setting || airTool(tool).settings[0];
     const own = equipment.blowers.find(({ id }) => id === pass.blowerId);
-    store.logPass({
+    writes.logPass({
       ...{ tool, setting, distanceMm, slantDeg, directionDeg, seconds, stepId },
       ...(end && { end: { ...end, setting: end.setting || setting } }),
       ...(way && { way }),

@@ -1,4 +1,4 @@
-import { api } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { expectedOf, learnCells, measuredCells, type MeasuredCells } from '@icy-ribbon/core/judgement/cells';
 import {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { api, type Piece, type PieceSummary } from '@icy-ribbon/contract';
+import type { Piece, PieceSummary } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { careState } from '@icy-ribbon/core/piece/care';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { allPages } from '../../../api/allPages.ts';
 import { call } from '../../../api/client.ts';
 import { widthIn } from '../../../drawing/widthIn.ts';
@@ -13,9 +14,9 @@ import { ORIGIN_WORDS } from '../../../words/care.ts';
 
 /** The piece that this one came out of, and those that came out of it, their pictures side by side. */
 const store = usePiece();
-const parent = ref<Piece | null>(null);
+const parent = shallowRef<Piece | null>(null);
 const isLost = ref(false);
-const children = ref<PieceSummary[]>([]);
+const children = shallowRef<PieceSummary[]>([]);
 
 watch(
   () => store.piece?.id,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { Button } from 'ant-design-vue';
 import { onMounted, ref, watch } from 'vue';
 import { call } from '../../../api/client.ts';

@@ -1,5 +1,5 @@
 /** @jest-environment jsdom */
-import { api } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { asOnePage } from './onePage.ts';
 import { pieceOfSketch } from './pieceOfSketch.ts';
 

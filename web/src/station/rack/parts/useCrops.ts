@@ -1,4 +1,5 @@
-import { api, type PhotoDetail } from '@icy-ribbon/contract';
+import type { PhotoDetail } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { moveCorners } from '@icy-ribbon/core/picture';
 import type { Crop, Part } from '@icy-ribbon/core/picture/crop';

@@ -1,7 +1,7 @@
 import type { Origin, Piece } from '@icy-ribbon/contract';
 import type { Part } from '@icy-ribbon/core/picture/crop';
 import type { Technique } from '@icy-ribbon/core/paint/stage';
-import { api } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { call, upload } from '../../../api/client.ts';
 import { useShelf } from '../../../store/shelf.ts';
 

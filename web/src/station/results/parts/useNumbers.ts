@@ -1,4 +1,5 @@
-import { api, type PourNumbers } from '@icy-ribbon/contract';
+import type { PourNumbers } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { onCommonCells } from '@icy-ribbon/core/judgement/compare';
 import { computed, onMounted, shallowRef } from 'vue';
 import { call } from '../../../api/client.ts';

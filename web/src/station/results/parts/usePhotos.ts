@@ -1,4 +1,5 @@
-import { api, type Photo, type PhotoDetail, type PhotoState } from '@icy-ribbon/contract';
+import type { Photo, PhotoDetail, PhotoState } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { fault } from '@icy-ribbon/core/judgement/outcome';
 import type { WetDry } from '@icy-ribbon/core/picture';
 import { computedAsync } from '@vueuse/core';

@@ -9,7 +9,7 @@ import {
 } from '@icy-ribbon/core/paint/material';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { useStorage } from '@vueuse/core';
-import { Button, CheckboxGroup, Input, Popover, Table } from 'ant-design-vue';
+import { Button, CheckboxGroup, Input, Popover } from 'ant-design-vue';
 import { computed } from 'vue';
 import BareSelect from '../../../field/BareSelect.vue';
 import RecordDrawer from '../../../field/RecordDrawer.vue';
@@ -24,6 +24,7 @@ import { columnsOf, OPTIONAL_COLUMNS, type ColumnKey } from './materialColumns.t
 import { changesOf, draftOf, emptyMaterial, materialOf, type MaterialDraft } from './materialDraft.ts';
 import MaterialForm from './MaterialForm.vue';
 import ShelfFiles from './ShelfFiles.vue';
+import ShelfTable from './ShelfTable.vue';
 import { useMaterials } from './useMaterials.ts';
 
 const shelf = useShelf();
@@ -114,68 +115,60 @@ function stock(material: ShelvedMaterial): string {
     />
     <Button type="text" @click="chosenIds = []">Choose none</Button>
   </div>
-  <Table
+  <ShelfTable
     :columns="columns"
-    :data-source="[...shown]"
-    row-key="id"
-    size="small"
-    :scroll="{ x: 'max-content' }"
-    :pagination="shown.length > 100 ? { pageSize: 100, showSizeChanger: false } : false"
-    :locale="{ emptyText: archived ? 'Nothing was taken off.' : 'Nothing on the shelf by that name.' }"
+    :rows="shown"
+    sorted-by="kind"
+    :empty="archived ? 'Nothing was taken off.' : 'Nothing on the shelf by that name.'"
   >
-    <template #bodyCell="{ column, record }">
-      <template v-if="column.key === 'choose'">
+    <template #cell="{ column, row }">
+      <template v-if="column === 'choose'">
         <input
           v-model="chosenIds"
           class="choose"
           type="checkbox"
-          :value="record.id"
-          :aria-label="`Choose ${record.name}`"
+          :value="row.id"
+          :aria-label="`Choose ${row.name}`"
         />
       </template>
-      <template v-else-if="column.key === 'name'">
+      <template v-else-if="column === 'name'">
         <span class="name">
           <span class="swatch">
-            <span :style="{ background: record.colorHex }"></span>
-            <span :style="{ background: record.dryColorHex ?? record.colorHex }"></span>
+            <span :style="{ background: row.colorHex }"></span>
+            <span :style="{ background: row.dryColorHex ?? row.colorHex }"></span>
           </span>
-          {{ record.name }}
+          {{ row.name }}
         </span>
       </template>
-      <template v-else-if="column.key === 'kind'">{{ materialKind(record.kind).label }}</template>
-      <template v-else-if="column.key === 'density'">
-        <span class="trust">{{ record.densityTrust }}</span>
-        {{ measures.densityNumber(record.densityGPerMl, 3) }}
+      <template v-else-if="column === 'kind'">{{ materialKind(row.kind).label }}</template>
+      <template v-else-if="column === 'density'">
+        <span class="trust">{{ row.densityTrust }}</span>
+        {{ measures.densityNumber(row.densityGPerMl, 3) }}
       </template>
-      <template v-else-if="column.key === 'viscosity'">
+      <template v-else-if="column === 'viscosity'">
         <span
           class="trust"
-          :title="record.learned ? `Learned from ${record.learned.readings} readings of its cups` : undefined"
+          :title="row.learned ? `Learned from ${row.learned.readings} readings of its cups` : undefined"
         >
-          {{ record.learned ? 'learned' : record.viscosityTrust }},
-          {{ stageOf(record.learned?.viscosityPaS ?? record.viscosityPaS).name }}
+          {{ row.learned ? 'learned' : row.viscosityTrust }},
+          {{ stageOf(row.learned?.viscosityPaS ?? row.viscosityPaS).name }}
         </span>
-        {{
-          Number((record.learned?.viscosityPaS ?? record.viscosityPaS).toPrecision(record.learned ? 2 : 3))
-        }}
+        {{ Number((row.learned?.viscosityPaS ?? row.viscosityPaS).toPrecision(row.learned ? 2 : 3)) }}
       </template>
-      <template v-else-if="column.key === 'stock'">{{ stock(record as ShelvedMaterial) }}</template>
-      <template v-else-if="column.key === 'price'">
-        {{ record.priceCents === null ? '' : money.show(record.priceCents) }}
+      <template v-else-if="column === 'stock'">{{ stock(row) }}</template>
+      <template v-else-if="column === 'price'">
+        {{ row.priceCents === null ? '' : money.show(row.priceCents) }}
       </template>
-      <template v-else-if="column.key === 'actions'">
-        <Button v-if="archived" type="link" size="small" @click="putBack(record as ShelvedMaterial)"
-          >Put back</Button
-        >
-        <RowActions
-          v-else
-          :name="record.name"
-          @change="edit(record as ShelvedMaterial)"
-          @remove="remove(record as ShelvedMaterial)"
-        />
+      <template v-else-if="column === 'finish'">{{ row.finish }}</template>
+      <template v-else-if="column === 'opacity'">{{ row.opacity }}</template>
+      <template v-else-if="column === 'opened'">{{ row.openedOn }}</template>
+      <template v-else-if="column === 'note'">{{ row.note }}</template>
+      <template v-else-if="column === 'actions'">
+        <Button v-if="archived" type="link" size="small" @click="putBack(row)">Put back</Button>
+        <RowActions v-else :name="row.name" @change="edit(row)" @remove="remove(row)" />
       </template>
     </template>
-  </Table>
+  </ShelfTable>
   <RecordDrawer
     :drawer="drawer"
     form="material"
@@ -236,10 +229,6 @@ function stock(material: ShelvedMaterial): string {
   width: 34px;
   height: 22px;
   border: var(--paint-edge) solid var(--edge);
-}
-
-:deep(td) {
-  white-space: nowrap;
 }
 
 .trust {

@@ -1,8 +1,7 @@
 <script setup lang="ts">
 import type { Support } from '@icy-ribbon/contract';
 import { paintedArea } from '@icy-ribbon/core/piece/support';
-import { Button, Table } from 'ant-design-vue';
-import type { ColumnsType } from 'ant-design-vue/es/table';
+import { Button } from 'ant-design-vue';
 import RecordDrawer from '../../../field/RecordDrawer.vue';
 import RowActions from '../../../field/RowActions.vue';
 import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
@@ -14,6 +13,8 @@ import { useMeasures } from '../../../words/useMeasures.ts';
 import { emptySupport, type SupportDraft } from '../../../field/supportDraft.ts';
 import { SUPPORT_KIND_LABELS } from '../../../words/support.ts';
 import SupportForm from '../../../field/SupportForm.vue';
+import ShelfTable from './ShelfTable.vue';
+import type { TableColumn } from './tableColumn.ts';
 
 const shelf = useShelf();
 const units = useUnits();
@@ -29,19 +30,14 @@ const drawer = useRecordDrawer<Support, SupportDraft>(emptySupport(), async (tar
 });
 const { draft, problem, target } = drawer;
 
-const columns: ColumnsType<Support> = [
-  { title: 'Name', dataIndex: 'name', sorter: (a, b) => a.name.localeCompare(b.name) },
+const columns: readonly TableColumn<Support>[] = [
+  { title: 'Name', key: 'name', sorter: (each) => each.name.toLowerCase() },
   { title: 'What it is', key: 'kind' },
-  { title: 'Shape', dataIndex: 'shape' },
-  {
-    title: 'Size',
-    key: 'size',
-    align: 'right',
-    sorter: (a, b) => a.widthMm * a.heightMm - b.widthMm * b.heightMm,
-  },
-  { title: 'Side depth', key: 'depth', align: 'right' },
-  { title: 'Face and sides', key: 'area', align: 'right' },
-  { title: '', key: 'actions', align: 'right' },
+  { title: 'Shape', key: 'shape' },
+  { title: 'Size', key: 'size', isNumber: true, sorter: (each) => each.widthMm * each.heightMm },
+  { title: 'Side depth', key: 'depth', isNumber: true },
+  { title: 'Face and sides', key: 'area', isNumber: true },
+  { title: '', key: 'actions', isNumber: true },
 ];
 
 function size(support: Support): string {
@@ -69,29 +65,19 @@ const remove = (support: Support) =>
   <div class="bar">
     <Button type="primary" @click="drawer.begin('new', emptySupport())">Enter a support</Button>
   </div>
-  <Table
-    :columns="columns"
-    :data-source="[...shelf.supports]"
-    row-key="id"
-    size="small"
-    :scroll="{ x: 'max-content' }"
-    :pagination="false"
-    :locale="{ emptyText: 'No supports yet. Enter the first one.' }"
-  >
-    <template #bodyCell="{ column, record }">
-      <template v-if="column.key === 'kind'">{{ SUPPORT_KIND_LABELS[(record as Support).kind] }}</template>
-      <template v-else-if="column.key === 'size'">{{ size(record as Support) }}</template>
-      <template v-else-if="column.key === 'depth'">{{ units.show('length', record.sideDepthMm) }}</template>
-      <template v-else-if="column.key === 'area'">{{ area(record as Support) }}</template>
-      <template v-else-if="column.key === 'actions'">
-        <RowActions
-          :name="record.name"
-          @change="drawer.begin(record as Support, { ...(record as Support) })"
-          @remove="remove(record as Support)"
-        />
+  <ShelfTable :columns="columns" :rows="shelf.supports" empty="No supports yet. Enter the first one.">
+    <template #cell="{ column, row }">
+      <template v-if="column === 'name'">{{ row.name }}</template>
+      <template v-else-if="column === 'shape'">{{ row.shape }}</template>
+      <template v-else-if="column === 'kind'">{{ SUPPORT_KIND_LABELS[row.kind] }}</template>
+      <template v-else-if="column === 'size'">{{ size(row) }}</template>
+      <template v-else-if="column === 'depth'">{{ units.show('length', row.sideDepthMm) }}</template>
+      <template v-else-if="column === 'area'">{{ area(row) }}</template>
+      <template v-else-if="column === 'actions'">
+        <RowActions :name="row.name" @change="drawer.begin(row, { ...row })" @remove="remove(row)" />
       </template>
     </template>
-  </Table>
+  </ShelfTable>
   <RecordDrawer
     :drawer="drawer"
     form="support"

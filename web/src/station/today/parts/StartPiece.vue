@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { TECHNIQUES } from '@icy-ribbon/core/paint/stage';
 import { Button, Input, RadioButton, RadioGroup, Select } from 'ant-design-vue';
-import { computed, ref, watchEffect } from 'vue';
+import { computed, onMounted, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
 import { messageAt } from '../../../api/problem.ts';
 import FieldRow from '../../../field/FieldRow.vue';
@@ -16,10 +16,18 @@ import { TECHNIQUE_LABELS } from '../../../words/general.ts';
 import HowMuch from './HowMuch.vue';
 import { useSupportChoice } from '../../../field/useSupportChoice.ts';
 
-defineProps<{ closable: boolean }>();
+const props = defineProps<{
+  closable: boolean;
+  /** It was asked for: the name comes first. */ asked: boolean;
+}>();
 const emit = defineEmits<{ close: [] }>();
 
 const shelf = useShelf();
+onMounted(() => {
+  if (props.asked) document.getElementById('piece-name')?.focus();
+  shelf.load().catch(sayProblem);
+});
+
 const pieces = usePieces();
 const router = useRouter();
 

@@ -18,3 +18,6 @@ export const MOST = {
   rehearsalsOfPiece: 200,
   careOfPiece: 2000,
 } as const;
+
+/** Colors that a piece is asked to have. */
+export const MOST_COLORS = 20;

@@ -2,56 +2,31 @@ import type {
   EventOf,
   LayerEvent,
   PassData,
-  PassEvent,
   PourEvent,
   PourEventKind,
   RoomEvent,
 } from '@icy-ribbon/contract';
-import { layProblem, inForce } from '@icy-ribbon/core/piece/event';
+import { layProblem } from '@icy-ribbon/core/piece/event';
 import { isPrepareStep } from '@icy-ribbon/core/piece/prepare';
-import { computed, type ComputedRef } from 'vue';
 import { fieldProblem } from '../../api/problem.ts';
-import { checkedEvent, type TableQueue } from '../tableQueue.ts';
-import type { Cup } from './cup.ts';
-import type { InHand } from './inHand.ts';
-import { waitingEvents } from './waiting.ts';
-
-/** The log of the piece in hand: what the server has, then what waits in the browser; both count. */
-export function pourLog(hand: InHand, queue: TableQueue) {
-  const log = computed(() => {
-    const known = new Set(hand.piece.value?.events.map((event) => event.id));
-    return [
-      ...(hand.piece.value?.events ?? []),
-      ...waitingEvents(queue.waiting.value).filter((event) => !known.has(event.id)),
-    ];
-  });
-  const events = computed(() => inForce(log.value));
-  const layers = computed(() => events.value.filter((event): event is LayerEvent => event.kind === 'layer'));
-  const passes = computed(() => events.value.filter((event): event is PassEvent => event.kind === 'pass'));
-  const room = computed(() =>
-    events.value.filter((event): event is RoomEvent => event.kind === 'room').at(-1),
-  );
-  return { log, events, layers, passes, room };
-}
+import { checkedEvent } from './checkedEvent.ts';
+import { usePiece } from './piece.ts';
 
 /** The room and what is got ready can be logged long before. */
 const beginsPour = (event: PourEvent): boolean =>
   event.kind !== 'room' && !(event.kind === 'step' && isPrepareStep(event.data.stepId));
 
-/** What is logged of the pour of the piece in hand. */
-export function pourWrites(
-  hand: InHand,
-  queue: TableQueue,
-  events: ComputedRef<readonly PourEvent[]>,
-  cups: ComputedRef<readonly Cup[]>,
-) {
+/** What is logged of the pour of the piece in hand; it brings the schemas, which only pages that pour need. */
+export function usePourWrites() {
+  const store = usePiece();
+
   /**
    * Logs an event of the pour: it is checked and kept in the browser at once, and sent when the server answers.
    *
    * @throws ApiProblem with the field when it cannot have happened
    */
   function record<Kind extends PourEventKind>(kind: Kind, data: EventOf<Kind>['data']): PourEvent {
-    const { id: pieceId } = hand.current();
+    const { id: pieceId } = store.current();
     const event = checkedEvent({ id: crypto.randomUUID(), at: new Date().toISOString(), kind, data });
     if (event.kind === 'layer') requireInCup(event.data);
     if (kind !== 'plan' && kind !== 'void' && beginsPour(event)) keepPlan(pieceId);
@@ -60,12 +35,12 @@ export function pourWrites(
   }
 
   const log = (pieceId: string, event: PourEvent): void =>
-    queue.add(pieceId, event.id, { kind: 'event', event });
+    store.keep(pieceId, event.id, { kind: 'event', event });
 
   /** A pour keeps the plan it began with. */
   function keepPlan(pieceId: string): void {
-    const plan = hand.piece.value?.plan;
-    if (!plan || events.value.some(beginsPour)) return;
+    const plan = store.piece?.plan;
+    if (!plan || store.events.some(beginsPour)) return;
     const { version, createdAt, updatedAt, ...body } = plan;
     void [version, createdAt, updatedAt];
     log(
@@ -83,13 +58,13 @@ export function pourWrites(
     const { kind, at, id: insteadOf } = was;
     const event = checkedEvent({ id: crypto.randomUUID(), at, kind, data, insteadOf });
     if (event.kind === 'layer') requireInCup(event.data, was.kind === 'layer' ? was.data : undefined);
-    log(hand.current().id, event);
+    log(store.current().id, event);
     return event;
   }
 
   /** A correction may use what the layer that it corrects took. */
   function requireInCup({ mixId, mg }: LayerEvent['data'], instead?: LayerEvent['data']): void {
-    const cup = cups.value.find((each) => each.mix.id === mixId);
+    const cup = store.cups.find((each) => each.mix.id === mixId);
     if (!cup) return;
     const leftMg = cup.state.leftMg + (instead?.mixId === mixId ? instead.mg : 0);
     const problem = layProblem({ name: cup.mix.name, leftMg }, mg);
