@@ -196,3 +196,19 @@ test('says where a number comes from', async ({ page, studio }) => {
   await page.getByRole('link', { name: 'licenses' }).click();
   await expect(page.getByText(/vue-router .* \(MIT\)/)).toBeVisible();
 });
+
+test('a page that was open while the program was renewed says so, and is loaded anew when one wants', async ({
+  page,
+}) => {
+  const told = { kind: 'pages', script: '/assets/first-renewed.js' };
+  await page.route(/\/api\/live\?/, (route) =>
+    route.fulfill({ contentType: 'text/event-stream', body: `data: ${JSON.stringify(told)}\n\n` }),
+  );
+  await page.goto('/shelf');
+  const note = page.getByRole('status').filter({ hasText: 'was renewed while this page was open' });
+  await expect(note).toBeVisible();
+  await page.unroute(/\/api\/live\?/);
+  await note.getByRole('button', { name: 'Load it anew' }).click();
+  await expect(page.getByRole('row').nth(1)).toBeVisible();
+  await expect(note).toBeHidden();
+});

@@ -71,6 +71,8 @@ export const othersSchema = z.array(doingSchema.extend({ device: z.string() }));
 export const liveSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('changed'), tab: z.string().nullable(), pieceId: z.string().nullable() }),
   z.object({ kind: z.literal('others'), others: othersSchema }),
+  /** First of all: which pages the server gives now, by the script that starts them. */
+  z.object({ kind: z.literal('pages'), script: z.string() }),
 ]);
 
 export type Device = z.output<typeof deviceSchema>;

@@ -18,7 +18,7 @@ import { equipmentRoutes } from './equipment/equipment.routes.ts';
 import { deviceRoutes, tellChanges, type DeviceParts } from './device/device.routes.ts';
 import { joinRoutes } from './device/join.ts';
 import { originGuard, signInGuard } from './http/guard.ts';
-import { securityHeaders, servePage } from './http/page.ts';
+import { startingScript, securityHeaders, servePage } from './http/page.ts';
 import { problemHandler } from './http/problem.ts';
 import { route } from './http/route.ts';
 import { importRoutes } from './import/import.routes.ts';
@@ -45,7 +45,7 @@ import { supportRoutes } from './support/support.routes.ts';
 import type { Tasks } from './task/threads.ts';
 import { VERSION } from './version.ts';
 
-export interface FrameParts extends DeviceParts {
+export interface FrameParts extends Omit<DeviceParts, 'script'> {
   readonly config: Config;
   readonly keeper: Keeper;
   readonly log: (error: unknown) => void;
@@ -89,7 +89,7 @@ export function makeApp(parts: FrameParts): Express {
   app.use(api.safekeeping.chooseSecond.path, express.json({ limit: '10kb' }));
   safekeepingRoutes(app, keeper);
   app.use(['/api/devices', '/api/live'], express.json({ limit: '10kb' }));
-  deviceRoutes(app, parts);
+  deviceRoutes(app, { ...parts, script: () => startingScript(config.webFolder) });
   app.use('/api', tellChanges(hub));
   app.use('/api/scale', express.json({ limit: '10kb' }));
   scaleRoutes(app, standInScale(seededRandom(seed)));

@@ -1,4 +1,4 @@
-import { api, TAB_HEADER, type Devices as Shown } from '@icy-ribbon/contract';
+import { api, TAB_HEADER, type Devices as Shown, type Live } from '@icy-ribbon/contract';
 import type { RequestHandler, Response, Router } from 'express';
 import { HttpProblem, notFound, unfit } from '../http/problem.ts';
 import { check, route } from '../http/route.ts';
@@ -13,6 +13,8 @@ export interface DeviceParts {
   readonly door: Door;
   readonly invitations: Invitations;
   readonly hub: Hub;
+  /** The script that starts the pages that are given now. */
+  readonly script: () => string | undefined;
 }
 
 /** Who a request is from, as the guard found out. */
@@ -25,7 +27,8 @@ export const callerOf = ({ locals }: Response): Caller => locals.caller as Calle
 
 const BEAT_MS = 20_000;
 
-export function deviceRoutes(router: Router, { devices, door, invitations, hub }: DeviceParts): void {
+export function deviceRoutes(router: Router, parts: DeviceParts): void {
+  const { devices, door, invitations, hub } = parts;
   const shown = (caller: Caller): Shown => ({
     door: door.state(),
     devices: devices.list().map(({ id, name, joinedAt, seenAt, until }) => ({
@@ -79,7 +82,10 @@ export function deviceRoutes(router: Router, { devices, door, invitations, hub }
     response.write(':\n\n');
     const { device, isHome } = callerOf(response);
     const name = device?.name ?? (isHome ? 'the computer' : 'another device');
-    const stop = hub.listen(tab, name, (live) => response.write(`data: ${JSON.stringify(live)}\n\n`));
+    const tell = (live: Live) => response.write(`data: ${JSON.stringify(live)}\n\n`);
+    const script = parts.script();
+    if (script) tell({ kind: 'pages', script });
+    const stop = hub.listen(tab, name, tell);
     listening.set(response, device?.id);
     // A line that says nothing finds out whether anyone listens still.
     const beat = setInterval(() => response.write(':\n\n'), BEAT_MS);

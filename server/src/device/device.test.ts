@@ -1,4 +1,4 @@
-import { readFileSync, statSync } from 'node:fs';
+import { mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { get } from 'node:https';
 import type { Devices as Shown, Invitation, Live } from '@icy-ribbon/contract';
@@ -209,13 +209,30 @@ describe('as it happens', () => {
     expect(hub.say({ ...doing, tab: tab(3) })).toBe(false);
   });
 
-  it('a write is told with its piece and the tab it came from', async () => {
-    const piece = await startPiece(studio);
+  /** The lines that a page hears, up to one that holds the words. */
+  async function listening() {
     const server = studio.served.app.listen(0);
     const { port } = server.address() as { port: number };
     const stop = new AbortController();
     const answer = await fetch(`http://127.0.0.1:${port}/api/live?tab=${tab(1)}`, { signal: stop.signal });
     const lines = answer.body!.pipeThrough(new TextDecoderStream()).getReader();
+    return {
+      until: async (words: string) => {
+        let text = '';
+        while (!text.includes(words)) text += (await lines.read()).value ?? '';
+        return text;
+      },
+      close: async () => {
+        stop.abort();
+        server.closeAllConnections();
+        await new Promise((resolve) => server.close(resolve));
+      },
+    };
+  }
+
+  it('a write is told with its piece and the tab it came from', async () => {
+    const piece = await startPiece(studio);
+    const page = await listening();
     const event = {
       id: crypto.randomUUID(),
       at: new Date().toISOString(),
@@ -227,11 +244,19 @@ describe('as it happens', () => {
       .set('x-icy-ribbon-tab', tab(2))
       .send(event)
       .expect(201);
-    let text = '';
-    while (!text.includes('"changed"')) text += (await lines.read()).value ?? '';
-    expect(text).toContain(JSON.stringify({ kind: 'changed', tab: tab(2), pieceId: piece.id }));
-    stop.abort();
-    server.closeAllConnections();
-    await new Promise((resolve) => server.close(resolve));
+    const told = { kind: 'changed', tab: tab(2), pieceId: piece.id };
+    expect(await page.until('"changed"')).toContain(JSON.stringify(told));
+    await page.close();
+  });
+
+  it('which pages are given now is told first, so that an old one knows that it is', async () => {
+    const folder = join(studio.folder, 'web');
+    mkdirSync(folder, { recursive: true });
+    const script = (name: string) => `<script type="module" crossorigin src="/assets/${name}.js"></script>`;
+    writeFileSync(join(folder, 'index.html'), `<head>${script('frame')}${script('start-1')}</head>`);
+    const page = await listening();
+    const told = await page.until('"others"');
+    expect(told).toContain(JSON.stringify({ kind: 'pages', script: '/assets/start-1.js' }));
+    await page.close();
   });
 });

@@ -35,6 +35,14 @@ export function securityHeaders(): RequestHandler {
   };
 }
 
+/** The script that starts the pages as they are built now; a page that was started by another is older. */
+export function startingScript(webFolder: string): string | undefined {
+  const pageFile = join(webFolder, 'index.html');
+  if (!existsSync(pageFile)) return undefined;
+  const scripts = readFileSync(pageFile, 'utf8').matchAll(/<script type="module"[^>]* src="([^"]+)"/g);
+  return [...scripts].at(-1)?.[1];
+}
+
 const ASSET_AGE_S = 31_536_000;
 const TYPES: Readonly<Record<string, string>> = {
   '.js': 'text/javascript; charset=utf-8',

@@ -35,6 +35,8 @@ const refused = computed(() =>
   }),
 );
 
+const loadAnew = () => location.reload();
+
 /** What the other devices do with this piece, where it would be done twice. */
 const elsewhere = computed(() =>
   live.withPiece.map((other) => ({
@@ -51,6 +53,10 @@ const elsewhere = computed(() =>
     with a code that another device shows.
   </p>
   <p v-else-if="serverAway" class="alarm-bar" role="alert">The server does not answer. {{ waits }}</p>
+  <p v-if="live.isOutdated && !serverAway" class="elsewhere" role="status">
+    Icy Ribbon was renewed while this page was open. What you entered is kept.
+    <Button size="small" @click="loadAnew">Load it anew</Button>
+  </p>
   <p v-for="each in elsewhere" :key="each.tab" class="elsewhere" role="status">{{ each.words }}</p>
   <p v-for="each in refused" :key="each.id" class="alarm-bar" role="alert">
     {{ each.text }}

@@ -2,7 +2,7 @@ import type { Doing, Live, Other } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
 import { useDebounceFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
-import { computed, shallowRef } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import { call } from '../api/client.ts';
 import { tabId } from '../api/tab.ts';
 import { usePiece } from './piece/piece.ts';
@@ -10,10 +10,18 @@ import { usePiece } from './piece/piece.ts';
 /** Writes that follow closely are looked up at once, ms. */
 const TOGETHER_MS = 120;
 
+/** Whether the pages are started by another script than this one was; pages that are being developed are never old. */
+function isOther(script: string): boolean {
+  const own = [...document.querySelectorAll('script[type="module"]')].at(-1)?.getAttribute('src');
+  return own?.startsWith('/assets/') === true && own !== script;
+}
+
 /** What happens on the other devices: the piece in hand is looked up when one of them changes it. */
 export const useLive = defineStore('live', () => {
   const store = usePiece();
   const others = shallowRef<readonly Other[]>([]);
+  /** The server gives newer pages than this one. */
+  const isOutdated = ref(false);
   let mine: Doing | undefined;
   let source: EventSource | undefined;
 
@@ -24,7 +32,8 @@ export const useLive = defineStore('live', () => {
 
   function hear(data: string): void {
     const live = JSON.parse(data) as Live;
-    if (live.kind === 'others') others.value = live.others;
+    if (live.kind === 'pages') isOutdated.value = isOther(live.script);
+    else if (live.kind === 'others') others.value = live.others;
     else if (live.tab !== tabId() && (live.pieceId === null || live.pieceId === store.piece?.id)) {
       void reload();
     }
@@ -65,5 +74,5 @@ export const useLive = defineStore('live', () => {
   /** Who does something with the piece in hand. */
   const withPiece = computed(() => others.value.filter(({ pieceId }) => pieceId === store.piece?.id));
 
-  return { listen, say, others, withPiece };
+  return { listen, say, others, withPiece, isOutdated };
 });

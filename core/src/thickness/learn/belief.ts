@@ -90,16 +90,19 @@ export function observeBelow(belief: Belief, weights: Weights, value: number, sd
 
 /** What the belief expects of a weighted sum. */
 export function expected(belief: Belief, weights: Weights): { readonly mean: number; readonly sd: number } {
-  const { mean, variance } = predict(belief, weights);
+  const entries = entriesOf(belief, weights);
+  let mean = 0;
+  let variance = 0;
+  for (const { at, weight } of entries) {
+    mean += weight * (belief.mean[at] ?? 0);
+    const row = belief.covariance[at] ?? [];
+    for (const other of entries) variance += weight * other.weight * (row[other.at] ?? 0);
+  }
   return { mean, sd: Math.sqrt(Math.max(0, variance)) };
 }
 
 function predict(belief: Belief, weights: Weights) {
-  const entries = Object.entries(weights).map(([name, weight]) => {
-    const at = belief.names.indexOf(name);
-    if (at < 0) throw new InputError(name, `Nothing is known of "${name}".`);
-    return { at, weight };
-  });
+  const entries = entriesOf(belief, weights);
   const gain = belief.covariance.map((row) =>
     entries.reduce((sum, { at, weight }) => sum + weight * (row[at] ?? 0), 0),
   );
@@ -108,4 +111,22 @@ function predict(belief: Belief, weights: Weights) {
     mean: entries.reduce((sum, { at, weight }) => sum + weight * (belief.mean[at] ?? 0), 0),
     variance: entries.reduce((sum, { at, weight }) => sum + weight * (gain[at] ?? 0), 0),
   };
+}
+
+/** Where each weighted unknown stands in the belief. */
+function entriesOf(belief: Belief, weights: Weights): { readonly at: number; readonly weight: number }[] {
+  const places = placesOf(belief.names);
+  return Object.entries(weights).map(([name, weight]) => {
+    const at = places.get(name);
+    if (at === undefined) throw new InputError(name, `Nothing is known of "${name}".`);
+    return { at, weight };
+  });
+}
+
+/** A belief is asked again and again while an addition is looked for. */
+const known = new WeakMap<readonly string[], ReadonlyMap<string, number>>();
+function placesOf(names: readonly string[]): ReadonlyMap<string, number> {
+  const places = known.get(names) ?? new Map(names.map((name, at) => [name, at]));
+  known.set(names, places);
+  return places;
 }

@@ -3,6 +3,7 @@ import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
 import { useStorage } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
+import { useFirstFrame } from '../../field/firstFrame.ts';
 import { sayProblem } from '../../notice/notices.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
@@ -19,6 +20,8 @@ const store = usePiece();
 const shelf = useShelf();
 const units = useUnits();
 const router = useRouter();
+/** The cups come first, then what another is made with. */
+const isDrawn = useFirstFrame();
 const view = useStorage<'cups' | 'table'>('icy-ribbon.mix-view', 'cups');
 
 onMounted(() => shelf.ensure().catch(sayProblem));
@@ -81,6 +84,7 @@ useShortcuts('Mix', [
     <p v-if="view === 'table' && !adding && store.cups.length > 0" class="another">
       <Button size="small" @click="adding = true">Put another cup on the bench</Button>
     </p>
+    <div v-else-if="!isDrawn" class="add soon"></div>
     <AddCup
       v-else-if="store.piece"
       :key="store.piece.id"
@@ -112,6 +116,11 @@ main {
 
 .add {
   grid-row: 4;
+}
+
+/* As high as what follows, so that the cups stay where they are. */
+.soon {
+  min-height: 180px;
 }
 
 header {

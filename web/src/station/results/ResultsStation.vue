@@ -4,7 +4,7 @@ import { useDebounceFn, useStorage } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
 import BareSelect from '../../field/BareSelect.vue';
-import { useFirstRows } from '../../field/firstRows.ts';
+import { useFirstRows } from '../../field/firstFrame.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { usePieces } from '../../store/pieces.ts';

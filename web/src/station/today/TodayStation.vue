@@ -38,12 +38,13 @@ const loaded = ref(false);
 
 async function load(): Promise<void> {
   try {
-    await Promise.all([sample.load(), numbers.load()]);
     const since = dayjs().subtract(DUE_FOR_DAYS, 'day').format('YYYY-MM-DD');
     const [unjudged, poured, newest] = await Promise.all([
       pieces.allHaving('open'),
       pieces.allPouredSince(since),
       pieces.newest(RECENT),
+      sample.load(),
+      numbers.load(),
     ]);
     recent.value = [
       ...new Map([...unjudged, ...poured, ...newest].map((piece) => [piece.id, piece])).values(),

@@ -33,6 +33,8 @@ const order = computed({
 <style scoped>
 .orders {
   flex-basis: 100%;
-  order: 1;
+  margin: 0;
+  padding: 0;
+  border: 0;
 }
 </style>

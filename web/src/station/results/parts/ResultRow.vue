@@ -2,7 +2,6 @@
 import { RATED, type PieceSummary } from '@icy-ribbon/contract';
 import { useMeasures } from '../../../words/useMeasures.ts';
 import { airTool } from '@icy-ribbon/core/flow/air';
-import { Checkbox } from 'ant-design-vue';
 import { computed } from 'vue';
 import { usePieces } from '../../../store/pieces.ts';
 import { useUnits } from '../../../store/units.ts';
@@ -54,10 +53,11 @@ const air = computed(() => {
   </tr>
   <tr v-else>
     <td class="choose">
-      <Checkbox
+      <input
+        type="checkbox"
         :checked="pieces.marked.includes(piece.id)"
         :aria-label="`Compare ${piece.name}`"
-        @change="pieces.mark(piece.id, $event.target.checked)"
+        @change="pieces.mark(piece.id, ($event.target as HTMLInputElement).checked)"
       />
     </td>
     <td class="piece">
