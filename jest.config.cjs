@@ -30,7 +30,7 @@ module.exports = {
     ],
   },
   transformIgnorePatterns: [
-    '/node_modules/(?!(@tus|srvx|culori|d3-[a-z]+|internmap|pinia|nostics|@vueuse|@vue/devtools[^/]*)/)',
+    '/node_modules/(?!(@tanstack|@tus|srvx|culori|d3-[a-z]+|internmap|pinia|nostics|@vueuse|@vue/devtools[^/]*)/)',
   ],
   moduleNameMapper: {
     '^ant-design-vue/es/(.*)$': 'ant-design-vue/lib/$1',
