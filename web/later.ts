@@ -32,7 +32,7 @@ export function laterFiles(): Plugin {
       const files = new Set(
         NEXT.flatMap((page) =>
           chunks
-            .filter(({ facadeModuleId }) => page.test(facadeModuleId ?? ''))
+            .filter(({ modules }) => Object.keys(modules).some((id) => page.test(id)))
             .flatMap(({ fileName }) => filesOf(fileName)),
         ),
       );

@@ -72,6 +72,14 @@ const columns = computed(() =>
   columnsOf(shownColumns.value, measures.value.densityUnit, archived.value !== null),
 );
 
+/** What the columns say that a narrow screen has no room for. */
+const inShort = ({ kind, finish, opacity }: ShelvedMaterial): string =>
+  [
+    materialKind(kind).label,
+    ...(shownColumns.value.includes('finish') ? [finish] : []),
+    ...(shownColumns.value.includes('opacity') ? [opacity] : []),
+  ].join(', ');
+
 function stock(material: ShelvedMaterial): string {
   const left = stockLeftMg(material);
   return left === null ? 'not counted' : units.show('mass', left);
@@ -137,7 +145,10 @@ function stock(material: ShelvedMaterial): string {
             <span :style="{ background: row.colorHex }"></span>
             <span :style="{ background: row.dryColorHex ?? row.colorHex }"></span>
           </span>
-          {{ row.name }}
+          <span>
+            {{ row.name }}
+            <span class="soft kind-below">{{ inShort(row) }}</span>
+          </span>
         </span>
       </template>
       <template v-else-if="column === 'kind'">{{ materialKind(row.kind).label }}</template>
@@ -241,6 +252,24 @@ function stock(material: ShelvedMaterial): string {
   .trust {
     display: block;
     line-height: 1.2;
+  }
+}
+
+.kind-below {
+  display: none;
+  font-size: var(--type-note);
+  font-weight: var(--weight-plain);
+  line-height: 1.2;
+}
+
+/* On a tablet or a phone, what it is stands under its name. */
+@container (width < 760px) {
+  .kind-below {
+    display: block;
+  }
+
+  :deep(:is(.of-kind, .of-finish, .of-opacity)) {
+    display: none;
   }
 }
 </style>

@@ -67,49 +67,57 @@ const page = computed({
 </script>
 
 <template>
-  <div class="wide">
-    <table class="rows">
-      <thead>
-        <tr>
-          <th
-            v-for="{ key, title, isNumber, sorter, sorted } in heads"
-            :key="key"
-            scope="col"
-            :class="{ number: isNumber }"
-            :aria-sort="sorted ? ARIA[sorted] : undefined"
-          >
-            <button
-              v-if="sorter"
-              type="button"
-              class="plain-button sorts"
-              @click="table.getColumn(key)?.toggleSorting()"
+  <div class="shelf-table">
+    <div class="wide">
+      <table class="rows">
+        <thead>
+          <tr>
+            <th
+              v-for="{ key, title, isNumber, sorter, sorted } in heads"
+              :key="key"
+              scope="col"
+              :class="[`of-${key}`, { number: isNumber }]"
+              :aria-sort="sorted ? ARIA[sorted] : undefined"
             >
-              {{ title }}
-            </button>
-            <template v-else>{{ title }}</template>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in shown" :key="row.id">
-          <td v-for="{ key, isNumber } in columns" :key="key" :class="{ number: isNumber }">
-            <slot name="cell" :column="key" :row="row" />
-          </td>
-        </tr>
-      </tbody>
-    </table>
+              <button
+                v-if="sorter"
+                type="button"
+                class="plain-button sorts"
+                @click="table.getColumn(key)?.toggleSorting()"
+              >
+                {{ title }}
+              </button>
+              <template v-else>{{ title }}</template>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="row in shown" :key="row.id">
+            <td v-for="{ key, isNumber } in columns" :key="key" :class="[`of-${key}`, { number: isNumber }]">
+              <slot name="cell" :column="key" :row="row" />
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+    <p v-if="rows.length === 0" class="soft">{{ empty }}</p>
+    <Pagination
+      v-if="rows.length > PAGE_SIZE"
+      v-model:current="page"
+      :total="rows.length"
+      :page-size="PAGE_SIZE"
+      :show-size-changer="false"
+    />
   </div>
-  <p v-if="rows.length === 0" class="soft">{{ empty }}</p>
-  <Pagination
-    v-if="rows.length > PAGE_SIZE"
-    v-model:current="page"
-    :total="rows.length"
-    :page-size="PAGE_SIZE"
-    :show-size-changer="false"
-  />
 </template>
 
 <style scoped>
+.shelf-table {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 8px;
+}
+
 .wide {
   overflow-x: auto;
 }
