@@ -281,6 +281,7 @@ useShortcuts('At the scale', [
   grid-column: 1 / -1;
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
+  column-gap: 24px;
   padding: 12px 24px;
   border-top: 1px solid var(--rule);
 }
