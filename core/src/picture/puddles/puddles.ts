@@ -117,7 +117,7 @@ export function puddlesOn(photo: PhotoPixels, input: PuddlesInput): Puddles {
 }
 
 function spreadOf(values: readonly number[]): number | null {
-  return values.length < 2 || mean([...values]) <= 0
-    ? null
-    : sampleStandardDeviation([...values]) / mean([...values]);
+  if (values.length < 2) return null;
+  const usual = mean([...values]);
+  return usual > 0 ? sampleStandardDeviation([...values]) / usual : null;
 }

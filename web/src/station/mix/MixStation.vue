@@ -24,7 +24,8 @@ const router = useRouter();
 const isDrawn = useFirstFrame();
 const view = useStorage<'cups' | 'table'>('icy-ribbon.mix-view', 'cups');
 
-onMounted(() => shelf.ensure().catch(sayProblem));
+// What is left of a paint may have become less since the shelf was read.
+onMounted(() => shelf.load().catch(sayProblem));
 
 const totalMg = computed(() => store.cups.reduce((sum, cup) => sum + cup.state.targetMg, 0));
 const toWeigh = computed(() => store.toWeigh);

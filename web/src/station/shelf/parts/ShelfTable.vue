@@ -134,6 +134,13 @@ td {
   text-underline-offset: 4px;
 }
 
+/* For a finger a heading is as high as a field. */
+@media (pointer: coarse) {
+  .sorts {
+    min-height: var(--touch-field);
+  }
+}
+
 [aria-sort] .sorts {
   color: var(--ink);
   font-weight: var(--weight-strong);
