@@ -29,6 +29,8 @@ export const backupSchema = z.object({
   version: z.string(),
   /** Whether a second copy of it lies in the other folder. */
   isCopied: z.boolean(),
+  /** Whether it is of another studio, or was made before this one was moved here: it can be put back, and is never removed. */
+  isOfOther: z.boolean(),
 });
 
 /** A piece out of which nothing can be worked out. */
@@ -41,8 +43,12 @@ export const safekeepingSchema = z.object({
   freeBytes: z.number().min(0),
   backupBytes: z.number().min(0),
   dataBytes: z.number().min(0),
+  /** Of what has arrived in part: photos on their way, files that are being looked at. */
+  partBytes: z.number().min(0),
   /** Where copies of the backups go too; null: nowhere. */
   secondFolder: z.string().nullable(),
+  /** Whether that one lies on the same disk: photos there are hard links then, no copies. */
+  isSameDisk: z.boolean(),
   /** What hindered the last backup, in words. */
   trouble: z.string().nullable(),
   /** True while the database cannot be read and only a restore is possible. */
@@ -51,7 +57,7 @@ export const safekeepingSchema = z.object({
 });
 
 export const secondFolderSchema = z.object({
-  path: z.string().trim().min(1, 'Give the folder’s path.').max(1000).nullable(),
+  path: z.string().trim().min(1, 'Enter the path of the folder.').max(1000).nullable(),
 });
 
 export type Backup = z.output<typeof backupSchema>;

@@ -7,7 +7,7 @@ import { storageFault } from './db/fault.ts';
 import { NewerDatabase } from './db/migrate.ts';
 import { stockStarterShelf } from './material/starter.ts';
 import { takeLock, type FolderLock } from './folder/lock.ts';
-import { sweep } from './folder/sweep.ts';
+import { sweep, sweepAbandoned } from './folder/sweep.ts';
 import { openStudio, type Studio } from './studio.ts';
 import { threadedTasks } from './task/threads.ts';
 
@@ -41,7 +41,7 @@ async function start(): Promise<void> {
   if (studio.migratedFrom) say(`The data had an older form; a copy was kept: ${studio.migratedFrom}`);
   if (studio.trouble) await sayTrouble(studio);
   listen(config, studio, lock);
-  watch(studio);
+  watch(studio, config);
 }
 
 /** The folder is served already: that is where to go. */
@@ -90,9 +90,13 @@ function listen(config: Config, studio: Studio, lock: FolderLock): void {
 }
 
 /** Backups go on by themselves, and the database is read from end to end once beside everything else. */
-function watch(studio: Studio): void {
-  setTimeout(() => void studio.backUpIfDue(), FIRST_BACKUP_MS).unref();
-  setInterval(() => void studio.backUpIfDue(), HOUR_MS).unref();
+function watch(studio: Studio, { dataFolder }: Config): void {
+  const tidy = () => {
+    void studio.backUpIfDue();
+    void sweepAbandoned(dataFolder, new Date()).catch(() => undefined);
+  };
+  setTimeout(tidy, FIRST_BACKUP_MS).unref();
+  setInterval(tidy, HOUR_MS).unref();
 }
 
 async function sayTrouble(studio: Studio): Promise<void> {

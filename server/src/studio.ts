@@ -65,6 +65,7 @@ interface Opened {
 }
 
 const DAY_HOURS = 24;
+const HOUR_MS = 3_600_000;
 const SETTLE_MS = 5000;
 const LASTING = '/api/scale/readings';
 
@@ -108,7 +109,7 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
       migratedFrom = backup;
       const tasks = options.makeTasks(config.dataFolder, db);
       await options.fill(db, files, tasks);
-      const jobs = importJobs(tasks, () => backUp('before-import', file).then(() => undefined), faulty);
+      const jobs = importJobs(tasks, folder.incoming, () => backUpBeforeImport(file), faulty);
       const beforeDeleting = deletionGuard(() => backUp('before-deleting', file));
       const { dataFolder, demoFolder } = config;
       const router = studioRouter({ db, files, tasks, jobs, beforeDeleting, dataFolder, demoFolder });
@@ -125,6 +126,15 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
 
   const backUp = (reason: Backup['reason'], file: SqliteConnection): Promise<Backup> =>
     backups.make(reason, file);
+
+  /** One an hour is enough: a file that comes in only adds, and what it adds can be deleted. */
+  async function backUpBeforeImport(file: SqliteConnection): Promise<void> {
+    const since = now().getTime() - HOUR_MS;
+    const isRecent = (await backups.list()).some(
+      ({ reason, madeAt }) => reason === 'before-import' && Date.parse(madeAt) > since,
+    );
+    if (!isRecent) await backUp('before-import', file);
+  }
 
   const refresh = async ({ db, tasks }: Opened): Promise<void> => {
     if ((await piecesWithoutFacts(db, 1)).length === 0) return;
@@ -179,13 +189,16 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
             .execute()
             .catch(() => [])
         : [];
+      const second = await backups.secondFolder();
       return {
         backups: await backups.list(),
         freeBytes: await freeBytes(config.dataFolder),
         backupBytes: await bytesIn(folder.backups),
         dataBytes:
           (await bytesIn(folder.photos)) + (existsSync(folder.database) ? statSync(folder.database).size : 0),
-        secondFolder: await backups.secondFolder(),
+        partBytes: (await bytesIn(folder.uploads)) + (await bytesIn(folder.incoming)),
+        secondFolder: second?.path ?? null,
+        isSameDisk: second?.isSameDisk ?? false,
         trouble: backups.trouble(),
         isDamaged: trouble !== undefined,
         pieces: rows.map(({ id, name, trouble: of }) => ({ id, name, trouble: of ?? '' })),
@@ -262,7 +275,7 @@ const RESTORING = new HttpProblem('restoring', 'A backup is just being put back:
 /** An empty file where there are backups of a studio is a lost database, not a new one. */
 async function missingDatabase(path: string, backups: Backups): Promise<string | undefined> {
   if (existsSync(path) && statSync(path).size > 0) return undefined;
-  const held = (await backups.list()).some(({ pieces }) => pieces > 0);
+  const held = (await backups.list()).some(({ pieces, isOfOther }) => pieces > 0 && !isOfOther);
   return held
     ? `The database is ${existsSync(path) ? 'empty' : 'missing'}, and there are backups of it.`
     : undefined;

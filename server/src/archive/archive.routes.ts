@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { createReadStream, type ReadStream } from 'node:fs';
-import { mkdir, rm } from 'node:fs/promises';
+import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { PassThrough, Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -9,6 +9,7 @@ import { Semaphore } from 'async-mutex';
 import type { Router } from 'express';
 import yazl from 'yazl';
 import { folderOf } from '../folder/folder.ts';
+import { removeIn } from '../folder/remove.ts';
 import { JSON_NAME, MANIFEST_NAME } from '../import/unzip.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 import type { Tasks } from '../task/threads.ts';
@@ -47,7 +48,7 @@ export function archiveRoutes(router: Router, files: PhotoFiles, tasks: Tasks, d
       }
     } finally {
       release();
-      await rm(path, { force: true });
+      await removeIn(incoming, path);
     }
   });
 }

@@ -8,16 +8,19 @@ import {
   readFileSync,
   rmSync,
   statSync,
+  mkdirSync,
+  symlinkSync,
   truncateSync,
   writeFileSync,
   writeSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import type { Backup, Piece, Safekeeping } from '@icy-ribbon/contract';
+import SqliteFile from 'better-sqlite3';
 import { folderOf } from '../folder/folder.ts';
 import { noisy } from '../testing/pictures.ts';
-import { openStudio, startPiece, type Studio } from '../testing/studio.ts';
+import { importedBy, materialNamed, openStudio, startPiece, type Studio } from '../testing/studio.ts';
 import { openBackups } from './backups.ts';
 import { deletionGuard } from './deletionGuard.ts';
 import { finishRestore, restore } from './restore.ts';
@@ -92,9 +95,17 @@ describe('a backup', () => {
     expect(studio.faults).toEqual([]);
   });
 
-  it('comes before a file that is read in, and before the tenth deletion in a row', async () => {
+  it('comes before a file that is read in, at most once an hour and not for one that is refused; and before the tenth deletion in a row', async () => {
     await studio.http.post('/api/pieces/import').send({}).expect(202);
     await studio.served.jobs.idle();
+    expect((await kept()).backups).toEqual([]);
+    for (let turn = 0; turn < 3; turn += 1) {
+      const { id, version } = await materialNamed(studio, 'White');
+      const file = { materials: [], changes: [{ id, version, stockMg: 1000 * (turn + 1) }] };
+      expect((await importedBy(studio, studio.http.post('/api/materials/import').send(file))).state).toBe(
+        'done',
+      );
+    }
     expect((await kept()).backups.map(({ reason }) => reason)).toEqual(['before-import']);
     const { body } = await studio.http.get('/api/materials').query({ pageSize: 20 }).expect(200);
     for (const { id, version } of (body.items as { id: string; version: number }[]).slice(0, 11)) {
@@ -117,7 +128,7 @@ describe('a backup', () => {
   it('that there is no room for says so, and nothing half lies there', async () => {
     const file = { pragma: () => 10 ** 9 } as never;
     await expect(studio.served.backups.make('daily', file)).rejects.toMatchObject({ status: 507 });
-    expect((await kept()).trouble).toMatch(/no room/);
+    expect((await kept()).trouble).toMatch(/too little room .* Free up/);
     expect(readdirSync(inBackups('.'))).toEqual([]);
   });
 
@@ -136,8 +147,10 @@ describe('a second folder', () => {
     await choose(second).expect(200);
     const hash = await addPhoto(await startPiece(studio));
     const made = await backUp();
-    expect(existsSync(join(second, `${made.name}.sqlite`))).toBe(true);
-    expect(existsSync(join(second, 'photos', `${hash}.jpg`))).toBe(true);
+    const [own] = readdirSync(second);
+    expect(readdirSync(second)).toHaveLength(1);
+    expect(existsSync(join(second, own!, `${made.name}.sqlite`))).toBe(true);
+    expect(existsSync(join(second, own!, 'photos', `${hash}.jpg`))).toBe(true);
     rmSync(join(studio.folder, 'backups'), { recursive: true });
     rmSync(join(studio.folder, 'photos'), { recursive: true });
     expect((await kept()).backups).toMatchObject([{ name: made.name, isCopied: true }]);
@@ -149,16 +162,148 @@ describe('a second folder', () => {
   it.each([
     ['relative/path', /whole path/],
     ['', /path/],
-    ['/proc/nowhere', /cannot be written/],
-    ['/no/such/place', /cannot be written/],
+    ['/proc/nowhere', /can't be written/],
+    ['/no/such/place', /can't be written/],
   ])('"%s" is refused', async (path, words) => {
     const { body } = await choose(path).expect(422);
     expect(body.errors[0]).toMatchObject({ path: 'path', message: expect.stringMatching(words) });
   });
 
-  it('is not the data folder itself', async () => {
-    await choose(join(studio.folder, 'backups')).expect(422);
+  it('is not, holds not and lies not in the data folder of any studio, by whatever name it is called', async () => {
+    const around = mkdtempSync(join(tmpdir(), 'icy-ribbon-around-'));
+    const other = await openStudio({}, join(around, 'deeper', 'theirs'));
+    symlinkSync(studio.folder, join(around, 'link'));
+    mkdirSync(join(studio.folder, 'backups'), { recursive: true });
+    for (const path of [
+      studio.folder,
+      join(studio.folder, 'backups'),
+      join(studio.folder, 'new'),
+      dirname(studio.folder),
+      join(around, 'link'),
+      join(around, 'link', 'photos-of-mine'),
+      around,
+      other.folder,
+      join(other.folder, 'photos'),
+    ]) {
+      const { body } = await choose(path).expect(422);
+      expect(body.errors[0].path).toBe('path');
+    }
     expect((await kept()).secondFolder).toBeNull();
+    await other.close();
+    rmSync(around, { recursive: true });
+  });
+
+  describe('that holds what is not ours', () => {
+    const HASH = 'ab'.repeat(32);
+    let around: string;
+    beforeEach(() => (around = mkdtempSync(join(tmpdir(), 'icy-ribbon-second-'))));
+    afterEach(() => rmSync(around, { recursive: true, force: true }));
+    const put = (path: string, text = path) => {
+      mkdirSync(dirname(join(around, path)), { recursive: true });
+      writeFileSync(join(around, path), text);
+    };
+    /** Every file below, with what is in it. */
+    const held = (): Record<string, string> =>
+      Object.fromEntries(
+        (readdirSync(around, { recursive: true }) as string[])
+          .filter((path) => statSync(join(around, path)).isFile())
+          .map((path) => [path, readFileSync(join(around, path), 'latin1')]),
+      );
+    /** So many that the older ones leave. */
+    const backUpOften = async () => {
+      const { backups } = studio.served;
+      for (let day = 0; day < 30; day += 1) {
+        const at = new Date(Date.UTC(2026, 0, 1 + day, 12));
+        await openBackups(
+          studio.folder,
+          (path) => Promise.resolve(verify(path)),
+          () => at,
+        ).make('daily', new SqliteFile(folderOf(studio.folder).database));
+      }
+      return backups.list();
+    };
+
+    it('keeps all of it: family photos, photos named as ours, backups of other studios and of older versions', async () => {
+      put('photos/grandmother.jpg');
+      put(`photos/${HASH}.jpg`);
+      put(`${HASH}.jpg`);
+      put('2020-01-01T00-00-00-000Z-daily.sqlite');
+      put('2020-01-01T00-00-00-000Z-daily.json', '{}');
+      put('notes.part');
+      put('icy-ribbon-backups-3f0e5f2a-9f35-4f57-8a55-0a4c6f0a0d11/photos/theirs.jpg');
+      const before = held();
+      await choose(around).expect(200);
+      await addPhoto(await startPiece(studio));
+      const listed = await backUpOften();
+      expect(listed.length).toBeLessThan(25);
+      expect(held()).toMatchObject(before);
+    });
+
+    it('nor is anything of ours removed that we did not write', async () => {
+      await choose(around).expect(200);
+      await startPiece(studio);
+      await backUp();
+      const own = readdirSync(around)[0]!;
+      put(`${own}/photos/${HASH}.jpg`);
+      put(`${own}/photos/grandmother.jpg`);
+      put(`${own}/letter.json`);
+      const theirs = held();
+      await backUpOften();
+      for (const path of [
+        `${own}/photos/${HASH}.jpg`,
+        `${own}/photos/grandmother.jpg`,
+        `${own}/letter.json`,
+      ]) {
+        expect(held()[path]).toBe(theirs[path]);
+      }
+    });
+
+    it('and a link in it leads to nothing that is removed', async () => {
+      const outside = mkdtempSync(join(tmpdir(), 'icy-ribbon-outside-'));
+      writeFileSync(join(outside, `${HASH}.jpg`), 'grandmother');
+      await choose(around).expect(200);
+      await backUp();
+      const own = join(around, readdirSync(around)[0]!);
+      rmSync(join(own, 'photos'), { recursive: true, force: true });
+      symlinkSync(outside, join(own, 'photos'));
+      await addPhoto(await startPiece(studio));
+      await backUpOften();
+      expect(readFileSync(join(outside, `${HASH}.jpg`), 'utf8')).toBe('grandmother');
+      rmSync(outside, { recursive: true });
+    });
+
+    it('a folder of that name which is not of our making is left alone, and said', async () => {
+      await choose(around).expect(200);
+      await backUp();
+      const own = readdirSync(around)[0]!;
+      rmSync(join(around, own, 'icy-ribbon-backups.json'));
+      const before = held();
+      const made = await backUp();
+      expect(made.name).toBeDefined();
+      expect((await kept()).trouble).toMatch(/isn't a folder of this studio's backups/);
+      expect(held()).toEqual(before);
+    });
+
+    it('what an older version put right into it is still listed and put back, and stays', async () => {
+      await startPiece(studio);
+      const made = await backUp();
+      for (const end of ['sqlite', 'json']) {
+        copyFileSync(inBackups(`${made.name}.${end}`), join(around, `${made.name}.${end}`));
+        rmSync(inBackups(`${made.name}.${end}`));
+      }
+      const before = held();
+      await choose(around).expect(200);
+      expect((await kept()).backups).toMatchObject([{ name: made.name, isCopied: true, isOfOther: false }]);
+      await startPiece(studio);
+      await putBack(made.name).expect(200);
+      expect(await names()).toHaveLength(1);
+      expect(held()).toMatchObject(before);
+    });
+
+    it('on the same disk says so', async () => {
+      await choose(around).expect(200);
+      expect((await kept()).isSameDisk).toBe(statSync(around).dev === statSync(studio.folder).dev);
+    });
   });
 });
 

@@ -1,18 +1,19 @@
 import { existsSync } from 'node:fs';
-import { mkdir, rm, stat } from 'node:fs/promises';
-import { isAbsolute, join, relative, resolve } from 'node:path';
+import { mkdir, stat } from 'node:fs/promises';
+import { join } from 'node:path';
 import type { Backup, BackupReason } from '@icy-ribbon/contract';
 import { Mutex } from 'async-mutex';
 import SqliteFile from 'better-sqlite3';
 import { storageFault } from '../db/fault.ts';
 import { folderOf, type DataFolder } from '../folder/folder.ts';
+import { removeIn } from '../folder/remove.ts';
 import { sha256Of } from '../folder/sha256.ts';
 import { freeBytes } from '../folder/space.ts';
-import { writeWhole } from '../folder/writeWhole.ts';
-import { HttpProblem, unfit } from '../http/problem.ts';
+import { HttpProblem } from '../http/problem.ts';
 import { VERSION } from '../version.ts';
-import { keepers } from './rotation.ts';
-import { readSettings, writeSettings } from './settings.ts';
+import { keepers, mostBackupBytes } from './rotation.ts';
+import { chooseSecond, isOnSameDisk, makeOwn, secondFolderOf } from './secondFolder.ts';
+import { readSettings, studioIdOf } from './settings.ts';
 import {
   backupStore,
   copyWhole,
@@ -35,7 +36,7 @@ export interface Backups {
   /** Where a backup can be read: in the data folder, or in the second one. */
   locate(name: string): Promise<{ readonly store: BackupStore; readonly manifest: Manifest } | undefined>;
   make(reason: BackupReason, file: SqliteFile.Database): Promise<Backup>;
-  secondFolder(): Promise<string | null>;
+  secondFolder(): Promise<{ readonly path: string; readonly isSameDisk: boolean } | null>;
   chooseSecond(path: string | null): Promise<void>;
   /** What hindered the last backup, in words. */
   trouble(): string | null;
@@ -57,21 +58,28 @@ export function openBackups(
   const turns = new Mutex();
   let trouble: string | null = null;
 
-  const second = async (): Promise<BackupStore | undefined> => {
-    const { secondFolder } = await readSettings(folder);
-    return secondFolder === null ? undefined : backupStore(secondFolder);
-  };
-
   async function listAll(): Promise<Backup[]> {
-    const other = await second();
-    const there = new Map((await other?.list())?.map((manifest) => [manifest.name, manifest]));
-    const here = await store.list();
-    const known = new Set(here.map(({ name }) => name));
-    const away = [...there.values()].filter(({ name }) => !known.has(name));
-    return [
-      ...here.map((each) => shown(each, there.has(each.name))),
-      ...away.map((each) => shown(each, true)),
-    ].sort((a, b) => (a.name < b.name ? 1 : -1));
+    const second = await secondFolderOf(folder);
+    const listed = new Map((await store.list()).map((each) => [each.name, shown(each, false)]));
+    for (const manifest of (await second?.own.list()) ?? []) listed.set(manifest.name, shown(manifest, true));
+    for (const other of second ? [second.older, ...second.others] : []) {
+      for (const manifest of await other.list()) {
+        const known = listed.get(manifest.name);
+        const isOfOther = other !== second?.older;
+        listed.set(manifest.name, known ? { ...known, isCopied: true } : shown(manifest, true, isOfOther));
+      }
+    }
+    return [...listed.values()].sort((a, b) => (a.name < b.name ? 1 : -1));
+  }
+
+  /** Drops from a store what its room no longer holds. */
+  async function rotate(each: BackupStore): Promise<void> {
+    const all = await each.list();
+    const most = mostBackupBytes(
+      await freeBytes(each.folder),
+      all.reduce((sum, { bytes }) => sum + bytes, 0),
+    );
+    await each.keepOnly(keepers(all, now(), most));
   }
 
   async function makeOne(reason: BackupReason, file: SqliteFile.Database): Promise<Backup> {
@@ -101,34 +109,35 @@ export function openBackups(
       await store.take(part, manifest, folder.photos);
       trouble = null;
       await copyToSecond(manifest);
-      const kept = keepers(await store.list(), now());
-      await store.keepOnly(kept);
+      await rotate(store);
       return shown(manifest, false);
     } finally {
-      await rm(part, { force: true });
+      await removeIn(folder.backups, part);
     }
   }
 
   async function copyToSecond(manifest: Manifest): Promise<void> {
-    const other = await second();
-    if (!other) return;
+    const second = await secondFolderOf(folder);
+    if (!second) return;
+    const { own } = second;
     try {
-      await makeFolder(other.folder);
-      const part = join(other.folder, `${manifest.name}.part`);
-      await copyWhole(store.databasePath(manifest.name), part);
-      await other.take(part, manifest, folder.photos);
-      await other.keepOnly(keepers(await other.list(), now()));
+      await makeOwn(own, await studioIdOf(folder));
+      const part = join(own.folder, `${manifest.name}.part`);
+      await copyWhole(store.databasePath(manifest.name), part, manifest.sha256);
+      await own.take(part, manifest, folder.photos);
+      await rotate(own);
     } catch (error) {
-      trouble = `The second folder could not be written: ${(error as Error).message}`;
+      trouble = `The second folder couldn't be written to: ${(error as Error).message}`;
     }
   }
 
   return {
     list: listAll,
     async locate(name) {
-      for (const place of [store, await second()]) {
-        const manifest = await place?.find(name);
-        if (place && manifest) return { store: place, manifest };
+      const second = await secondFolderOf(folder);
+      for (const place of [store, ...(second ? [second.own, second.older, ...second.others] : [])]) {
+        const manifest = await place.find(name);
+        if (manifest) return { store: place, manifest };
       }
       return undefined;
     },
@@ -147,8 +156,11 @@ export function openBackups(
           throw error;
         }
       }),
-    secondFolder: async () => (await readSettings(folder)).secondFolder,
-    chooseSecond: (path) => chooseSecond(folder, dataFolder, path),
+    async secondFolder() {
+      const { secondFolder: path } = await readSettings(folder);
+      return path === null ? null : { path, isSameDisk: await isOnSameDisk(folder, path) };
+    },
+    chooseSecond: (path) => chooseSecond(folder, path),
     trouble: () => trouble,
     async isDue(hours, at) {
       const [newest] = await store.list();
@@ -184,32 +196,8 @@ async function requireRoom(folder: DataFolder, file: SqliteFile.Database): Promi
   if ((await freeBytes(folder.backups)) >= needed) return;
   throw new HttpProblem(
     'no-room-for-backup',
-    `There is no room for a backup: it needs about ${Math.ceil(needed / 1e6)} MB on the disk of the data folder.`,
+    `There's too little room on the disk for a backup. Nothing was changed. Free up ${Math.ceil(needed / 1e6)} MB on the disk of the data folder, then try again.`,
   );
-}
-
-async function chooseSecond(folder: DataFolder, dataFolder: string, path: string | null): Promise<void> {
-  if (path !== null) {
-    if (!isAbsolute(path)) throw unfit('path', 'Give the whole path, from the top of the disk.');
-    const inside = relative(resolve(dataFolder), resolve(path));
-    if (inside === '' || (!inside.startsWith('..') && !isAbsolute(inside))) {
-      throw unfit('path', 'Choose a folder outside of the data folder, best on another disk.');
-    }
-    try {
-      await makeFolder(path);
-      const probe = join(path, 'icy-ribbon.part');
-      await writeWhole(probe, '');
-      await rm(probe, { force: true });
-    } catch {
-      throw unfit('path', 'This folder cannot be written: choose another one.');
-    }
-  }
-  await writeSettings(folder, { secondFolder: path });
-}
-
-/** One new folder in one that is there: a whole row of them is more likely a slip. */
-async function makeFolder(path: string): Promise<void> {
-  if (!existsSync(path)) await mkdir(path);
 }
 
 /** Every photo file that a backup has and the data folder lacks. */

@@ -1,7 +1,9 @@
 import { existsSync } from 'node:fs';
-import { mkdir, open, readdir, readFile, rename, rm } from 'node:fs/promises';
+import { mkdir, open, readdir, readFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import type { DataFolder } from '../folder/folder.ts';
+import { isDatabaseName } from '../folder/names.ts';
+import { removeEmptyFolder, removeIn, removeNamed, renameIn } from '../folder/remove.ts';
 import { sha256Of } from '../folder/sha256.ts';
 import { flushFolder, writeWhole } from '../folder/writeWhole.ts';
 import { HttpProblem } from '../http/problem.ts';
@@ -12,6 +14,10 @@ import type { Verified } from './verify.ts';
 const MOST_SET_ASIDE = 3;
 const ENDS = ['', '-wal', '-shm'] as const;
 
+/** Of a folder with what a restore set aside. */
+const isStamp = (name: string): boolean => /^\d{4}-\d{2}-\d{2}T[\d-]+Z$/.test(name);
+
+const rootOf = ({ database }: DataFolder) => dirname(database);
 const incomingOf = ({ database }: DataFolder) => `${database}.incoming`;
 const journalOf = ({ database }: DataFolder) => `${database}.restoring.json`;
 
@@ -29,12 +35,12 @@ export async function restore(
 ): Promise<void> {
   const { store, manifest } = from;
   const incoming = incomingOf(folder);
-  await rm(incoming, { force: true });
+  await removeIn(rootOf(folder), incoming);
   await copyWhole(store.databasePath(manifest.name), incoming);
   await flushFile(incoming);
   const { wrong } = await verify(incoming);
   if (wrong !== undefined || (await sha256Of(incoming)) !== manifest.sha256) {
-    await rm(incoming, { force: true });
+    await removeIn(rootOf(folder), incoming);
     const reason = wrong ?? 'It was changed after it was written.';
     throw new HttpProblem('damaged-backup', `This backup is damaged: ${reason} Choose another one.`);
   }
@@ -48,7 +54,7 @@ export async function finishRestore(folder: DataFolder): Promise<void> {
   const incoming = incomingOf(folder);
   const journal = journalOf(folder);
   if (!existsSync(journal)) {
-    await rm(incoming, { force: true });
+    await removeIn(rootOf(folder), incoming);
     return;
   }
   if (existsSync(incoming)) {
@@ -58,19 +64,21 @@ export async function finishRestore(folder: DataFolder): Promise<void> {
     for (const end of ENDS) {
       const name = `icy-ribbon.sqlite${end}`;
       const path = `${folder.database}${end}`;
-      if (existsSync(path)) await rename(path, join(aside, name));
+      if (existsSync(path)) await renameIn(rootOf(folder), path, join(aside, name));
     }
-    await rename(incoming, folder.database);
+    await renameIn(rootOf(folder), incoming, folder.database);
     await flushFolder(dirname(folder.database));
   }
-  await rm(journal, { force: true });
+  await removeIn(rootOf(folder), journal);
   await keepNewestAside(folder);
 }
 
 async function keepNewestAside({ setAside }: DataFolder): Promise<void> {
   const names = (await readdir(setAside).catch(() => [])).sort().reverse();
-  for (const name of names.slice(MOST_SET_ASIDE))
-    await rm(join(setAside, name), { recursive: true, force: true });
+  for (const name of names.filter(isStamp).slice(MOST_SET_ASIDE)) {
+    await removeNamed(setAside, join(setAside, name), isDatabaseName);
+    await removeEmptyFolder(setAside, join(setAside, name));
+  }
 }
 
 async function flushFile(path: string): Promise<void> {

@@ -1,10 +1,17 @@
-import { readFile } from 'node:fs/promises';
+import { randomUUID } from 'node:crypto';
+import { readFile, realpath } from 'node:fs/promises';
+import { hostname } from 'node:os';
+import { dirname } from 'node:path';
 import { z } from 'zod';
 import type { DataFolder } from '../folder/folder.ts';
 import { writeWhole } from '../folder/writeWhole.ts';
 
 /** What the artist chose for this folder; it lies beside the database, so that a restore leaves it as it is. */
-const settingsSchema = z.object({ secondFolder: z.string().nullable().default(null) });
+const settingsSchema = z.object({
+  secondFolder: z.string().nullable().default(null),
+  /** Which studio this is, and where it was when that was settled: a copy of a data folder is another studio. */
+  studio: z.object({ id: z.uuid(), at: z.string() }).nullable().default(null),
+});
 export type Settings = z.output<typeof settingsSchema>;
 
 /** Settings that cannot be read are as if nothing had been chosen. */
@@ -17,6 +24,16 @@ export async function readSettings({ settings }: DataFolder): Promise<Settings> 
   }
 }
 
-export async function writeSettings({ settings }: DataFolder, given: Settings): Promise<void> {
-  await writeWhole(settings, JSON.stringify(given));
+export async function changeSettings(folder: DataFolder, changes: Partial<Settings>): Promise<void> {
+  await writeWhole(folder.settings, JSON.stringify({ ...(await readSettings(folder)), ...changes }));
+}
+
+/** The id of the studio in a data folder, made when it is first asked for. */
+export async function studioIdOf(folder: DataFolder): Promise<string> {
+  const at = `${hostname()}:${await realpath(dirname(folder.settings))}`;
+  const { studio } = await readSettings(folder);
+  if (studio?.at === at) return studio.id;
+  const made = { id: randomUUID(), at };
+  await changeSettings(folder, { studio: made });
+  return made.id;
 }

@@ -1,13 +1,16 @@
-import { existsSync } from 'node:fs';
-import { copyFile, link, mkdir, readdir, readFile, rename, rm, stat } from 'node:fs/promises';
-import { join } from 'node:path';
+import { constants, existsSync } from 'node:fs';
+import { copyFile, link, mkdir, readdir, readFile, stat } from 'node:fs/promises';
+import { basename, dirname, join } from 'node:path';
 import { backupNameSchema, backupSchema, type Backup } from '@icy-ribbon/contract';
 import { z } from 'zod';
 import { sqliteCode } from '../db/fault.ts';
+import { isPhotoName } from '../folder/names.ts';
+import { removeIn, renameIn } from '../folder/remove.ts';
+import { sha256Of } from '../folder/sha256.ts';
 import { flushFolder, writeWhole } from '../folder/writeWhole.ts';
 
 /** What is written beside a backup once it was checked; one without it is not there. */
-const manifestSchema = backupSchema.omit({ isCopied: true }).extend({
+const manifestSchema = backupSchema.omit({ isCopied: true, isOfOther: true }).extend({
   /** Of the database's file. */
   sha256: z.string(),
   hashes: z.array(z.string()),
@@ -23,36 +26,47 @@ export interface BackupStore {
   find(name: string): Promise<Manifest | undefined>;
   databasePath(name: string): string;
   photoPath(fileName: string): string;
-  /** Takes a database in that lies at a path, and the photos that it speaks of. */
+  /** Takes a database in that lies at a path, and the photos that it speaks of. @throws Error when a copy differs */
   take(databasePath: string, manifest: Manifest, photosFrom: string): Promise<void>;
-  /** Drops all but some backups, and photos that none of these speaks of. */
+  /** Drops all but some backups, and the photos that only the dropped ones speak of. Nothing else that lies here is touched. */
   keepOnly(names: ReadonlySet<string>): Promise<void>;
 }
 
 /** A photo and its small picture. */
 export const photoFileNames = (hash: string): string[] => [`${hash}.jpg`, `${hash}.thumbnail.jpg`];
 
+/** Of the manifest of a backup that is on its way out. */
+const LEAVING = '.leaving.json';
+
 export function backupStore(folder: string): BackupStore {
   const photos = join(folder, 'photos');
   const databasePath = (name: string) => join(folder, `${name}.sqlite`);
   const manifestPath = (name: string) => join(folder, `${name}.json`);
+  const leavingPath = (name: string) => join(folder, `${name}${LEAVING}`);
 
-  async function find(name: string): Promise<Manifest | undefined> {
-    if (!backupNameSchema.safeParse(name).success) return undefined;
-    const text = await readFile(manifestPath(name), 'utf8').catch(() => undefined);
-    if (text === undefined || !existsSync(databasePath(name))) return undefined;
+  async function read(path: string): Promise<Manifest | undefined> {
+    const text = await readFile(path, 'utf8').catch(() => undefined);
+    if (text === undefined) return undefined;
     try {
-      return manifestSchema.parse(JSON.parse(text));
+      const manifest = manifestSchema.parse(JSON.parse(text));
+      return basename(path).startsWith(`${manifest.name}.`) ? manifest : undefined;
     } catch {
       return undefined;
     }
   }
 
+  async function find(name: string): Promise<Manifest | undefined> {
+    if (!backupNameSchema.safeParse(name).success) return undefined;
+    return existsSync(databasePath(name)) ? read(manifestPath(name)) : undefined;
+  }
+
+  const namesWith = async (end: string): Promise<string[]> =>
+    (await readdir(folder).catch(() => []))
+      .filter((name) => name.endsWith(end))
+      .map((name) => name.slice(0, -end.length));
+
   async function list(): Promise<Manifest[]> {
-    const names = (await readdir(folder).catch(() => []))
-      .filter((name) => name.endsWith('.json'))
-      .map((name) => name.slice(0, -'.json'.length));
-    const found = await Promise.all(names.map(find));
+    const found = await Promise.all((await namesWith('.json')).map(find));
     return found.filter((each) => each !== undefined).sort((a, b) => (a.name < b.name ? 1 : -1));
   }
 
@@ -66,25 +80,29 @@ export function backupStore(folder: string): BackupStore {
       await mkdir(photos, { recursive: true });
       for (const name of manifest.hashes.flatMap(photoFileNames))
         await linkOrCopy(join(photosFrom, name), join(photos, name));
-      await moveOrCopy(from, databasePath(manifest.name));
+      await moveOrCopy(from, databasePath(manifest.name), manifest.sha256);
       await writeWhole(manifestPath(manifest.name), JSON.stringify(manifest));
     },
     async keepOnly(names) {
       const all = await list();
-      for (const { name } of all.filter((each) => !names.has(each.name))) {
-        await rm(manifestPath(name), { force: true });
-        await rm(databasePath(name), { force: true });
-      }
+      // Said to be leaving first: stopped in between, the next time goes on with it.
+      for (const { name } of all.filter((each) => !names.has(each.name)))
+        await renameIn(folder, manifestPath(name), leavingPath(name));
       const kept = all.filter(({ name }) => names.has(name));
       const wanted = new Set(kept.flatMap(({ hashes }) => hashes.flatMap(photoFileNames)));
-      for (const name of await readdir(photos).catch(() => [])) {
-        if (!wanted.has(name)) await rm(join(photos, name), { force: true });
+      for (const name of await namesWith(LEAVING)) {
+        const leaving = await read(leavingPath(name));
+        if (!leaving || leaving.name !== name) continue;
+        const theirs = leaving.hashes.flatMap(photoFileNames).filter(isPhotoName);
+        for (const photo of theirs) if (!wanted.has(photo)) await removeIn(folder, join(photos, photo));
+        await removeIn(folder, databasePath(name));
+        await removeIn(folder, leavingPath(name));
       }
     },
   };
 }
 
-/** The same file under a second name where the disk can do that, else a copy; one that is there already stays. */
+/** The same file under a second name where the disk can do that, else a copy that was held against it; one that is there already stays. */
 async function linkOrCopy(from: string, to: string): Promise<boolean> {
   if (existsSync(to)) return true;
   if (!existsSync(from)) return false;
@@ -92,30 +110,43 @@ async function linkOrCopy(from: string, to: string): Promise<boolean> {
     await link(from, to);
   } catch (error) {
     if (sqliteCode(error) === 'EEXIST') return true;
-    await copyWhole(from, to);
+    await copyWhole(from, to, await sha256Of(from));
   }
   return true;
 }
 
-async function moveOrCopy(from: string, to: string): Promise<void> {
+async function moveOrCopy(from: string, to: string, sha256: string): Promise<void> {
   try {
-    await rename(from, to);
+    await renameIn(dirname(to), from, to);
   } catch (error) {
     if (sqliteCode(error) !== 'EXDEV') throw error;
-    await copyWhole(from, to);
-    await rm(from, { force: true });
+    await copyWhole(from, to, sha256);
+    await removeIn(dirname(from), from);
   }
-  await flushFolder(join(to, '..'));
+  await flushFolder(dirname(to));
 }
 
-/** A copy that is there whole or not at all. */
-export async function copyWhole(from: string, to: string): Promise<void> {
+/**
+ * A copy that is there whole or not at all.
+ *
+ * @param sha256 of what is copied: read back from the copy, where it is given
+ * @throws Error when the copy is another
+ */
+export async function copyWhole(from: string, to: string, sha256?: string): Promise<void> {
+  const root = dirname(to);
   const temporary = `${to}.part`;
   try {
-    await copyFile(from, temporary);
-    await rename(temporary, to);
+    await removeIn(root, temporary);
+    // Never through a link that somebody laid there.
+    await copyFile(from, temporary, constants.COPYFILE_EXCL);
+    if (sha256 !== undefined && (await sha256Of(temporary)) !== sha256) {
+      throw new Error(
+        `The copy of ${basename(from)} came out different. Check the disk that it was copied to.`,
+      );
+    }
+    await renameIn(root, temporary, to);
   } catch (error) {
-    await rm(temporary, { force: true });
+    await removeIn(root, temporary);
     throw error;
   }
 }
@@ -123,7 +154,11 @@ export async function copyWhole(from: string, to: string): Promise<void> {
 export const sizeOf = async (path: string): Promise<number> => (await stat(path)).size;
 
 /** As the page shows it. */
-export const shown = ({ sha256, hashes, missing, ...rest }: Manifest, isCopied: boolean): Backup => {
+export const shown = (
+  { sha256, hashes, missing, ...rest }: Manifest,
+  isCopied: boolean,
+  isOfOther = false,
+): Backup => {
   void [sha256, hashes, missing];
-  return { ...rest, isCopied };
+  return { ...rest, isCopied, isOfOther };
 };

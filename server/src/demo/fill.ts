@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { mkdir, rm, writeFile } from 'node:fs/promises';
+import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Material, PieceDocument } from '@icy-ribbon/contract';
 import type { MaterialKind } from '@icy-ribbon/core/paint/material';
@@ -9,6 +9,8 @@ import SqliteFile from 'better-sqlite3';
 import type { Db } from '../db/open.ts';
 import type { Writer } from '../db/record.ts';
 import { folderOf } from '../folder/folder.ts';
+import { isPhotoName } from '../folder/names.ts';
+import { removeIn, removeNamed } from '../folder/remove.ts';
 import { createMaterial, shelfByKind } from '../material/material.queries.ts';
 import { stockStarterShelf, UNCOUNTED } from '../material/starter.ts';
 import type { PhotoFiles } from '../photo/files.ts';
@@ -52,7 +54,7 @@ export async function fillDemo(
     const path = join(files.incoming, `${randomUUID()}.part`);
     await writeFile(path, JSON.stringify(document));
     await tasks.run('readDocument', { path });
-    await rm(path, { force: true });
+    await removeIn(files.incoming, path);
   }
   await fillCare(db, options.now);
   await markDemo(db, 'whole');
@@ -87,8 +89,8 @@ async function markDemo(db: Db, value: 'filling' | 'whole'): Promise<void> {
 export async function discardHalfDemo(dataFolder: string): Promise<void> {
   const { database, photos } = folderOf(dataFolder);
   if (!existsSync(database) || !isHalf(database)) return;
-  for (const end of ['', '-wal', '-shm']) await rm(`${database}${end}`, { force: true });
-  await rm(photos, { recursive: true, force: true });
+  for (const end of ['', '-wal', '-shm']) await removeIn(dataFolder, `${database}${end}`);
+  await removeNamed(dataFolder, photos, isPhotoName);
 }
 
 function isHalf(path: string): boolean {

@@ -1,7 +1,8 @@
-import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { promisify } from 'node:util';
 import { gunzip, gzip } from 'node:zlib';
+import { removeNamed } from '../folder/remove.ts';
 import type { Measurement, PhotoDetail, PhotoState, Piece } from '@icy-ribbon/contract';
 import type { PourRecord } from '@icy-ribbon/core/judgement/outcome';
 import type { Scene } from '@icy-ribbon/core/piece/rehearse';
@@ -33,6 +34,7 @@ export interface KeptPour {
   readonly pictures: Partial<Record<PhotoState, Omit<DemoPicture, 'jpeg' | 'hash'>>>;
 }
 
+const isKeptName = (name: string): boolean => /^[a-z0-9-]+(\.json\.gz|\.jpg)$/.test(name);
 const fileOf = (name: string): string => name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-');
 const [packed, unpacked] = [promisify(gzip), promisify(gunzip)];
 
@@ -70,8 +72,9 @@ export function demoPictures(folder: string) {
       };
     },
 
+    /** Takes away what was kept before, by its name. */
     async clear(): Promise<void> {
-      await rm(folder, { recursive: true, force: true });
+      await removeNamed(folder, folder, isKeptName);
       await mkdir(folder, { recursive: true });
     },
 

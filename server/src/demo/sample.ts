@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { mkdir, rm, writeFile } from 'node:fs/promises';
+import { mkdir, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import { removeIn } from '../folder/remove.ts';
 import { materialCreateSchema, type Material, type PieceDocument, type Support } from '@icy-ribbon/contract';
 import { materialKind, type MaterialKind } from '@icy-ribbon/core/paint/material';
 import { seededRandom } from '@icy-ribbon/core/base/random';
@@ -88,7 +89,7 @@ export async function addSample(
   try {
     await tasks.run('readDocument', { path, keepsShelf: true });
   } finally {
-    await rm(path, { force: true });
+    await removeIn(files.incoming, path);
   }
   const value = JSON.stringify({
     pieceId: document.piece.id,

@@ -1,8 +1,9 @@
-import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { setTimeout as sleep } from 'node:timers/promises';
 import SqliteFile from 'better-sqlite3';
 import { sqliteCode } from '../db/fault.ts';
 import { folderOf } from './folder.ts';
+import { removeInNow } from './remove.ts';
 import { writeWhole } from './writeWhole.ts';
 
 /** The data folder, held by this process alone. */
@@ -34,11 +35,11 @@ export async function takeLock(
     if (sqliteCode(error) !== 'SQLITE_BUSY') throw error;
     return { heldAt: await addressOfOther(running) };
   }
-  rmSync(running, { force: true });
+  removeInNow(dataFolder, running);
   return {
     tell: (address) => writeWhole(running, JSON.stringify({ address, pid: process.pid })),
     release() {
-      rmSync(running, { force: true });
+      removeInNow(dataFolder, running);
       lock.close();
     },
   };

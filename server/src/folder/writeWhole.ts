@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { copyFile, open, rename, rm, writeFile } from 'node:fs/promises';
+import { copyFile, open, writeFile } from 'node:fs/promises';
 import { dirname } from 'node:path';
+import { removeIn, renameIn } from './remove.ts';
 
 /** Under a temporary name first and flushed, so that a file is there whole or not at all. */
 export function writeWhole(path: string, content: Uint8Array | string): Promise<void> {
@@ -27,9 +28,9 @@ async function putInPlace(path: string, write: (temporary: string) => Promise<vo
     } finally {
       await file.close();
     }
-    await rename(temporary, path);
+    await renameIn(dirname(path), temporary, path);
   } catch (error) {
-    await rm(temporary, { force: true });
+    await removeIn(dirname(path), temporary);
     throw error;
   }
   await flushFolder(dirname(path));

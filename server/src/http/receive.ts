@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { mkdirSync } from 'node:fs';
-import { rm } from 'node:fs/promises';
 import type { Request, RequestHandler } from 'express';
 import multer, { MulterError } from 'multer';
 import { folderOf } from '../folder/folder.ts';
+import { removeIn } from '../folder/remove.ts';
 import { storageFault } from '../db/fault.ts';
 import { unfit } from './problem.ts';
 
@@ -44,6 +44,9 @@ export function receiver(dataFolder: string, field: string, mostBytes: number): 
     }
     return unfit(field, `The upload broke off: send the ${field} again.`);
   };
+  const removeFile = async (request: Request): Promise<void> => {
+    if (request.file) await removeIn(incoming, request.file.path);
+  };
   return {
     middleware: (request, response, next) => {
       receive(request, response, (error: unknown) => {
@@ -54,8 +57,4 @@ export function receiver(dataFolder: string, field: string, mostBytes: number): 
     },
     clear: removeFile,
   };
-}
-
-async function removeFile(request: Request): Promise<void> {
-  if (request.file) await rm(request.file.path, { force: true });
 }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { mkdir, rm } from 'node:fs/promises';
+import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -8,6 +8,7 @@ import { api, type Endpoint, type ImportKind } from '@icy-ribbon/contract';
 import type { Request, Response, Router } from 'express';
 import { storageFault } from '../db/fault.ts';
 import { folderOf } from '../folder/folder.ts';
+import { removeIn } from '../folder/remove.ts';
 import { HttpProblem, unfit } from '../http/problem.ts';
 import { receiver } from '../http/receive.ts';
 import { route } from '../http/route.ts';
@@ -67,7 +68,7 @@ async function receiveBody(request: Request, dataFolder: string, mostBytes: numb
     await pipeline(request, watch, createWriteStream(path));
     return path;
   } catch (error) {
-    await rm(path, { force: true });
+    await removeIn(incoming, path);
     if (error instanceof HttpProblem || storageFault(error)) throw error;
     throw new HttpProblem('broken-off', 'The upload broke off: send it again.');
   }

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { rm } from 'node:fs/promises';
 import type { ImportJob, ImportKind } from '@icy-ribbon/contract';
+import { removeIn } from '../folder/remove.ts';
 import { asProblem, bodyOf, HttpProblem, notFound } from '../http/problem.ts';
 import { Cancelled } from '../task/bench.ts';
 import type { Tasks, Watch } from '../task/threads.ts';
@@ -26,11 +26,13 @@ export interface ImportJobs {
 }
 
 /**
- * @param before done before each file is looked at: a backup
+ * @param incoming where files lie that are on their way in
+ * @param before done when a file was found good, before anything of it is written: a backup
  * @param log told of faults that are the program's own
  */
 export function importJobs(
   tasks: Tasks,
+  incoming: string,
   before: (kind: ImportKind) => Promise<void>,
   log: (error: unknown) => void,
 ): ImportJobs {
@@ -49,9 +51,12 @@ export function importJobs(
     const { kind } = entry.job;
     try {
       if (signal.aborted) throw new Cancelled();
-      change({ state: 'running', phase: 'Backing up' });
-      await before(kind);
-      const watch: Watch = { onProgress: (progress) => change(progress), signal };
+      change({ state: 'running', phase: 'Reading' });
+      const watch: Watch = {
+        onProgress: (progress) => change(progress),
+        beforeWriting: () => before(kind),
+        signal,
+      };
       const result = await tasks.run(TASK_OF[kind], { path }, watch);
       change({ state: 'done', phase: 'Done', done: 1, total: 1, result: { [kind]: result } });
     } catch (error) {
@@ -64,7 +69,7 @@ export function importJobs(
       const shown = problem ?? new HttpProblem('broke', 'The server ran into a fault. Nothing was changed.');
       change({ state: 'refused', phase: 'Refused', problem: bodyOf(shown) });
     } finally {
-      await rm(path, { force: true });
+      await removeIn(incoming, path);
     }
   }
 
@@ -72,7 +77,7 @@ export function importJobs(
     begin(kind, path) {
       const waiting = [...entries.values()].filter(({ job }) => job.state === 'waiting').length;
       if (waiting >= MOST_WAITING) {
-        void rm(path, { force: true });
+        void removeIn(incoming, path);
         throw new HttpProblem('busy', 'Many files are on their way in: try again when some are through.');
       }
       const job: ImportJob = {

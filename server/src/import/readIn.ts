@@ -163,6 +163,8 @@ export async function readMaterials(
   bench.report({ phase: 'Reading', done: 0, total: 1 });
   const { materials, changes } = fitting(materialImportSchema, await readJson(path));
   bench.goOn();
+  bench.report({ phase: 'Backing up', done: 0, total: 1 });
+  await bench.beforeWriting();
   bench.report({ phase: 'Writing', done: 0, total: 1 });
   return bench.withWriter((db) =>
     write(db, async (trx) => {

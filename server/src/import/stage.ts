@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { mkdir, rm } from 'node:fs/promises';
+import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Archive, ArchiveResult } from '@icy-ribbon/contract';
 import { sql, type Transaction } from 'kysely';
@@ -10,6 +10,7 @@ import { write } from '../db/write.ts';
 import { insertDrillRun } from '../drill/drill.queries.ts';
 import { insertEquipment } from '../equipment/equipment.queries.ts';
 import { folderOf } from '../folder/folder.ts';
+import { removeIn } from '../folder/remove.ts';
 import { HttpProblem, unfit } from '../http/problem.ts';
 import { insertMaterial } from '../material/material.queries.ts';
 import { insertPiece } from '../piece/document.ts';
@@ -73,10 +74,13 @@ export async function stageAndTakeOver(
   try {
     await stage(bench, path, archive, prefix);
     bench.goOn();
+    bench.report({ phase: 'Backing up', done: 0, total: 1 });
+    await bench.beforeWriting();
+    bench.goOn();
     bench.report({ phase: 'Writing', done: 0, total: 1 });
     return await bench.withWriter((db) => takeOver(db, path, archive, places, keepsShelf));
   } finally {
-    for (const end of ['', '-wal', '-shm', '-journal']) await rm(`${path}${end}`, { force: true });
+    for (const end of ['', '-wal', '-shm', '-journal']) await removeIn(incoming, `${path}${end}`);
   }
 }
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { mkdir, rm, stat } from 'node:fs/promises';
+import { mkdir, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
@@ -8,6 +8,7 @@ import { crc32 } from 'node:zlib';
 import yauzl from 'yauzl';
 import { storageFault } from '../db/fault.ts';
 import { folderOf } from '../folder/folder.ts';
+import { removeIn } from '../folder/remove.ts';
 import type { HttpProblem } from '../http/problem.ts';
 import { unfit } from '../http/problem.ts';
 
@@ -74,7 +75,7 @@ export async function unzip(path: string): Promise<Unzipped> {
           await unpack(file, photos.get(hash)!, MOST_PHOTO_BYTES, createWriteStream(to));
           return await work(to);
         } finally {
-          await rm(to, { force: true });
+          await removeIn(incoming, to);
         }
       },
       close: () => file.close(),

@@ -1,4 +1,4 @@
-import { open, readFile, rm } from 'node:fs/promises';
+import { open, readFile } from 'node:fs/promises';
 import sharp from 'sharp';
 import { unfit } from '../http/problem.ts';
 import type { Unpack } from './heic.ts';
@@ -35,7 +35,7 @@ export type PictureKind = 'jpeg' | 'png' | 'heif';
  * It goes from file to file: a large photo is never held whole beside its own pixels.
  *
  * @param path of a file that nobody has looked at yet
- * @param to where the cleaned one may be written
+ * @param to where the cleaned one may be written, and beside it (`unpackedAt`) what it is unpacked to: the caller takes both away
  * @param unpack reads what phones pack in their own way
  * @throws HttpProblem 422 with what to do when it is no photo, is broken, or is too large
  */
@@ -46,7 +46,7 @@ export async function cleanPhoto(path: string, to: string, unpack: Unpack): Prom
     throw unfit('photo', 'The picture has more than 60 million pixels: save it smaller.');
   }
   return withMemoryFor(width * height, async () => {
-    const unpacked = `${to}.png`;
+    const unpacked = unpackedAt(to);
     try {
       if (isPacked) await unpack(path, unpacked);
       if (isPlainJpeg(await readFile(path))) {
@@ -62,11 +62,12 @@ export async function cleanPhoto(path: string, to: string, unpack: Unpack): Prom
       return { path: to, thumbnail: await makeThumbnail(to), widthPx: info.width, heightPx: info.height };
     } catch {
       throw damaged();
-    } finally {
-      if (isPacked) await rm(unpacked, { force: true });
     }
   });
 }
+
+/** Where a packed picture is unpacked to on the way. */
+export const unpackedAt = (to: string): string => `${to}.png`;
 
 const damaged = () => unfit('photo', 'The picture is damaged or incomplete: copy it from the camera again.');
 

@@ -1,11 +1,12 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { existsSync } from 'node:fs';
-import { mkdir, readFile, rm, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { folderOf } from '../folder/folder.ts';
+import { removeIn } from '../folder/remove.ts';
 import { sha256Of } from '../folder/sha256.ts';
 import { copyFlushed, writeWhole } from '../folder/writeWhole.ts';
-import { cleanPhoto, kindOf, type PictureKind } from './clean.ts';
+import { cleanPhoto, kindOf, unpackedAt, type PictureKind } from './clean.ts';
 import { unpackHeic, type Unpack } from './heic.ts';
 
 /** A photo that has been cleaned and filed. */
@@ -47,7 +48,8 @@ export function photoFiles(dataFolder: string, unpack: Unpack = unpackHeic): Pho
   const thumbnailPath = (hash: string) => join(photos, `${hash}.thumbnail.jpg`);
 
   async function file(path: string): Promise<FiledPhoto> {
-    const to = `${path}.clean.part`;
+    await mkdir(incoming, { recursive: true });
+    const to = join(incoming, `${randomUUID()}.part.clean.part`);
     try {
       const { path: clean, thumbnail, widthPx, heightPx } = await cleanPhoto(path, to, unpack);
       const hash = await sha256Of(clean);
@@ -56,7 +58,8 @@ export function photoFiles(dataFolder: string, unpack: Unpack = unpackHeic): Pho
       if (!existsSync(imagePath(hash))) await copyFlushed(clean, imagePath(hash));
       return { hash, widthPx, heightPx };
     } finally {
-      await rm(to, { force: true });
+      await removeIn(incoming, to);
+      await removeIn(incoming, unpackedAt(to));
     }
   }
 
@@ -81,7 +84,7 @@ export function photoFiles(dataFolder: string, unpack: Unpack = unpackHeic): Pho
         await writeFile(path, given);
         return await file(path);
       } finally {
-        await rm(path, { force: true });
+        await removeIn(incoming, path);
       }
     },
   };

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Piece } from '@icy-ribbon/contract';
+import { sweepAbandoned } from '../folder/sweep.ts';
 import { noisy } from '../testing/pictures.ts';
 import { openStudio, startPiece, type Studio } from '../testing/studio.ts';
 
@@ -111,4 +112,47 @@ describe('what cannot be taken is said as everywhere else', () => {
     const { body } = await studio.http.get(`/api/pieces/${piece.id}`).expect(200);
     expect(body.photos).toEqual([]);
   });
+});
+
+it('a photo that is sent as it is created is kept and answered', async () => {
+  const file = await noisy(80, 60).jpeg().toBuffer();
+  const id = randomUUID();
+  const { body, headers } = await studio.http
+    .post('/api/uploads')
+    .set({
+      ...TUS,
+      'Upload-Length': String(file.length),
+      'Upload-Metadata': asMetadata({ id, pieceId: piece.id, state: 'wet' }),
+      'Content-Type': 'application/offset+octet-stream',
+    })
+    .send(file)
+    .expect(200);
+  expect(body).toMatchObject({ id, widthPx: 80 });
+  expect(headers['access-control-allow-origin']).toBeUndefined();
+  expect(readdirSync(join(studio.folder, 'uploads'))).toEqual([]);
+});
+
+it('names no other origin, and what is no upload is answered as not there', async () => {
+  const address = await begin(1000);
+  const { headers } = await studio.http.head(address).set(TUS).expect(200);
+  expect(headers['access-control-allow-origin']).toBeUndefined();
+  for (const wrong of [`${address}.json`, '/api/uploads/letter', `${address}/more`]) {
+    await studio.http.delete(wrong).set(TUS).expect(404);
+  }
+  expect(readdirSync(join(studio.folder, 'uploads'))).toHaveLength(2);
+  await studio.http.delete(address).set(TUS).expect(204);
+  expect(readdirSync(join(studio.folder, 'uploads'))).toEqual([]);
+});
+
+it('parts that nobody goes on with leave after a week, and nothing else that lies there; until then they are counted', async () => {
+  const address = await begin(1000);
+  await send(address, Buffer.alloc(400), 0).expect(204);
+  writeFileSync(join(studio.folder, 'uploads', 'letter.json'), '{}');
+  const { body } = await studio.http.get('/api/safekeeping').expect(200);
+  expect(body.partBytes).toBeGreaterThanOrEqual(400);
+  const day = 86_400_000;
+  await sweepAbandoned(studio.folder, new Date(Date.now() + 6 * day));
+  expect(await offsetAt(address)).toBe(400);
+  await sweepAbandoned(studio.folder, new Date(Date.now() + 8 * day));
+  expect(readdirSync(join(studio.folder, 'uploads'))).toEqual(['letter.json']);
 });

@@ -3,16 +3,16 @@ import { FileStore } from '@tus/file-store';
 import { Server } from '@tus/server';
 import type { Router } from 'express';
 import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
 import { requirePiece } from '../db/ofPiece.ts';
 import type { Db } from '../db/open.ts';
 import { folderOf } from '../folder/folder.ts';
-import { asProblem, bodyOf, HttpProblem, invalid } from '../http/problem.ts';
+import { isUploadName } from '../folder/names.ts';
+import { removeIn } from '../folder/remove.ts';
+import { asProblem, bodyOf, HttpProblem, invalid, notFound } from '../http/problem.ts';
 import { MAX_UPLOAD_BYTES } from './clean.ts';
 import type { PhotoFiles } from './files.ts';
 import { storePhoto } from './photo.routes.ts';
-
-/** An upload that was broken off can be gone on with for so long. */
-const KEPT_MS = 7 * 86_400_000;
 
 /**
  * Photos that arrive in pieces: what was broken off, by a dead spot or a server that was started again, goes on where it
@@ -21,6 +21,8 @@ const KEPT_MS = 7 * 86_400_000;
 export function uploadRoutes(router: Router, db: Db, files: PhotoFiles, dataFolder: string): void {
   let server: Server | undefined;
   router.use(UPLOADS_PATH, (request, response) => {
+    const [, id = '', ...rest] = request.path.split('/');
+    if ((id !== '' && !/^[0-9a-f]{32}$/.test(id)) || rest.length > 0) throw notFound('upload');
     // Begun when the first photo comes: it makes its folder.
     server ??= uploadServer(db, files, folderOf(dataFolder).uploads);
     request.url = request.originalUrl;
@@ -30,13 +32,14 @@ export function uploadRoutes(router: Router, db: Db, files: PhotoFiles, dataFold
 
 function uploadServer(db: Db, files: PhotoFiles, directory: string): Server {
   mkdirSync(directory, { recursive: true });
-  const store = new FileStore({ directory, expirationPeriodInMilliseconds: KEPT_MS });
-  void store.deleteExpired().catch(() => undefined);
+  const store = new UploadStore({ directory });
   return new Server({
     path: UPLOADS_PATH,
     datastore: store,
     maxSize: MAX_UPLOAD_BYTES,
     relativeLocation: true,
+    // Without it every page elsewhere would be let read the answers.
+    allowedOrigins: () => false,
     async onUploadCreate(_request, { metadata }) {
       // Said before anything is sent, not after.
       await answering(async () => requirePiece(db, fieldsOf(metadata).pieceId));
@@ -56,6 +59,15 @@ function uploadServer(db: Db, files: PhotoFiles, directory: string): Server {
     },
     onResponseError: (_request, error) => ('status_code' in error ? error : answerOf(error)),
   });
+}
+
+/** Uploads on the disk; what is abandoned is swept with the rest (`sweepAbandoned`), by when it was last written to. */
+class UploadStore extends FileStore {
+  override async remove(id: string): Promise<void> {
+    for (const name of [id, `${id}.json`].filter(isUploadName)) {
+      await removeIn(this.directory, join(this.directory, name));
+    }
+  }
 }
 
 const JSON_HEADERS = { 'Content-Type': 'application/json' };

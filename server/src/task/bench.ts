@@ -20,6 +20,8 @@ export interface Bench {
   /** A connection that may write, for as long as it is asked for. */
   withWriter<Result>(work: (db: Db) => Promise<Result>): Promise<Result>;
   report(progress: Progress): void;
+  /** Waits for what is to be done before anything is changed: a backup. @throws what that threw */
+  beforeWriting(): Promise<void>;
   /** @throws Cancelled when whoever asked has called it off */
   goOn(): void;
 }

@@ -20,6 +20,7 @@ export function inPlaceTasks(db: Db, dataFolder: string): Tasks {
         dataFolder,
         makeFilm: filmFrom(COMPILED_FILM),
         withWriter: (work) => work(db),
+        beforeWriting: async () => watch.beforeWriting?.(),
         report: (progress) => watch.onProgress?.(progress),
         goOn: () => {
           if (watch.signal?.aborted) throw new Cancelled();

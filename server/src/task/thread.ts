@@ -1,12 +1,13 @@
+import { once } from 'node:events';
 import { fileURLToPath } from 'node:url';
 import { workerData } from 'node:worker_threads';
 import { openReader, openWriter, type Db } from '../db/open.ts';
 import { photoFiles } from '../photo/files.ts';
 import { filmFrom } from '../standin/camera/filmFrom.ts';
 import { Cancelled, type Bench } from './bench.ts';
-import { asPlain } from './plainError.ts';
+import { asError, asPlain } from './plainError.ts';
 import { TASKS, type Task } from './tasks.ts';
-import type { Answer, Order } from './threads.ts';
+import { BEFORE_WRITING, type Answer, type Order, type Prepared } from './threads.ts';
 
 const { dataFolder } = workerData as { dataFolder: string };
 const files = photoFiles(dataFolder);
@@ -31,6 +32,12 @@ export default async function runOrder({ name, input, port, calledOff }: Order):
     dataFolder,
     makeFilm,
     withWriter,
+    async beforeWriting() {
+      if (!port) return;
+      port.postMessage(BEFORE_WRITING);
+      const [{ error }] = (await once(port, 'message')) as [Prepared];
+      if (error) throw asError(error);
+    },
     report: (progress) => port?.postMessage(progress),
     goOn: () => {
       if (Atomics.load(calledOff, 0) !== 0) throw new Cancelled();

@@ -1,7 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { MessageChannel, type MessagePort } from 'node:worker_threads';
 import { Piscina } from 'piscina';
-import { asError, type PlainError } from './plainError.ts';
+import { asError, asPlain, type PlainError } from './plainError.ts';
 import { Cancelled, type Progress } from './bench.ts';
 import { TASK_KINDS, type TaskKind } from './kinds.ts';
 import type { InputOf, OutputOf, TaskName } from './tasks.ts';
@@ -10,6 +10,8 @@ import type { InputOf, OutputOf, TaskName } from './tasks.ts';
 export interface Watch {
   readonly onProgress?: (progress: Progress) => void;
   readonly signal?: AbortSignal;
+  /** Done when the task is about to change something. */
+  readonly beforeWriting?: () => Promise<void>;
 }
 
 /** Runs tasks; the caller need not know where. */
@@ -27,6 +29,19 @@ export interface Order {
   readonly port: MessagePort | undefined;
   /** One number that becomes 1 when the task is called off. */
   readonly calledOff: Int32Array;
+}
+
+/** What a thread says before it changes anything; it waits for `Prepared` then. */
+export const BEFORE_WRITING = 'before writing';
+export type Prepared = { readonly error?: PlainError };
+
+async function prepare({ beforeWriting }: Watch): Promise<Prepared> {
+  try {
+    await beforeWriting?.();
+    return {};
+  } catch (error) {
+    return { error: asPlain(error) };
+  }
 }
 
 export type Answer = { readonly output: unknown } | { readonly error: PlainError };
@@ -69,7 +84,10 @@ export function threadedTasks(dataFolder: string): Tasks {
       const callOff = () => Atomics.store(calledOff, 0, 1);
       if (watch.signal?.aborted) throw new Cancelled();
       watch.signal?.addEventListener('abort', callOff, { once: true });
-      port1.on('message', (progress: Progress) => watch.onProgress?.(progress));
+      port1.on('message', (said: Progress | typeof BEFORE_WRITING) => {
+        if (said !== BEFORE_WRITING) watch.onProgress?.(said);
+        else void prepare(watch).then((reply) => port1.postMessage(reply));
+      });
       const isWatched = watch.onProgress !== undefined;
       try {
         const order = { name, input, port: isWatched ? port2 : undefined, calledOff };

@@ -48,6 +48,12 @@ const restore = (backup: Backup) =>
     window.location.assign('/today');
   });
 
+function copyWords({ isCopied, isOfOther }: Backup): string {
+  if (isOfOther) return 'from another studio';
+  if (!isCopied) return shown.value?.secondFolder ? 'only here' : 'none';
+  return shown.value?.isSameDisk ? 'same disk, photos linked' : 'in the second folder';
+}
+
 const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH:mm');
 </script>
 
@@ -70,6 +76,8 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
         <dd class="numeral">{{ bytesWords(shown.dataBytes) }}</dd>
         <dt>All backups</dt>
         <dd class="numeral">{{ bytesWords(shown.backupBytes) }}</dd>
+        <dt>Partial uploads</dt>
+        <dd class="numeral">{{ bytesWords(shown.partBytes) }}</dd>
         <dt>Room on the disk</dt>
         <dd class="numeral" :class="{ alarm: isNarrow }">{{ bytesWords(shown.freeBytes) }}</dd>
       </dl>
@@ -125,7 +133,7 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
               <td class="number numeral">{{ backup.photos }}</td>
               <td class="number numeral">{{ bytesWords(backup.bytes) }}</td>
               <td>
-                {{ backup.isCopied ? 'in the second folder' : shown.secondFolder ? 'only here' : 'none' }}
+                {{ copyWords(backup) }}
               </td>
               <td>
                 <Popconfirm
@@ -178,7 +186,7 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
 
 .facts {
   display: grid;
-  grid-template-columns: repeat(3, auto);
+  grid-template-columns: repeat(4, auto);
   grid-template-rows: auto auto;
   grid-auto-flow: column;
   justify-content: start;

@@ -38,8 +38,13 @@ async function choose(next: string | null): Promise<void> {
   <section aria-labelledby="second-folder">
     <h2 id="second-folder">A second folder</h2>
     <p class="soft">
-      A copy beside the original goes with its disk. Name a folder on another disk or stick, and every backup
-      is copied there, photos too.
+      A copy beside the original is lost with its disk. Enter a folder on another disk or stick, and every
+      backup is copied there, photos too. The copies get a folder of their own inside, and nothing else in
+      there is touched.
+    </p>
+    <p v-if="keeping.shown?.isSameDisk" class="care">
+      This folder is on the same disk as the studio. Its photos are hard links to the same files, so a failing
+      disk takes both. A folder on another disk gets real copies.
     </p>
     <form class="row" @submit.prevent="choose(path.trim() || null)">
       <FieldRow label="Folder" for="second-path" :error="problem">
@@ -54,6 +59,11 @@ async function choose(next: string | null): Promise<void> {
 </template>
 
 <style scoped>
+.care {
+  padding: 8px 12px;
+  border-left: 4px solid var(--alarm);
+}
+
 .row {
   display: flex;
   align-items: end;
