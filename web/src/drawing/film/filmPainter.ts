@@ -21,9 +21,9 @@ import { lightShader } from './lightShader.ts';
 
 /** Draws frames of a film onto a canvas. */
 export interface FilmPainter {
-  /** Whether the processor of the machine draws, where there is no graphics processor: slowly. */
-  readonly isSoftware: boolean;
   draw(frame: FilmFrame): void;
+  /** Waits until what was drawn is there. */
+  finish(): void;
   dispose(): void;
 }
 
@@ -34,7 +34,7 @@ const SEEDS_ACROSS = 768;
  *
  * @returns null where the browser cannot draw with floating-point textures: draw core's standing picture instead
  */
-export function filmPainter(canvas: HTMLCanvasElement, cast: FilmCast, isRound: boolean): FilmPainter | null {
+export function filmPainter(canvas: OffscreenCanvas, cast: FilmCast, isRound: boolean): FilmPainter | null {
   const gl = canvas.getContext('webgl2', { antialias: false, alpha: true, preserveDrawingBuffer: true });
   if (!gl || cast.layers.length > SHADER_LAYERS) return null;
   if (!gl.getExtension('EXT_color_buffer_float') || !gl.getExtension('OES_texture_float_linear')) return null;
@@ -80,7 +80,6 @@ export function filmPainter(canvas: HTMLCanvasElement, cast: FilmCast, isRound: 
   };
 
   return {
-    isSoftware: isDrawnBySoftware(gl),
     draw(frame) {
       const { stride, rows, columns, cellM, numbers } = frame;
       const high = rows + 4;
@@ -119,6 +118,9 @@ export function filmPainter(canvas: HTMLCanvasElement, cast: FilmCast, isRound: 
       });
       drawBufferInfo(gl, square, gl.TRIANGLE_STRIP);
     },
+    finish() {
+      gl.readPixels(0, 0, 1, 1, gl.RGBA, gl.UNSIGNED_BYTE, new Uint8Array(4));
+    },
     dispose() {
       for (const texture of [noise, fields, seeds, buckets, inner.attachments[0] as WebGLTexture]) {
         gl.deleteTexture(texture);
@@ -128,12 +130,6 @@ export function filmPainter(canvas: HTMLCanvasElement, cast: FilmCast, isRound: 
       gl.deleteProgram(light.program);
     },
   };
-}
-
-function isDrawnBySoftware(gl: WebGL2RenderingContext): boolean {
-  const names = gl.getExtension('WEBGL_debug_renderer_info');
-  const name = names ? String(gl.getParameter(names.UNMASKED_RENDERER_WEBGL)) : '';
-  return /swiftshader|llvmpipe|software|basic render/i.test(name);
 }
 
 function clampLinear(gl: WebGL2RenderingContext, target: number): void {

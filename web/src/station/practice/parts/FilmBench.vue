@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { castOf, type Scene } from '@icy-ribbon/core/piece/rehearse';
+import type { Scene } from '@icy-ribbon/core/piece/rehearse';
 import { bearingOf } from '@icy-ribbon/core/flow/air';
 import type { Place } from '@icy-ribbon/core/piece/plan';
 import { middleNear } from '@icy-ribbon/core/judgement/rehearsal';
 import { useElementSize, useRafFn } from '@vueuse/core';
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import { filmPainter, type FilmPainter } from '../../../drawing/film/filmPainter.ts';
+import { computed, ref } from 'vue';
 import type { Film } from './useFilm.ts';
+import { useFilmPicture } from './useFilmPicture.ts';
 import { SCRAPER_MM, type Hand } from './useHand.ts';
 
 /** The support from above, as large as there is room: paint that is blown by pointer, finger or keys. */
@@ -22,8 +22,6 @@ const emit = defineEmits<{ lay: [at: Place] }>();
 const room = ref<HTMLElement | null>(null);
 const canvas = ref<HTMLCanvasElement | null>(null);
 const { width: roomWidth, height: roomHeight } = useElementSize(room);
-const painter = shallowRef<FilmPainter | null>(null);
-const canPaint = ref(true);
 const { cutAtMm } = props.film;
 const cutAt = (mm: number) => (cutAtMm.value = mm);
 
@@ -36,86 +34,8 @@ const size = computed(() => ({
   width: Math.floor(props.scene.support.widthMm * scale.value),
   height: Math.floor(props.scene.support.heightMm * scale.value),
 }));
-const MOST_DENSITY = 1.5;
-const LEAST_DENSITY = 0.45;
-/** Drawn coarser while it moves where a picture takes longer than this, ms. */
-const SLOW_MS = 55;
-let density = Math.min(MOST_DENSITY, window.devicePixelRatio || 1);
-let drawnAt = 0;
-let slowness = 0;
-
-function fit(): void {
-  const element = canvas.value;
-  if (!element || size.value.width < 20) return;
-  element.width = Math.round(size.value.width * density);
-  element.height = Math.round(size.value.height * density);
-  draw();
-}
-
-function makePainter(): void {
-  painter.value?.dispose();
-  painter.value = null;
-  if (!canvas.value) return;
-  const { scene, film } = props;
-  painter.value = filmPainter(
-    canvas.value,
-    castOf(scene, film.unknowns.value),
-    scene.support.shape === 'round',
-  );
-  canPaint.value = painter.value !== null;
-  if (painter.value?.isSoftware) density = LEAST_DENSITY;
-}
-
-/** Without a graphics processor a standing picture is drawn now and then. */
-let isPicturing = false;
-async function picture(): Promise<void> {
-  if (isPicturing || !canvas.value) return;
-  isPicturing = true;
-  try {
-    const image = await props.film.picture(Math.min(420, canvas.value.width));
-    const context = canvas.value?.getContext('2d');
-    if (!context || !canvas.value) return;
-    const bitmap = await createImageBitmap(image);
-    context.drawImage(bitmap, 0, 0, canvas.value.width, canvas.value.height);
-    bitmap.close();
-  } finally {
-    isPicturing = false;
-  }
-}
-
-function draw(): void {
-  const frame = props.film.moment.value?.frame;
-  if (!frame || !canvas.value || canvas.value.width < 20) return;
-  if (painter.value) painter.value.draw(frame);
-  else if (!canPaint.value) void picture();
-}
-
-/** Weak machines draw fewer pixels rather than fewer pictures. */
-function heedPace(): void {
-  const now = performance.now();
-  const took = now - drawnAt;
-  drawnAt = now;
-  if (took > 1000 || !props.film.isRunning.value) return;
-  slowness = 0.7 * slowness + 0.3 * took;
-  if (slowness < SLOW_MS || density <= LEAST_DENSITY) return;
-  density = Math.max(LEAST_DENSITY, 0.75 * density);
-  slowness = 0;
-  fit();
-}
-
-watch([size, canvas], fit, { flush: 'post' });
-watch([canvas, () => props.scene, props.film.unknowns], () => (makePainter(), fit()), { flush: 'post' });
-watch(props.film.isRunning, (runs) => {
-  if (runs) return;
-  density = Math.min(MOST_DENSITY, window.devicePixelRatio || 1);
-  fit();
-});
-watch(props.film.moment, () => {
-  draw();
-  heedPace();
-});
+const { canvasKey } = useFilmPicture(canvas, size, () => props.scene, props.film);
 useRafFn(() => props.hand.tick());
-onBeforeUnmount(() => painter.value?.dispose());
 
 const placeOf = (event: PointerEvent): Place => {
   const box = canvas.value!.getBoundingClientRect();
@@ -215,6 +135,7 @@ const shown = computed(() => {
     >
       <canvas
         ref="canvas"
+        :key="canvasKey"
         :class="{ round: scene.support.shape === 'round' }"
         :style="{ width: `${size.width}px`, height: `${size.height}px` }"
       ></canvas>

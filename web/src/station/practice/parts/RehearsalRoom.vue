@@ -125,7 +125,7 @@ useShortcuts(
           {{ state }}
           <template v-if="moment">
             <span class="whole">{{ moment.seconds.toFixed(0) }}&nbsp;s of paint,</span>{{ ' ' }}
-            <span class="whole">{{ moment.airSeconds.toFixed(1) }}&nbsp;s of air.</span>
+            <span class="whole">{{ moment.airSeconds.toFixed(1) }}&nbsp;s of air.</span>{{ ' ' }}
           </template>
           <template v-if="isSlow">This machine moves it slower than real paint.</template>
         </p>
