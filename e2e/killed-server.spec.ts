@@ -55,7 +55,7 @@ test('a step made while the server is away is done when it is back, once', async
   await startPiece(page, 'Away');
   await page.route('**/api/pieces/*/mixes', (route) => route.abort('connectionrefused'), { times: 2 });
   await page.getByRole('button', { name: 'Put a cup of White on the bench' }).click();
-  await expect(page.getByRole('alert')).toContainText('The server does not answer');
+  await expect(page.getByRole('alert')).toContainText("Can't reach the studio");
   await expect(page.getByRole('article', { name: 'Cup White' })).toBeVisible();
   await expect(page.getByRole('alert')).toBeHidden();
   await studio.killAndRestart();

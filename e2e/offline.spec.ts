@@ -12,7 +12,7 @@ test('without a line the pages still open, and say that the server is away', asy
   await context.setOffline(true);
   await page.goto('/shelf');
   await expect(page.getByRole('navigation').first()).toBeVisible();
-  await expect(page.getByText(/The server does not answer/).first()).toBeVisible();
+  await expect(page.getByText(/Can't reach the studio/).first()).toBeVisible();
   await context.setOffline(false);
   await page.reload();
   await expect(page.getByRole('row').nth(1)).toBeVisible();

@@ -205,10 +205,10 @@ test('a page that was open while the program was renewed says so, and is loaded 
     route.fulfill({ contentType: 'text/event-stream', body: `data: ${JSON.stringify(told)}\n\n` }),
   );
   await page.goto('/shelf');
-  const note = page.getByRole('status').filter({ hasText: 'was renewed while this page was open' });
+  const note = page.getByRole('status').filter({ hasText: 'was updated while this page was open' });
   await expect(note).toBeVisible();
   await page.unroute(/\/api\/live\?/);
-  await note.getByRole('button', { name: 'Load it anew' }).click();
+  await note.getByRole('button', { name: 'Reload' }).click();
   await expect(page.getByRole('row').nth(1)).toBeVisible();
   await expect(note).toBeHidden();
 });

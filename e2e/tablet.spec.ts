@@ -52,11 +52,11 @@ test('a bloom on a tablet: weighed, read and poured with the connection dropped 
       await scale.press('Enter');
       await expect(page.locator('.now')).not.toHaveText(before ?? '');
     }
-    await expect(page.getByText(/The server does not answer\. 2 entries wait here/)).toBeVisible();
+    await expect(page.getByText(/Can't reach the studio\. 2 entries are saved/)).toBeVisible();
     await expect(page.getByRole('button', { name: /Done, next/ })).toBeVisible();
     expect(await weighed()).toEqual([]);
     await context.setOffline(false);
-    await expect(page.getByText(/The server does not answer/)).toBeHidden();
+    await expect(page.getByText(/Can't reach the studio/)).toBeHidden();
     await expect.poll(weighed).toEqual([12_500, 3250]);
   });
 
@@ -70,7 +70,7 @@ test('a bloom on a tablet: weighed, read and poured with the connection dropped 
       .getByRole('button', { name: /gone|fad|stand|sink/i })
       .first()
       .tap();
-    await expect(page.getByText(/1 reading|One entry waits here/).first()).toBeVisible();
+    await expect(page.getByText(/1 reading|One entry is saved/).first()).toBeVisible();
     await context.setOffline(false);
     await expect.poll(async () => (await told()).readings.length).toBe(1);
   });

@@ -102,7 +102,7 @@ async function fetchPatiently(url: string, init: RequestInit): Promise<Answer> {
     type: 'about:blank',
     title: 'The server is away',
     status: 0,
-    detail: 'The server does not answer. Start it again, then repeat this step; nothing else was lost.',
+    detail: "Can't reach the studio. Nothing was lost. Start the server, then try this step again.",
   });
 }
 

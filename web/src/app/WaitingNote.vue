@@ -1,41 +1,27 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
-import { computed } from 'vue';
+import { computed, defineAsyncComponent } from 'vue';
 import { serverAway, signedOut } from '../api/connection.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useLive } from '../store/live.ts';
-import { useUnits } from '../store/units.ts';
 import { otherWords } from '../words/device.ts';
 
 /** That the server is away, what waits for it, and what it would not take of what had waited. */
 const store = usePiece();
-const units = useUnits();
 const live = useLive();
 
 const waits = computed(() => {
   const count = store.waitingCount;
-  if (count === 0) return 'What you enter is kept on this page.';
+  if (count === 0) return 'What you enter is saved on this device.';
   return count === 1
-    ? 'One entry waits here and is sent by itself.'
-    : `${count} entries wait here and are sent by themselves.`;
+    ? 'One entry is saved on this device and will be sent automatically.'
+    : `${count} entries are saved on this device and will be sent automatically.`;
 });
 
-/** Events are told of beside the line of the pour. */
-const refused = computed(() =>
-  store.refused.flatMap(({ id, write, reason }) => {
-    if (write.kind === 'event') return [];
-    const cup =
-      'mixId' in write ? (store.mixes.find((each) => each.id === write.mixId)?.name ?? 'a cup') : '';
-    const what = {
-      addition: () => `${write.kind === 'addition' ? units.show('mass', write.addition.mg) : ''} in ${cup}`,
-      'take-back': () => `Taking back in ${cup}`,
-      readings: () => 'A reading',
-    }[write.kind]();
-    return [{ id, text: `${what} was not kept: ${reason}` }];
-  }),
-);
+/** Comes when it is needed: seldom. */
+const RefusedEntries = defineAsyncComponent(() => import('./RefusedEntries.vue'));
 
-const loadAnew = () => location.reload();
+const reload = () => location.reload();
 
 /** What the other devices do with this piece, where it would be done twice. */
 const elsewhere = computed(() =>
@@ -48,20 +34,17 @@ const elsewhere = computed(() =>
 
 <template>
   <p v-if="signedOut" class="alarm-bar" role="alert">
-    This device is not signed in to the studio any more. What waits here is kept.
-    <a href="/join">Join it again</a>
+    This device has been signed out. {{ waits }}
+    <a href="/join">Join again</a>
     with a code that another device shows.
   </p>
-  <p v-else-if="serverAway" class="alarm-bar" role="alert">The server does not answer. {{ waits }}</p>
+  <p v-else-if="serverAway" class="alarm-bar" role="alert">Can't reach the studio. {{ waits }}</p>
   <p v-if="live.isOutdated && !serverAway" class="elsewhere" role="status">
-    Icy Ribbon was renewed while this page was open. What you entered is kept.
-    <Button size="small" @click="loadAnew">Load it anew</Button>
+    Icy Ribbon was updated while this page was open. Your entries are safe.
+    <Button size="small" @click="reload">Reload</Button>
   </p>
   <p v-for="each in elsewhere" :key="each.tab" class="elsewhere" role="status">{{ each.words }}</p>
-  <p v-for="each in refused" :key="each.id" class="alarm-bar" role="alert">
-    {{ each.text }}
-    <Button size="small" @click="store.dropRefused(each.id)">Let it go</Button>
-  </p>
+  <RefusedEntries v-if="store.refused.length > 0" />
 </template>
 
 <style scoped>

@@ -1,10 +1,10 @@
-import { ref, type Ref } from 'vue';
+import { effectScope, ref, type Ref } from 'vue';
 import type { Piece, PourEvent } from '@icy-ribbon/contract';
 import { checkedEvent } from './piece/checkedEvent.ts';
 import { pieceInHand } from './piece/inHand.ts';
 import { sendWrite } from './piece/send.ts';
 import { waitingEvents } from './piece/waiting.ts';
-import { memoryKeeper, type WriteKeeper } from './keptWrites.ts';
+import { memoryKeeper, type KeptChange, type WriteKeeper } from './keptWrites.ts';
 import { useTableQueue } from './tableQueue.ts';
 
 const PIECE = '3f0e8a52-1f5b-4b61-9d2c-6f8d1f3f9a10';
@@ -29,11 +29,15 @@ const addTo = (queue: Queue, logged: PourEvent) =>
 /** A server that keeps a log by id; `mode` says how it behaves. */
 function server() {
   const log = new Map<string, PourEvent>();
-  const state = { mode: 'up' as 'up' | 'down' | 'refuses' };
+  const state = { mode: 'up' as 'up' | 'down' | 'refuses' | 'turned-away', status: 401 };
   const answer = (body: unknown, status: number, type = 'application/json') =>
     new Response(JSON.stringify(body), { status, headers: { 'Content-Type': type } });
   globalThis.fetch = (async (_url: string, init: RequestInit) => {
     if (state.mode === 'down') throw new TypeError('failed to fetch');
+    if (state.mode === 'turned-away') {
+      const problem = { type: 'about:blank', title: 'No', status: state.status, detail: 'Join first.' };
+      return answer(problem, state.status, 'application/problem+json');
+    }
     if (state.mode === 'refuses') {
       const problem = { type: 'about:blank', title: 'No', status: 422, detail: 'The cup is empty.' };
       return answer(problem, 422, 'application/problem+json');
@@ -254,4 +258,90 @@ it('an event that cannot be is refused at its field before it is kept', () => {
     data: { rpm: -3, seconds: 5, way: 'both' },
   };
   expect(() => checkedEvent(bad)).toThrow(/turns a minute/);
+});
+
+describe('a sign-in that ends in mid-pour', () => {
+  it.each([401, 429, 408])(
+    '(%i) is no refusal: what is logged waits, in order, and goes out afterwards',
+    async (status) => {
+      const { log, state } = server();
+      state.mode = 'turned-away';
+      state.status = status;
+      const keeper = memoryKeeper();
+      const queue = make(keeper);
+      const told: unknown[] = [];
+      for (const text of ['one', 'two', 'three']) {
+        const logged = event(text);
+        addTo(queue, logged);
+        void queue.told(logged.id).catch((error: unknown) => told.push(error));
+      }
+      await settle(60_000);
+      expect(told).toEqual([]);
+      expect([queue.refused.value, queue.count.value, log.size]).toEqual([[], 3, 0]);
+      expect(await keeper.all()).toHaveLength(3);
+      // The page is closed and opened again; the device joins anew.
+      const again = make(keeper);
+      state.mode = 'up';
+      await settle(60_000);
+      expect(again.count.value).toBe(0);
+      expect([...log.values()].map((each) => each.kind === 'note' && each.data.text)).toEqual([
+        'one',
+        'two',
+        'three',
+      ]);
+    },
+  );
+});
+
+it('what was refused can be tried again, and goes out when nothing hinders it', async () => {
+  const { log, state } = server();
+  state.mode = 'refuses';
+  const keeper = memoryKeeper();
+  const queue = make(keeper);
+  const logged = event('early');
+  addTo(queue, logged);
+  await settle(1000);
+  expect(queue.refused.value).toMatchObject([{ id: logged.id, write: { event: logged } }]);
+  queue.retry(logged.id);
+  await settle(1000);
+  expect(queue.refused.value).toHaveLength(1);
+  state.mode = 'up';
+  queue.retry(logged.id);
+  await settle(1000);
+  expect([queue.refused.value, log.size, await keeper.all()]).toEqual([[], 1, []]);
+});
+
+it('an entry of a tab that was closed is sent by another that is open', async () => {
+  const { log, state } = server();
+  state.mode = 'down';
+  const listeners = new Set<(change: KeptChange) => void>();
+  const shared = memoryKeeper();
+  /** As a tab of its own: it hears what the others write. */
+  const tab = (): WriteKeeper => {
+    const hears = new Set<(change: KeptChange) => void>();
+    const tell = (change: KeptChange) => listeners.forEach((listen) => hears.has(listen) || listen(change));
+    return {
+      ...shared,
+      async put(kept) {
+        await shared.put(kept);
+        tell({ id: kept.id, pieceId: kept.pieceId, isRemoved: false });
+      },
+      onChange(changed) {
+        listeners.add(changed);
+        hears.add(changed);
+        return () => listeners.delete(changed);
+      },
+    };
+  };
+  const scope = effectScope();
+  scope.run(() => make(tab()));
+  const closing = effectScope();
+  const closed = closing.run(() => make(tab()))!;
+  addTo(closed, event('of the closed tab'));
+  await settle(100);
+  closing.stop();
+  state.mode = 'up';
+  await settle(30_000);
+  expect(log.size).toBe(1);
+  scope.stop();
 });

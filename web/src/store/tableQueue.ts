@@ -10,6 +10,10 @@ import {
 } from './keptWrites.ts';
 
 const AGAIN_MS = 4000;
+/** Who is not let in, or asks too often, asks less often. */
+const LATER_MS = 10_000;
+/** What another tab logged is its own to send for so long; then it may have been closed. */
+const OTHERS_MS = 8000;
 /** As long as this a write is waited for before it counts as on its way. */
 const SOON_MS = 1500;
 
@@ -17,6 +21,18 @@ const defaultKeeper = (): WriteKeeper =>
   typeof indexedDB === 'undefined' || typeof BroadcastChannel === 'undefined'
     ? memoryKeeper()
     : browserKeeper();
+
+/** What the server would not take, with its reason. */
+export interface RefusedWrite extends Pick<KeptWrite, 'id' | 'pieceId' | 'write'> {
+  readonly reason: string;
+}
+
+/**
+ * Whether a problem is about what was sent. A device that is signed out, or one that asked too often or while the disk
+ * was full, keeps what it has: that says nothing of the entry.
+ */
+const isVerdict = ({ problem: { status } }: ApiProblem): boolean =>
+  status >= 400 && status < 500 && ![401, 408, 425, 429].includes(status);
 
 /** Sends a write to the server; gives what is to be done with its answer. */
 export type Deliver = (item: KeptWrite) => Promise<() => void>;
@@ -113,8 +129,9 @@ export function useTableQueue(
         if (!next) break;
         await deliverOne(next);
       }
-    } catch {
-      timer = setTimeout(() => void send(), AGAIN_MS);
+    } catch (error) {
+      const isTurnedAway = error instanceof ApiProblem && [401, 429].includes(error.problem.status);
+      timer = setTimeout(() => void send(), isTurnedAway ? LATER_MS : AGAIN_MS);
     } finally {
       sending = false;
     }
@@ -128,8 +145,7 @@ export function useTableQueue(
       delivered.value += 1;
       outcomes.set(item.id, null);
     } catch (error) {
-      if (!(error instanceof ApiProblem) || error.problem.status < 400 || error.problem.status >= 500)
-        throw error;
+      if (!(error instanceof ApiProblem) || !isVerdict(error)) throw error;
       write({ ...item, refused: error.message });
       outcomes.set(item.id, error);
     }
@@ -172,6 +188,10 @@ export function useTableQueue(
         own.delete(id);
       }
       void checkArrivals();
+      if (!isRemoved && !sending) {
+        clearTimeout(timer);
+        timer = setTimeout(() => void send(), OTHERS_MS);
+      }
       if (isRemoved && piece === pieceId.value) elsewhere();
     });
     if (typeof window !== 'undefined') useEventListener(window, 'online', () => void send());
@@ -188,15 +208,23 @@ export function useTableQueue(
     told,
     /** Lets go of a write that the server would not take. */
     drop: remove,
+    /** Sends one again that the server would not take. */
+    retry(id: string): void {
+      const item = kept.value.find((each) => each.id === id);
+      if (!item) return;
+      outcomes.delete(id);
+      write({ ...item, refused: null });
+      void send();
+    },
     send,
     delivered,
     written,
     /** Not at the server yet. */
     waiting: computed(() => ofPiece.value.filter((each) => each.refused === null)),
-    /** What the server would not take, with its reason. */
+    /** Of all pieces. */
     refused: computed(() =>
-      ofPiece.value.flatMap(({ id, write: what, refused }) =>
-        refused === null ? [] : [{ id, write: what, reason: refused }],
+      kept.value.flatMap(({ id, pieceId: piece, write: what, refused }): RefusedWrite[] =>
+        refused === null ? [] : [{ id, pieceId: piece, write: what, reason: refused }],
       ),
     ),
     /** Writes of all pieces that wait here. */

@@ -1,6 +1,6 @@
 import type { FilmCast, FilmFrame } from '@icy-ribbon/core/flow/look';
 import { expose } from 'comlink';
-import { filmPainter, type FilmPainter } from '../drawing/film/filmPainter.ts';
+import { filmPainter, type FilmPainter } from './painter/filmPainter.ts';
 
 let canvas: OffscreenCanvas | undefined;
 let painter: FilmPainter | null = null;

@@ -4,7 +4,7 @@ import { netAt, type Net } from './net.ts';
 
 /**
  * How thickness becomes what is seen. All are assumptions of the picture, chosen so that it looks like paint; the page's shader
- * (`web/src/drawing/film`) draws by the same numbers.
+ * (`web/src/worker/painter`) draws by the same numbers.
  */
 export const LOOK = {
   /** An edge of a color lies where it is this thick, m, more or less by noise; thick paint has an even edge. */

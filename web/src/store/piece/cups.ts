@@ -177,7 +177,7 @@ const AWAY = new ApiProblem({
   title: 'The server is away',
   status: 0,
   detail:
-    'The server does not answer. What was weighed and read waits here and is sent when it is back; this step waits for that.',
+    "Can't reach the studio. What you weighed and read is saved on this device and will be sent first. Try this step again then.",
 });
 
 /** What stands weighed in of one ingredient. */

@@ -136,6 +136,7 @@ export const usePiece = defineStore('piece', () => {
     delivered: queue.delivered,
     refused: queue.refused,
     dropRefused: queue.drop,
+    retryRefused: queue.retry,
     ...cupWrites(hand, queue),
     ...photoWrites(hand),
     ...careWrites(hand),

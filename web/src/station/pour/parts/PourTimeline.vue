@@ -2,6 +2,7 @@
 import type { PourEvent } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
 import { computed, nextTick, ref, watch } from 'vue';
+import RefusedEntry from '../../../field/RefusedEntry.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { timeWords } from '../../../words/general.ts';
@@ -25,8 +26,10 @@ const cupOf = (mixId: string) => store.cups.find((cup) => cup.mix.id === mixId);
 const shown = computed(() => store.events.filter((event) => !HIDDEN_KINDS.includes(event.kind)));
 const unsentIds = computed(() => new Set(store.unsent.map((event) => event.id)));
 const refused = computed(() =>
-  store.refused.flatMap(({ id, write, reason }) =>
-    write.kind === 'event' ? [{ id, event: write.event, reason }] : [],
+  store.refused.flatMap((entry) =>
+    entry.write.kind === 'event' && entry.pieceId === store.piece?.id
+      ? [{ entry, event: entry.write.event }]
+      : [],
   ),
 );
 const colorOf = (event: PourEvent) =>
@@ -58,10 +61,13 @@ const what = (event: PourEvent) => eventWords(event, (mixId) => cupOf(mixId)?.mi
         Every cup laid down and every pass appears on this line.
       </li>
     </ol>
-    <p v-for="{ id, event, reason } in refused" :key="id" role="alert" class="refused">
-      {{ what(event).title }}: {{ reason }}
-      <Button size="small" @click="store.dropRefused(id)">Let it go</Button>
-    </p>
+    <RefusedEntry
+      v-for="{ entry, event } in refused"
+      :key="entry.id"
+      class="refused"
+      :refused="entry"
+      :title="what(event).title"
+    />
     <Button v-if="shown.length > 0" type="text" @click="emit('takeBack')">Take back</Button>
   </section>
 </template>
