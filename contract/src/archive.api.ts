@@ -10,6 +10,7 @@ export const studio = {
     path: '/api/archive.zip',
     summary: 'Everything as one zip, photos included',
     tag: 'safekeeping',
+    by: 'studio',
     gives: 'application/zip',
   }),
   openApi: endpoint({

@@ -23,6 +23,7 @@ export const calculations = {
     path: '/api/calculations/:name',
     summary: 'Run one calculation',
     tag: 'calculations',
+    by: 'table',
     params: z.object({ name: z.string().max(80) }),
     body: tableOf(z.unknown(), 100),
     response: z.record(z.string(), z.unknown()),

@@ -17,6 +17,7 @@ export const drills = {
     path: '/api/drills',
     summary: 'Keep a drill that was played',
     tag: 'practice',
+    by: 'table',
     body: drillRunCreateSchema,
     response: drillRunSchema,
     status: 201,

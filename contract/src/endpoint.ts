@@ -1,6 +1,10 @@
 import { z } from 'zod';
 import { JSON_MEDIA_TYPE } from './plain/wire.ts';
 
+/** Who may make a call: a device at the table, any device of the studio, only the machine that the studio is on. */
+export const RANKS = ['table', 'studio', 'host'] as const;
+export type Rank = (typeof RANKS)[number];
+
 export type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 /** One call of the API: the server routes by it, the page calls by it, OpenAPI is written from it. */
@@ -15,6 +19,8 @@ export interface Endpoint<
   readonly path: string;
   readonly summary: string;
   readonly tag: string;
+  /** The least that may make it. */
+  readonly by: Rank;
   readonly params: Params;
   readonly query: Query;
   readonly body: Body;
@@ -42,6 +48,8 @@ export function endpoint<
   path: string;
   summary: string;
   tag: string;
+  /** Left out: whoever is signed in may read, devices of the studio may write. */
+  by?: Rank;
   response?: Response;
   params?: Params;
   query?: Query;
@@ -53,6 +61,7 @@ export function endpoint<
 }): Endpoint<Params, Query, Body, Response> {
   return {
     status: 200,
+    by: given.method === 'GET' ? 'table' : 'studio',
     takes: given.file === undefined ? JSON_MEDIA_TYPE : 'multipart/form-data',
     gives: JSON_MEDIA_TYPE,
     ...given,

@@ -8,6 +8,7 @@ export const judgements = {
     path: '/api/pieces/:pieceId/judgement',
     summary: 'Judge a piece',
     tag: 'results',
+    by: 'table',
     params: pieceIdParams,
     body: judgementPutSchema,
     response: judgementSchema,

@@ -34,9 +34,9 @@ const describing = {
   opacity: z.enum(OPACITIES),
   pigment: z.enum(PIGMENTS.map((each) => each.pigment)).nullable(),
   densityGPerMl: z
-    .number('Give the density in g/ml.')
-    .min(0.5, 'The density is in g/ml; paint lies between 0.9 and 2.')
-    .max(5, 'The density is in g/ml; paint lies between 0.9 and 2.'),
+    .number('Enter the density in g/ml.')
+    .min(0.1, 'Enter a density from 0.1 to 5 g/ml. Most paint has 0.9 to 2, loose powder less.')
+    .max(5, 'Enter a density from 0.1 to 5 g/ml. Most paint has 0.9 to 2, loose powder less.'),
   densityTrust: z.enum(TRUSTS),
   viscosityPaS: z
     .number('Give the viscosity in Pa·s.')

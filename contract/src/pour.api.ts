@@ -9,6 +9,7 @@ export const pours = {
     path: '/api/pieces/:pieceId/events',
     summary: 'Log an event of the pour; sending the same id again changes nothing',
     tag: 'pour',
+    by: 'table',
     params: pieceIdParams,
     body: pourEventSchema,
     response: z.object({ events: z.array(pourEventSchema) }),

@@ -21,6 +21,7 @@ export const scale = {
     path: '/api/scale/tare',
     summary: 'Zero the display',
     tag: 'scale',
+    by: 'table',
     response: scaleReadingSchema,
   }),
   pour: endpoint({
@@ -28,6 +29,7 @@ export const scale = {
     path: '/api/scale/stand-in/pour',
     summary: 'Let the stand-in pour into the cup on it',
     tag: 'scale',
+    by: 'table',
     body: standInPourSchema,
     response: scaleReadingSchema,
   }),
@@ -36,6 +38,7 @@ export const scale = {
     path: '/api/scale/stand-in/stop',
     summary: 'Stop pouring',
     tag: 'scale',
+    by: 'table',
     response: scaleReadingSchema,
   }),
   disturb: endpoint({
@@ -43,6 +46,7 @@ export const scale = {
     path: '/api/scale/stand-in/disturb',
     summary: 'Bump the table, overload the scale, or let it drop out for some seconds',
     tag: 'scale',
+    by: 'table',
     body: disturbanceSchema,
     response: scaleReadingSchema,
   }),
@@ -51,6 +55,7 @@ export const scale = {
     path: '/api/scale/stand-in/new-cup',
     summary: 'Put an empty cup on the stand-in and zero it',
     tag: 'scale',
+    by: 'table',
     response: scaleReadingSchema,
   }),
 };

@@ -1,12 +1,11 @@
-import { api, archiveSchema, openApiDocument, pieceDocumentSchema } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract';
 import { seededRandom } from '@icy-ribbon/core/base/random';
 import compression from 'compression';
 import express, { type Express, type Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
-import { z } from 'zod';
 import { archiveRoutes } from './archive/archive.routes.ts';
 import { safekeepingRoutes, type Keeper } from './backup/safekeeping.routes.ts';
-import { calendarRoutes } from './calendar/calendar.routes.ts';
+import { calendarAddressRoutes, calendarRoutes } from './calendar/calendar.routes.ts';
 import { careRoutes } from './care/care.routes.ts';
 import { calibrationRoutes } from './calibration/calibration.routes.ts';
 import { drillRoutes } from './drill/drill.routes.ts';
@@ -15,8 +14,11 @@ import { calculationRoutes } from './calculation/calculation.routes.ts';
 import type { Config } from './config.ts';
 import type { Db } from './db/open.ts';
 import { equipmentRoutes } from './equipment/equipment.routes.ts';
+import { rightsGuard } from './device/caller.ts';
+import { tokenOf } from './device/cookie.ts';
 import { deviceRoutes, tellChanges, type DeviceParts } from './device/device.routes.ts';
 import { joinRoutes } from './device/join.ts';
+import { describingRoutes } from './http/described.ts';
 import { originGuard, signInGuard } from './http/guard.ts';
 import { startingScript, securityHeaders, servePage } from './http/page.ts';
 import { problemHandler } from './http/problem.ts';
@@ -71,6 +73,8 @@ export function makeApp(parts: FrameParts): Express {
         windowMs: 60_000,
         limit: 20,
         skipSuccessfulRequests: true,
+        // Whoever else guesses, a device that is signed in is not kept out.
+        skip: ({ headers }) => devices.find(tokenOf(headers.cookie) ?? '') !== undefined,
         // A request without a word is the browser's first, no guess at the passphrase.
         requestWasSuccessful: (request, response) =>
           response.statusCode !== 401 || request.headers.authorization === undefined,
@@ -78,19 +82,21 @@ export function makeApp(parts: FrameParts): Express {
     );
   }
   app.use(signInGuard(config, devices));
+  app.use(rightsGuard);
   app.use(compression({ filter: (request, response) => compressible(request, response) }));
   app.use('/api', (_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store');
     next();
   });
   route(app, api.health, () => ({ status: status(), version: VERSION, demo: config.demo }));
-  describingRoutes(app);
+  describingRoutes(app, config.describedFolder);
   climateRoutes(app);
   app.use(api.safekeeping.chooseSecond.path, express.json({ limit: '10kb' }));
   safekeepingRoutes(app, keeper);
   app.use(['/api/devices', '/api/live'], express.json({ limit: '10kb' }));
   deviceRoutes(app, { ...parts, script: () => startingScript(config.webFolder) });
-  app.use('/api', tellChanges(hub));
+  app.use('/api', tellChanges(hub, devices));
+  calendarAddressRoutes(app, devices);
   app.use('/api/scale', express.json({ limit: '10kb' }));
   scaleRoutes(app, standInScale(seededRandom(seed)));
   app.use((request, response, next) => {
@@ -150,13 +156,4 @@ export function studioRouter(parts: StudioParts): Router {
 function compressible(request: express.Request, response: express.Response): boolean {
   const isLasting = request.path === api.scale.readings.path || request.path === api.devices.live.path;
   return !isLasting && compression.filter(request, response);
-}
-
-/** What the API is and what its files look like, written from the contract. */
-function describingRoutes(app: Express): void {
-  const format = (schema: z.ZodType) =>
-    z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }) as Record<string, unknown>;
-  route(app, api.studio.openApi, () => openApiDocument(VERSION));
-  route(app, api.studio.archiveFormat, () => format(archiveSchema));
-  route(app, api.studio.pieceFormat, () => format(pieceDocumentSchema));
 }

@@ -7,6 +7,8 @@ export interface Config {
   readonly port: number;
   readonly dataFolder: string;
   readonly webFolder: string;
+  /** Where the build has written what the API is. */
+  readonly describedFolder: string;
   /** Where the photos of the demo's pours lie. */
   readonly demoFolder: string;
   readonly demo: boolean;
@@ -60,6 +62,7 @@ export function readConfig(env: Record<string, string | undefined>, packageFolde
     port,
     dataFolder: resolve(env.ICY_RIBBON_DATA || join(homedir(), '.icy-ribbon')),
     webFolder: resolve(packageFolder, '../web/dist'),
+    describedFolder: resolve(packageFolder, 'bundle/described'),
     demoFolder: resolve(packageFolder, 'demo'),
     demo: env.ICY_RIBBON_DEMO === '1',
     passphrase,

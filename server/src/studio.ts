@@ -16,6 +16,7 @@ import { openDevices } from './device/devices.ts';
 import { makeDoor, type Door } from './device/door.ts';
 import { openInvitations } from './device/invitations.ts';
 import { makeHub } from './device/live.ts';
+import { openStreams } from './device/streams.ts';
 import { folderOf } from './folder/folder.ts';
 import { bytesIn, freeBytes } from './folder/space.ts';
 import { HttpProblem, notFound } from './http/problem.ts';
@@ -226,7 +227,7 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
   const devices = openDevices(folder.devices, now);
   const door = makeDoor(config, devices, folder.certificate);
   const app = makeApp({
-    ...{ devices, door, invitations: openInvitations(now), hub: makeHub() },
+    ...{ devices, door, invitations: openInvitations(now), hub: makeHub(), streams: openStreams(now) },
     config,
     keeper,
     log: faulty,

@@ -6,6 +6,8 @@ export const PROBLEMS = {
   'passphrase-needed': { status: 401, title: 'Passphrase needed' },
   'sign-in-needed': { status: 401, title: 'Signed out' },
   'not-from-here': { status: 403, title: 'Not from here' },
+  /** A device may do some things and not others. */
+  'not-allowed': { status: 403, title: 'Not on this device' },
   'wrong-address': { status: 403, title: 'Wrong address' },
   'not-found': { status: 404, title: 'Not found' },
   /** Another record has this id. */
@@ -23,6 +25,7 @@ export const PROBLEMS = {
   unfit: { status: 422, title: 'Cannot be done like this' },
   'does-not-fit': { status: 422, title: 'The file does not fit together' },
   'damaged-backup': { status: 422, title: 'This backup is damaged' },
+  'too-many-streams': { status: 429, title: 'Too many pages' },
   broke: { status: 500, title: 'Something broke' },
   'damaged-database': { status: 500, title: 'The database is damaged' },
   'copy-not-whole': { status: 500, title: 'The copy is not whole' },

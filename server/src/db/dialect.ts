@@ -18,8 +18,23 @@ class TransactionalAdapter extends SqliteAdapter {
 
 /** A transaction takes its place among the writers when it begins, so that it cannot fail half-way for another. */
 class ImmediateDriver extends SqliteDriver {
+  readonly #file: SqliteFile;
+
+  constructor(file: SqliteFile) {
+    super({ database: file });
+    this.#file = file;
+  }
+
   override async beginTransaction(connection: DatabaseConnection): Promise<void> {
+    // One that could not be rolled back when it failed is in the way of all that follow.
+    if (this.#file.inTransaction) this.#file.exec('rollback');
     await connection.executeQuery(CompiledQuery.raw('begin immediate'));
+  }
+
+  /** A full disk may have rolled back already, or hinder that, too: what went wrong first is what is said. */
+  override async rollbackTransaction(connection: DatabaseConnection): Promise<void> {
+    if (!this.#file.inTransaction) return;
+    await super.rollbackTransaction(connection).catch(() => undefined);
   }
 }
 
@@ -37,6 +52,6 @@ export class TransactionalSqliteDialect extends SqliteDialect {
   }
 
   override createDriver(): Driver {
-    return new ImmediateDriver({ database: this.#file });
+    return new ImmediateDriver(this.#file);
   }
 }

@@ -10,7 +10,9 @@ import { takeLock, type FolderLock } from '../folder/lock.ts';
 import { sweep } from '../folder/sweep.ts';
 import { readConfig } from '../config.ts';
 import { openStudio, startPiece, type Studio } from '../testing/studio.ts';
+import { asProblem } from '../http/problem.ts';
 import { storageFault } from './fault.ts';
+import { write } from './write.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -76,6 +78,19 @@ describe('a full disk', () => {
     await send(long).expect(201);
     expect(studio.faults).toEqual([]);
   });
+
+  it('is said in words also when the rollback fails, and the next write goes on', async () => {
+    const { db } = studio;
+    const full = Object.assign(new Error('full'), { code: 'SQLITE_FULL' });
+    // As SQLite does where it cannot go on: the transaction is over before it is rolled back.
+    const failing = write(db, async (trx) => {
+      await sql`ROLLBACK`.execute(trx);
+      throw full;
+    });
+    await expect(failing).rejects.toBe(full);
+    expect(asProblem(full)?.status).toBe(507);
+    await startPiece(studio);
+  });
 });
 
 it.each([
@@ -98,12 +113,13 @@ describe('what an interrupted start left', () => {
     mkdirSync(photos);
     mkdirSync(incoming);
     writeFileSync(join(photos, 'a.jpg'), 'whole');
-    writeFileSync(join(photos, 'b.jpg.123.part'), 'half');
-    writeFileSync(join(incoming, 'c.part'), 'half');
+    const [id, hash] = [randomUUID(), 'ab'.repeat(32)];
+    writeFileSync(join(photos, `${hash}.jpg.${id}.part`), 'half');
+    writeFileSync(join(incoming, `${id}.part`), 'half');
     await sweep(folder);
     expect(existsSync(join(photos, 'a.jpg'))).toBe(true);
-    expect(existsSync(join(photos, 'b.jpg.123.part'))).toBe(false);
-    expect(existsSync(incoming)).toBe(false);
+    expect(existsSync(join(photos, `${hash}.jpg.${id}.part`))).toBe(false);
+    expect(existsSync(join(incoming, `${id}.part`))).toBe(false);
   });
 
   it('a demo that was half made goes, a whole one and anybody’s own studio stay', async () => {

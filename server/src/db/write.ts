@@ -1,4 +1,5 @@
 import { setTimeout as sleep } from 'node:timers/promises';
+import { requireAnswerable } from '../device/caller.ts';
 import { evaluateTouched, forgetTouched } from '../piece/evaluate.ts';
 import { sqliteCode } from './fault.ts';
 import type { Db } from './open.ts';
@@ -9,7 +10,7 @@ const MOST_WAIT_MS = 120_000;
 
 /**
  * The one way to write: in a transaction, at whose end everything is worked out of the pieces that it changed. What
- * could not be read, listed or shown afterwards is refused, and nothing of it is kept.
+ * could not be read, listed or shown afterwards, or answered now, is refused, and nothing of it is kept.
  *
  * While something else writes (a file that comes in), it waits without holding anything up.
  *
@@ -23,6 +24,7 @@ export async function write<Result>(db: Db, work: (trx: Writer) => Promise<Resul
         await forgetTouched(trx);
         const result = await work(trx);
         await evaluateTouched(trx);
+        requireAnswerable(result);
         return result;
       });
     } catch (error) {

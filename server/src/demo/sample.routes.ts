@@ -1,6 +1,7 @@
 import { api } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
+import { withoutAnswer } from '../device/caller.ts';
 import { route } from '../http/route.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 import type { Tasks } from '../task/threads.ts';
@@ -14,9 +15,11 @@ export function sampleRoutes(
 ): void {
   const pictures = demoPictures(demoFolder);
   route(router, api.sample.get, async () => ({ pieceId: await sampleId(db) }));
-  route(router, api.sample.add, async () => ({ pieceId: await addSample(db, files, tasks, pictures) }));
+  route(router, api.sample.add, async () => ({
+    pieceId: await withoutAnswer(() => addSample(db, files, tasks, pictures)),
+  }));
   route(router, api.sample.remove, async () => {
-    await removeSample(db);
+    await withoutAnswer(() => removeSample(db));
     return { pieceId: null };
   });
 }

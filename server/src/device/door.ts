@@ -82,9 +82,16 @@ export function makeDoor(config: Config, devices: Devices, certificatePath: stri
       };
     },
     async set(isOpen, isSecure) {
-      await shut();
-      if (isOpen) await listen(isSecure);
+      // What cannot be kept is not opened: the next start would not know of it.
       await devices.setDoor({ isOpen, isSecure });
+      await shut();
+      if (!isOpen) return;
+      try {
+        await listen(isSecure);
+      } catch (error) {
+        await devices.setDoor({ isOpen: false, isSecure }).catch(() => undefined);
+        throw error;
+      }
     },
     async openAsKept(app) {
       served = app;

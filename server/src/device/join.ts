@@ -1,42 +1,43 @@
 import express, { type Request, type Response, type Router } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import { nameSchema } from '@icy-ribbon/contract';
-import { cookieFor } from './cookie.ts';
+import { cookieFor, tokenOf } from './cookie.ts';
 import type { Devices } from './devices.ts';
 import type { Invitations } from './invitations.ts';
 
 export const JOIN_PATH = '/join';
-const TRIES_A_MINUTE = 10;
 
 /** The one page that a device sees before it is signed in: it takes a code and gives a cookie. A page, not a link, so that a preview uses up nothing. */
 export function joinRoutes(router: Router, devices: Devices, invitations: Invitations): void {
   router.get(JOIN_PATH, (request, response) => {
     show(request, response, { code: textOf(request.query.code), name: guessedName(request), wrong: null });
   });
-  router.post(
-    JOIN_PATH,
-    rateLimit({ windowMs: 60_000, limit: TRIES_A_MINUTE, skipSuccessfulRequests: true }),
-    express.urlencoded({ extended: false, limit: '4kb' }),
-    async (request, response) => {
-      const given = request.body as Record<string, unknown> | undefined;
-      const [code, name] = [textOf(given?.code), textOf(given?.name)];
-      const checked = nameSchema.safeParse(name);
-      if (!checked.success) {
-        const wrong = checked.error.issues[0]?.message ?? 'Give this device a name.';
-        show(request, response, { code, name, wrong }, 422);
-        return;
-      }
-      const invitation = invitations.take(code);
-      if (!invitation) {
-        const wrong = 'This code is wrong, was used, or is older than five minutes. Ask for a new one.';
-        show(request, response, { code: '', name, wrong }, 401);
-        return;
-      }
-      const { token } = await devices.join(checked.data, invitation.keepDays);
-      response.setHeader('Set-Cookie', cookieFor(token, invitation.keepDays, request.secure));
-      response.redirect(303, '/');
-    },
-  );
+  router.post(JOIN_PATH, express.urlencoded({ extended: false, limit: '4kb' }), async (request, response) => {
+    const given = request.body as Record<string, unknown> | undefined;
+    const [code, name] = [textOf(given?.code), textOf(given?.name)];
+    const checked = nameSchema.safeParse(name);
+    if (!checked.success) {
+      const wrong = checked.error.issues[0]?.message ?? 'Enter a name for this device.';
+      show(request, response, { code, name, wrong }, 422);
+      return;
+    }
+    const invitation = invitations.take(code, request.socket.remoteAddress ?? '');
+    if (invitation === 'wait') {
+      const wrong = 'Too many wrong codes from this device. Ask for a new one, then try again.';
+      show(request, response, { code: '', name, wrong }, 429);
+      return;
+    }
+    if (!invitation) {
+      const wrong = 'This code is wrong, was used, or is older than five minutes. Ask for a new one.';
+      show(request, response, { code: '', name, wrong }, 401);
+      return;
+    }
+    const before = devices.find(tokenOf(request.headers.cookie) ?? '');
+    const { token } = await devices.join(checked.data, invitation.keepDays, invitation.kind);
+    // It joins anew before its time is over: one device, once in the list.
+    if (before) await devices.signOut(before.id);
+    response.setHeader('Set-Cookie', cookieFor(token, invitation.keepDays, request.secure));
+    response.redirect(303, '/');
+  });
 }
 
 const textOf = (value: unknown): string => (typeof value === 'string' ? value.trim().slice(0, 200) : '');

@@ -1,9 +1,14 @@
 import { spawnSync } from 'node:child_process';
 import { resolve } from 'node:path';
-import { allEndpoints, openApiDocument } from '@icy-ribbon/contract';
-import type { Express, Router } from 'express';
+import { allEndpoints, endpoint, openApiDocument } from '@icy-ribbon/contract';
+import express, { type Express, type Router } from 'express';
+import request from 'supertest';
+import { z } from 'zod';
 import { studioRouter } from '../app.ts';
+import { write } from '../db/write.ts';
 import { openStudio } from '../testing/studio.ts';
+import { problemHandler } from './problem.ts';
+import { route } from './route.ts';
 
 interface Layer {
   readonly route?: { readonly path: string; readonly methods: Readonly<Record<string, boolean>> };
@@ -49,3 +54,37 @@ it('the OpenAPI document passes a public validator', () => {
   });
   expect(JSON.parse(stdout)).toEqual({ valid: true });
 }, 60_000);
+
+it('what its own answer could not carry is not kept: it is refused with the field, by every route that writes', async () => {
+  const { db, close } = await openStudio();
+  const named = endpoint({
+    method: 'POST',
+    path: '/named/:name',
+    summary: '',
+    tag: '',
+    params: z.object({ name: z.string() }),
+    response: z.object({ name: z.string().max(5, 'Too long to be shown.') }),
+  });
+  const app = express();
+  app.use((_request, response, next) => {
+    response.locals.caller = { device: null, isHome: true, rank: 'host', isIn: () => true };
+    next();
+  });
+  route(app, named, ({ params: { name } }) =>
+    write(db, async (trx) => {
+      await trx.insertInto('studio').values({ key: name, value: name }).execute();
+      return { name };
+    }),
+  );
+  app.use(problemHandler(() => {}));
+  await request(app).post('/named/short').expect(200);
+  const { body } = await request(app).post('/named/too-long-to-be-shown').expect(422);
+  expect(body.errors).toEqual([{ path: 'name', message: 'Too long to be shown.' }]);
+  const rows = await db
+    .selectFrom('studio')
+    .select('key')
+    .where('key', 'in', ['short', 'too-long-to-be-shown'])
+    .execute();
+  expect(rows).toEqual([{ key: 'short' }]);
+  await close();
+});

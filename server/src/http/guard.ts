@@ -1,9 +1,10 @@
 import { timingSafeEqual, createHash } from 'node:crypto';
 import { networkInterfaces } from 'node:os';
-import type { RequestHandler } from 'express';
+import { api } from '@icy-ribbon/contract';
+import type { Request, RequestHandler } from 'express';
 import type { Config } from '../config.ts';
 import { tokenOf } from '../device/cookie.ts';
-import type { Caller } from '../device/device.routes.ts';
+import { SIGNED_OUT, type Caller } from '../device/caller.ts';
 import type { Devices } from '../device/devices.ts';
 import { JOIN_PATH } from '../device/join.ts';
 import { HttpProblem } from './problem.ts';
@@ -45,9 +46,10 @@ function ownNames(config: Config, isDoorOpen: boolean): Set<string> {
   return names;
 }
 
-/** "localhost:4480" -> "localhost", "[::1]:4480" -> "[::1]". */
+/** "localhost:4480" -> "localhost", "[::1]:4480" -> "[::1]"; with a port that is none, nothing. */
 function hostName(host: string): string {
-  return host.toLowerCase().replace(/:\d+$/, '');
+  const [, name = '', port = '80'] = /^(.*?)(?::([^:\]]*))?$/.exec(host.toLowerCase()) ?? [];
+  return /^\d{1,5}$/.test(port) && Number(port) <= 65_535 ? name : '';
 }
 
 type Headers = Record<string, string | string[] | undefined>;
@@ -76,9 +78,25 @@ export function signInGuard({ passphrase, isLoopback }: Config, devices: Devices
     const device = token === undefined ? undefined : devices.find(token);
     const isAtHome = LOOPBACK.has(request.socket.remoteAddress ?? '');
     const knowsIt = passphrase !== null && knows(passphrase, request.headers.authorization);
-    const caller: Caller = { device: device ?? null, isHome: isAtHome && (passphrase === null || knowsIt) };
+    const isHome = isAtHome && (passphrase === null || knowsIt);
+    const caller: Caller = {
+      device: device ?? null,
+      isHome,
+      rank: isHome ? 'host' : knowsIt ? 'studio' : (device?.kind ?? 'table'),
+      isIn: () => isHome || knowsIt || (device !== undefined && devices.isIn(device.id)),
+    };
     response.locals.caller = caller;
-    if (caller.isHome || knowsIt || device !== undefined) {
+    if (caller.isIn()) {
+      next();
+      return;
+    }
+    if (isCalendar(request, devices.calendarToken)) {
+      response.locals.caller = {
+        device: null,
+        isHome: false,
+        rank: 'table',
+        isIn: () => true,
+      } satisfies Caller;
       next();
       return;
     }
@@ -91,11 +109,19 @@ export function signInGuard({ passphrase, isLoopback }: Config, devices: Devices
       response.redirect(303, JOIN_PATH);
       return;
     }
-    throw new HttpProblem(
-      'sign-in-needed',
-      'This device is not signed in to the studio, or not any more: open "Devices" on one that is, and let this one join.',
-    );
+    throw SIGNED_OUT();
   };
+}
+
+/** A calendar reads its dates by a token in the address, and nothing else. */
+function isCalendar({ method, path, query }: Request, token: string | null): boolean {
+  const isFeed = path === api.calendar.feed.path && (method === 'GET' || method === 'HEAD');
+  return isFeed && token !== null && typeof query.token === 'string' && isSame(query.token, token);
+}
+
+function isSame(given: string, wanted: string): boolean {
+  const digest = (text: string) => createHash('sha256').update(text).digest();
+  return timingSafeEqual(digest(given), digest(wanted));
 }
 
 function knows(passphrase: string, authorization: string | undefined): boolean {
@@ -104,6 +130,5 @@ function knows(passphrase: string, authorization: string | undefined): boolean {
   const given = Buffer.from(encoded, 'base64')
     .toString('utf8')
     .replace(/^[^:]*:/, '');
-  const digest = (text: string) => createHash('sha256').update(text).digest();
-  return timingSafeEqual(digest(given), digest(passphrase));
+  return isSame(given, passphrase);
 }

@@ -32,6 +32,9 @@ describe('who may reach and write', () => {
   it('does not answer to a name that is not its own', async () => {
     await studio.http.get('/api/health').set('Host', 'elsewhere.example').expect(403);
     await studio.http.get('/api/health').set('Host', '[::1]:4480').expect(200);
+    for (const port of ['99999', 'abc', '-1', '80:80', '']) {
+      await studio.http.get('/api/uploads').set('Host', `localhost:${port}`).expect(403);
+    }
   });
 
   it('asks for the passphrase when there is one', async () => {
@@ -45,6 +48,32 @@ describe('who may reach and write', () => {
       await guarded.close();
     }
   });
+});
+
+it('whoever guesses at the passphrase, a device that is signed in is not kept out', async () => {
+  const guarded = await openStudio({ passphrase: 'cold paper white', host: '0.0.0.0', isLoopback: false });
+  try {
+    const signedIn = guarded.http;
+    const mine = await signedIn
+      .post('/api/devices/invitations')
+      .auth('me', 'cold paper white')
+      .send({ keepDays: 30 })
+      .expect(201);
+    const joined = await guarded.http
+      .post('/join')
+      .type('form')
+      .send({ code: (mine.body as { code: string }).code, name: 'Phone' })
+      .expect(303);
+    const cookie = String(joined.headers['set-cookie']).split(';')[0]!;
+    const answers: number[] = [];
+    for (let turn = 0; turn < 25; turn += 1) {
+      answers.push((await guarded.http.get('/api/health').auth('me', `guess ${turn}`)).status);
+    }
+    expect([answers[0], answers.at(-1)]).toEqual([401, 429]);
+    await guarded.http.get('/api/health').set('Cookie', cookie).expect(200);
+  } finally {
+    await guarded.close();
+  }
 });
 
 describe('what it sends', () => {

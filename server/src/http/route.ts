@@ -2,6 +2,7 @@ import { hasPart, overfull, type Endpoint } from '@icy-ribbon/contract';
 import type { Response, Router } from 'express';
 import type { z } from 'zod';
 import { found } from '../db/record.ts';
+import { answerOf, onBehalf } from '../device/caller.ts';
 import { invalid, unfit } from './problem.ts';
 
 interface Input<Params, Query, Body> {
@@ -27,9 +28,12 @@ export function route<P extends z.ZodType, Q extends z.ZodType, B extends z.ZodT
     const params = check(endpoint.params, request.params);
     const query = check(endpoint.query, request.query);
     const body = check(endpoint.body, request.body ?? {});
-    const answer = await handle({ params, query, body }, response);
-    response.locals.pieceId = pieceOf(endpoint.path, params, answer);
-    response.status(endpoint.status).json(endpoint.response.parse(answer));
+    const work = async () => {
+      const answer = await handle({ params, query, body }, response);
+      response.locals.pieceId = pieceOf(endpoint.path, params, answer);
+      return answerOf(endpoint.response, answer);
+    };
+    response.status(endpoint.status).json(await onBehalf(response, work, endpoint.response));
   });
 }
 

@@ -7,6 +7,7 @@ import { pipeline } from 'node:stream/promises';
 import { api, type Endpoint, type ImportKind } from '@icy-ribbon/contract';
 import type { Request, Response, Router } from 'express';
 import { storageFault } from '../db/fault.ts';
+import { callerOf } from '../device/caller.ts';
 import { folderOf } from '../folder/folder.ts';
 import { removeIn } from '../folder/remove.ts';
 import { HttpProblem, unfit } from '../http/problem.ts';
@@ -44,7 +45,7 @@ function archiveRoute(router: Router, jobs: ImportJobs, dataFolder: string): voi
 }
 
 function begin(response: Response, jobs: ImportJobs, kind: ImportKind, path: string): void {
-  response.status(202).json(jobs.begin(kind, path));
+  response.status(202).json(jobs.begin(kind, path, callerOf(response).isIn));
 }
 
 /** A JSON body as a file, not looked at. */

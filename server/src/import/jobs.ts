@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { ImportJob, ImportKind } from '@icy-ribbon/contract';
+import { SIGNED_OUT } from '../device/caller.ts';
 import { removeIn } from '../folder/remove.ts';
 import { asProblem, bodyOf, HttpProblem, notFound } from '../http/problem.ts';
 import { Cancelled } from '../task/bench.ts';
@@ -17,8 +18,12 @@ interface Entry {
 
 /** Files on their way in, one after the other. */
 export interface ImportJobs {
-  /** Takes a received file over; it is taken away when the job is over. */
-  begin(kind: ImportKind, path: string): ImportJob;
+  /**
+   * Takes a received file over; it is taken away when the job is over.
+   *
+   * @param isIn whether whoever sent it is still let in when it is about to be written
+   */
+  begin(kind: ImportKind, path: string, isIn?: () => boolean): ImportJob;
   get(id: string): ImportJob;
   cancel(id: string): ImportJob;
   /** When nothing is on its way any more. */
@@ -45,7 +50,7 @@ export function importJobs(
     return entry;
   };
 
-  async function run(entry: Entry, path: string): Promise<void> {
+  async function run(entry: Entry, path: string, isIn: () => boolean): Promise<void> {
     const { signal } = entry.stop;
     const change = (changes: Partial<ImportJob>) => (entry.job = { ...entry.job, ...changes });
     const { kind } = entry.job;
@@ -54,7 +59,10 @@ export function importJobs(
       change({ state: 'running', phase: 'Reading' });
       const watch: Watch = {
         onProgress: (progress) => change(progress),
-        beforeWriting: () => before(kind),
+        async beforeWriting() {
+          if (!isIn()) throw SIGNED_OUT();
+          await before(kind);
+        },
         signal,
       };
       const result = await tasks.run(TASK_OF[kind], { path }, watch);
@@ -74,7 +82,7 @@ export function importJobs(
   }
 
   return {
-    begin(kind, path) {
+    begin(kind, path, isIn = () => true) {
       const waiting = [...entries.values()].filter(({ job }) => job.state === 'waiting').length;
       if (waiting >= MOST_WAITING) {
         void removeIn(incoming, path);
@@ -90,7 +98,7 @@ export function importJobs(
         if (entries.size <= MOST_REMEMBERED) break;
         if (old.state !== 'waiting' && old.state !== 'running') entries.delete(id);
       }
-      queue = queue.then(() => run(entry, path));
+      queue = queue.then(() => run(entry, path, isIn));
       return job;
     },
     get: (id) => entryOf(id).job,

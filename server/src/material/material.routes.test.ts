@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { MATERIAL_KINDS } from '@icy-ribbon/core/paint/material';
 import { materialNamed, openStudio, type Studio } from '../testing/studio.ts';
 
 let studio: Studio;
@@ -77,4 +78,14 @@ it('field errors carry their paths', async () => {
 
 it('a material that is not there is said to be gone', async () => {
   await studio.http.patch(`/api/materials/${randomUUID()}`).send({ version: 1, name: 'x' }).expect(404);
+});
+
+it('whatever kind it is of, what is put on the shelf is answered and listed', async () => {
+  for (const { kind } of MATERIAL_KINDS) {
+    const { body } = await studio.http
+      .post('/api/materials')
+      .send({ name: `A ${kind}`, kind, colorHex: '#888888' })
+      .expect(201);
+    expect([kind, (await materialNamed(studio, `A ${kind}`)).id]).toEqual([kind, body.id]);
+  }
 });

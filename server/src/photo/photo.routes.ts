@@ -4,6 +4,7 @@ import { api, type Photo } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import { requirePiece } from '../db/ofPiece.ts';
 import type { Db } from '../db/open.ts';
+import { onBehalf } from '../device/caller.ts';
 import { found, timestamp, type Reader } from '../db/record.ts';
 import { write } from '../db/write.ts';
 import { HttpProblem, taken, unfit } from '../http/problem.ts';
@@ -44,7 +45,8 @@ function uploadRoute(router: Router, db: Db, files: PhotoFiles, dataFolder: stri
       const fields = check(body, request.body ?? {});
       if (!request.file) throw unfit('photo', 'Choose a photo.');
       const given = { id: fields.id ?? randomUUID(), pieceId, state: fields.state, photo: request.file.path };
-      response.status(status).json(answer.parse(await storePhoto(db, files, given)));
+      const photo = await onBehalf(response, () => storePhoto(db, files, given));
+      response.status(status).json(answer.parse(photo));
     } finally {
       await receive.clear(request);
     }

@@ -6,6 +6,7 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { requirePiece } from '../db/ofPiece.ts';
 import type { Db } from '../db/open.ts';
+import { onBehalf } from '../device/caller.ts';
 import { folderOf } from '../folder/folder.ts';
 import { isUploadName } from '../folder/names.ts';
 import { removeIn } from '../folder/remove.ts';
@@ -24,9 +25,9 @@ export function uploadRoutes(router: Router, db: Db, files: PhotoFiles, dataFold
     const [, id = '', ...rest] = request.path.split('/');
     if ((id !== '' && !/^[0-9a-f]{32}$/.test(id)) || rest.length > 0) throw notFound('upload');
     // Begun when the first photo comes: it makes its folder.
-    server ??= uploadServer(db, files, folderOf(dataFolder).uploads);
+    const uploads = (server ??= uploadServer(db, files, folderOf(dataFolder).uploads));
     request.url = request.originalUrl;
-    void server.handle(request, response);
+    void onBehalf(response, () => uploads.handle(request, response));
   });
 }
 

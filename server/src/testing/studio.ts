@@ -32,6 +32,7 @@ export async function openStudio(
     port: 0,
     dataFolder: folder,
     webFolder: join(folder, 'web'),
+    describedFolder: join(folder, 'described'),
     demoFolder: DEMO_FOLDER,
     demo: false,
     passphrase: null,

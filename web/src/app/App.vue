@@ -3,7 +3,6 @@ import { useEventListener } from '@vueuse/core';
 import { ConfigProvider, StyleProvider } from 'ant-design-vue';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { serverAway, storageTrouble } from '../api/connection.ts';
 import RibbonBand, { type RibbonCup } from '../drawing/RibbonBand.vue';
 import { useOptionNames } from '../field/optionNames.ts';
 import { sayProblem } from '../notice/notices.ts';
@@ -133,7 +132,6 @@ useShortcuts('Everywhere', [
         <div class="away">
           <WaitingNote />
           <SendingNote />
-          <p v-if="storageTrouble && !serverAway" class="alarm-bar" role="alert">{{ storageTrouble }}</p>
           <ImportProgress v-if="imports.job" />
           <DamagedNote v-if="ready && routePieceId" />
         </div>

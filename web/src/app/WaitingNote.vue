@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useNow } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, defineAsyncComponent } from 'vue';
-import { serverAway, signedOut } from '../api/connection.ts';
+import { serverAway, signedOut, storageTrouble } from '../api/connection.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useLive } from '../store/live.ts';
 import { otherWords } from '../words/device.ts';
+import { timeWords } from '../words/general.ts';
 
 /** That the server is away, what waits for it, and what it would not take of what had waited. */
 const store = usePiece();
@@ -23,6 +25,15 @@ const RefusedEntries = defineAsyncComponent(() => import('./RefusedEntries.vue')
 
 const reload = () => location.reload();
 
+const SOON_MS = 3_600_000;
+const now = useNow({ interval: 30_000 });
+/** When the sign-in ends, an hour ahead and until then. */
+const endsSoon = computed(() => {
+  if (live.signedInUntil === null) return null;
+  const left = Date.parse(live.signedInUntil) - now.value.getTime();
+  return left < SOON_MS ? timeWords(live.signedInUntil) : null;
+});
+
 /** What the other devices do with this piece, where it would be done twice. */
 const elsewhere = computed(() =>
   live.withPiece.map((other) => ({
@@ -39,6 +50,11 @@ const elsewhere = computed(() =>
     with a code that another device shows.
   </p>
   <p v-else-if="serverAway" class="alarm-bar" role="alert">Can't reach the studio. {{ waits }}</p>
+  <p v-else-if="storageTrouble" class="alarm-bar" role="alert">{{ storageTrouble }} {{ waits }}</p>
+  <p v-if="endsSoon && !signedOut" class="elsewhere" role="status">
+    This device's sign-in ends at {{ endsSoon }}. A pour that is running isn't cut off, but
+    <a href="/join">join again</a> with a new code before the next one.
+  </p>
   <p v-if="live.isOutdated && !serverAway" class="elsewhere" role="status">
     Icy Ribbon was updated while this page was open. Your entries are safe.
     <Button size="small" @click="reload">Reload</Button>

@@ -9,6 +9,8 @@ import { usePiece } from './piece/piece.ts';
 
 /** Writes that follow closely are looked up at once, ms. */
 const TOGETHER_MS = 120;
+/** A page that was turned away, since too many are open, asks again after this, ms. */
+const AGAIN_MS = 15_000;
 
 /** Whether the pages are started by another script than this one was; pages that are being developed are never old. */
 function isOther(script: string): boolean {
@@ -20,6 +22,8 @@ function isOther(script: string): boolean {
 export const useLive = defineStore('live', () => {
   const store = usePiece();
   const others = shallowRef<readonly Other[]>([]);
+  /** When this device's sign-in ends; null at the machine itself. */
+  const signedInUntil = ref<string | null>(null);
   /** The server gives newer pages than this one. */
   const isOutdated = ref(false);
   let mine: Doing | undefined;
@@ -33,7 +37,8 @@ export const useLive = defineStore('live', () => {
   function hear(data: string): void {
     const live = JSON.parse(data) as Live;
     if (live.kind === 'pages') isOutdated.value = isOther(live.script);
-    else if (live.kind === 'others') others.value = live.others;
+    else if (live.kind === 'others') others.value = live.others.filter(({ tab }) => tab !== tabId());
+    else if (live.kind === 'sign-in') signedInUntil.value = live.until;
     else if (live.tab !== tabId() && (live.pieceId === null || live.pieceId === store.piece?.id)) {
       void reload();
     }
@@ -48,7 +53,10 @@ export const useLive = defineStore('live', () => {
       // Turned away for good: asking finds out why, and says it.
       if (source?.readyState !== EventSource.CLOSED) return;
       source = undefined;
-      call(api.health).then(listen, () => {});
+      call(api.health).then(
+        () => setTimeout(listen, AGAIN_MS),
+        () => {},
+      );
     };
     let wasOpen = false;
     source.onopen = () => {
@@ -74,5 +82,5 @@ export const useLive = defineStore('live', () => {
   /** Who does something with the piece in hand. */
   const withPiece = computed(() => others.value.filter(({ pieceId }) => pieceId === store.piece?.id));
 
-  return { listen, say, others, withPiece, isOutdated };
+  return { listen, say, others, withPiece, isOutdated, signedInUntil };
 });

@@ -1,4 +1,5 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
+import { api } from '@icy-ribbon/contract/addresses';
 import { lifeAt, usualDrying, type DryingHours, type Life } from '@icy-ribbon/core/flow/drying';
 import {
   freeMm,
@@ -12,6 +13,7 @@ import {
 import dayjs from 'dayjs';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import { call } from '../api/client.ts';
 import { useEquipment } from './equipment.ts';
 import { sendCare } from './piece/care.ts';
 import { usePieces } from './pieces.ts';
@@ -106,7 +108,19 @@ export const useRack = defineStore('rack', () => {
     return log.at(-1)!.id;
   }
 
+  const calendarPath = ref<string | null>(null);
+  /** Where a calendar subscribes; a device at the table is not told. */
+  async function loadCalendarPath(): Promise<void> {
+    calendarPath.value = (await call(api.calendar.address).catch(() => ({ path: null }))).path;
+  }
+  async function renewCalendarPath(): Promise<void> {
+    calendarPath.value = (await call(api.calendar.renew)).path;
+  }
+
   return {
+    calendarPath,
+    loadCalendarPath,
+    renewCalendarPath,
     items,
     drying,
     elsewhere,

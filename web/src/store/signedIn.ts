@@ -1,4 +1,4 @@
-import type { Devices, Invitation, KEEP_DAYS } from '@icy-ribbon/contract';
+import type { DeviceKind, Devices, Invitation, KEEP_DAYS } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
 import { shallowRef } from 'vue';
@@ -14,8 +14,8 @@ export const useSignedIn = defineStore('signedIn', () => {
   async function setDoor(isOpen: boolean, isSecure: boolean): Promise<void> {
     shown.value = await call(api.devices.setDoor, { body: { isOpen, isSecure } });
   }
-  const invite = (keepDays: (typeof KEEP_DAYS)[number]): Promise<Invitation> =>
-    call(api.devices.invite, { body: { keepDays } });
+  const invite = (keepDays: (typeof KEEP_DAYS)[number], kind: DeviceKind): Promise<Invitation> =>
+    call(api.devices.invite, { body: { keepDays, kind } });
   async function signOut(id: string): Promise<void> {
     shown.value = await call(api.devices.signOut, { params: { id } });
   }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Invitation } from '@icy-ribbon/contract';
+import type { DeviceKind, Invitation } from '@icy-ribbon/contract';
 import { Button, Checkbox, Popconfirm } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { useIntervalFn } from '@vueuse/core';
@@ -39,7 +39,22 @@ const KEEPS = [
 ] as const;
 const keepDays = ref<1 | 30 | 365>(30);
 const invitation = ref<Invitation | null>(null);
-const invite = () => attempt(async () => (invitation.value = await store.invite(keepDays.value)));
+const KINDS = [
+  { kind: 'table', label: 'at the table', does: 'It weighs, reads, pours, takes photos and rates.' },
+  {
+    kind: 'studio',
+    label: 'of the studio',
+    does: 'It does all that, and everything else but what concerns this machine.',
+  },
+] as const;
+const chosenKind = ref<DeviceKind | null>(null);
+/** Who comes for a day comes to the table. */
+const kind = computed({
+  get: (): DeviceKind => chosenKind.value ?? (keepDays.value === 1 ? 'table' : 'studio'),
+  set: (chosen: DeviceKind) => (chosenKind.value = chosen),
+});
+const invite = () => attempt(async () => (invitation.value = await store.invite(keepDays.value, kind.value)));
+const mayInvite = computed(() => store.shown?.rank !== 'table');
 
 // Who joins by the code appears by itself.
 useIntervalFn(() => {
@@ -102,7 +117,7 @@ const signOut = (id: string, name: string) =>
           Not encrypted: whoever is on this network can read along, and take over a sign-in. Use it on a
           network that you trust.
         </p>
-        <div class="keep">
+        <div v-if="mayInvite" class="keep">
           <span id="keep">The device stays signed in</span>
           <fieldset class="choice" aria-labelledby="keep">
             <label v-for="each in KEEPS" :key="each.days" :class="{ on: keepDays === each.days }">
@@ -110,9 +125,18 @@ const signOut = (id: string, name: string) =>
             </label>
           </fieldset>
         </div>
+        <div v-if="mayInvite" class="keep">
+          <span id="kind">It joins as a device</span>
+          <fieldset class="choice" aria-labelledby="kind">
+            <label v-for="each in KINDS" :key="each.kind" :class="{ on: kind === each.kind }">
+              <input v-model="kind" type="radio" name="kind" :value="each.kind" />{{ each.label }}
+            </label>
+          </fieldset>
+          <span class="soft">{{ KINDS.find((each) => each.kind === kind)?.does }}</span>
+        </div>
         <JoinCode v-if="invitation" :invitation="invitation" />
         <div class="acts">
-          <Button :type="invitation ? 'default' : 'primary'" @click="invite">
+          <Button v-if="mayInvite" :type="invitation ? 'default' : 'primary'" @click="invite">
             {{ invitation ? 'Another code' : 'Show a code' }}
           </Button>
           <template v-if="store.shown?.isHome && !door.isGiven">
@@ -131,13 +155,14 @@ const signOut = (id: string, name: string) =>
         <li v-for="device in devices" :key="device.id">
           <span class="name">{{ device.name }}<template v-if="device.isThis"> (this one)</template></span>
           <span class="soft"
-            >seen {{ day(device.seenAt) }}, joined {{ day(device.joinedAt) }}, stays until
-            {{ day(device.until) }}</span
+            >{{ device.kind === 'table' ? 'at the table' : 'of the studio' }}, seen {{ day(device.seenAt) }},
+            joined {{ day(device.joinedAt) }}, stays until {{ day(device.until) }}</span
           >
           <Popconfirm
+            v-if="mayInvite || device.isThis"
             :title="`Sign &quot;${device.name}&quot; out? It needs a new code to come back.`"
             ok-text="Sign out"
-            cancel-text="Leave it"
+            cancel-text="Cancel"
             @confirm="signOut(device.id, device.name)"
           >
             <Button>Sign out</Button>

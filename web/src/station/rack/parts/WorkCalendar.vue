@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import type { WorkDate } from '@icy-ribbon/core/piece/care';
 import { useStorage } from '@vueuse/core';
-import { Button, Calendar } from 'ant-design-vue';
+import { Button, Calendar, Popconfirm } from 'ant-design-vue';
 import dayjs, { type Dayjs } from 'dayjs';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
+import { attempt } from '../../../notice/useTask.ts';
 import { useRack } from '../../../store/rack.ts';
 import { workDateWords } from '../../../words/care.ts';
 import { datesByDay } from './datesByDay.ts';
@@ -25,7 +26,9 @@ const title = computed(() =>
 );
 const go = (step: number) => (at.value = at.value.add(step, shown.value));
 const isToday = (day: Dayjs) => day.isSame(dayjs(), 'day');
-const feed = `${location.origin}/api/calendar.ics`;
+const feed = computed(() => rack.calendarPath && location.origin + rack.calendarPath);
+onMounted(rack.loadCalendarPath);
+const makeAddress = () => attempt(rack.renewCalendarPath);
 </script>
 
 <template>
@@ -43,8 +46,20 @@ const feed = `${location.origin}/api/calendar.ics`;
         </label>
       </fieldset>
       <p class="feed soft">
-        <a :href="feed" download="icy-ribbon.ics">Save as a calendar file</a>, or subscribe on the phone to
-        <span class="address">{{ feed }}</span>
+        <a href="/api/calendar.ics" download="icy-ribbon.ics">Save as a calendar file</a>
+        <template v-if="feed"
+          >, or subscribe on the phone to <span class="address">{{ feed }}</span>
+          <Popconfirm
+            title="Make a new address? Calendars that subscribed to this one stop updating."
+            ok-text="Make a new one"
+            cancel-text="Cancel"
+            :icon="null"
+            @confirm="makeAddress"
+          >
+            <Button type="link" size="small">Renew address</Button>
+          </Popconfirm>
+        </template>
+        <Button v-else type="link" size="small" @click="makeAddress">Subscribe on the phone</Button>
       </p>
     </div>
     <Calendar v-if="shown === 'month'" v-model:value="at" :fullscreen="true">
