@@ -76,8 +76,8 @@ test('a phone joins by a code, sees what is done on the computer and the other w
     await page.getByRole('tooltip').getByRole('button', { name: 'Sign out' }).click();
     await expect(page.getByText('No other device is signed in.')).toBeVisible();
     await hand.getByRole('link', { name: 'Results', exact: true }).first().tap();
-    await expect(hand.getByText('This device has been signed out.')).toBeVisible();
-    await hand.getByRole('link', { name: 'Join it again' }).tap();
+    await expect(hand.getByText(/This device has been signed out\. What you enter/)).toBeVisible();
+    await hand.getByRole('link', { name: 'Join again' }).tap();
     await expect(hand.getByLabel(/^Code/)).toBeVisible();
   });
   await phone.close();

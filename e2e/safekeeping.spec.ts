@@ -40,7 +40,7 @@ test('a folder for second copies is checked at its field', async ({ page, studio
   await page.goto('/safekeeping');
   await page.getByLabel('Folder', { exact: true }).fill('somewhere');
   await page.getByRole('button', { name: 'Use it' }).click();
-  await expect(page.getByText('Give the whole path')).toBeVisible();
+  await expect(page.getByText('Enter the whole path')).toBeVisible();
   await page.getByLabel('Folder', { exact: true }).fill(second);
   await page.getByRole('button', { name: 'Use it' }).click();
   await expect(page.getByRole('button', { name: 'Stop using it' })).toBeVisible();

@@ -23,6 +23,7 @@ import { touchDry } from './migrations/0015-touch-dry.ts';
 import { care } from './migrations/0016-care.ts';
 import { drills } from './migrations/0017-drills.ts';
 import { originals } from './migrations/0018-originals.ts';
+import { lists } from './migrations/0019-lists.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -49,6 +50,7 @@ const later = {
   '0016-care': care,
   '0017-drills': drills,
   '0018-originals': originals,
+  '0019-lists': lists,
   '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),

@@ -19,6 +19,7 @@ import { touchDry } from './migrations/0015-touch-dry.ts';
 import { care } from './migrations/0016-care.ts';
 import { drills } from './migrations/0017-drills.ts';
 import { originals } from './migrations/0018-originals.ts';
+import { lists } from './migrations/0019-lists.ts';
 
 const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
@@ -39,6 +40,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0016-care': care,
   '0017-drills': drills,
   '0018-originals': originals,
+  '0019-lists': lists,
 };
 
 /** The database was written by a newer program than this one. */

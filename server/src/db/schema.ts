@@ -313,7 +313,7 @@ export interface TouchedTable {
 
 /** How often something changed that a cache is worked out from. */
 export interface RevisionTable {
-  topic: 'learned' | 'dried';
+  topic: 'learned' | 'dried' | 'numbers';
   n: number;
 }
 

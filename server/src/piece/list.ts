@@ -24,24 +24,23 @@ export async function listPieces(db: Db, query: PieceListQuery): Promise<PiecePa
     .executeTakeFirstOrThrow();
   // Sorting first and fetching afterwards: what is worked out is long, and need not be carried through the sort.
   const rows = await matching
-    .select(['piece.id', 'pourFacts.code'])
+    .select('piece.id')
     .orderBy(ORDER[query.sort])
     .orderBy('piece.createdAt', 'desc')
     .orderBy('piece.id')
     .limit(query.pageSize)
     .offset((query.page - 1) * query.pageSize)
     .execute();
-  const missing = rows.filter(({ code }) => code !== FACTS_CODE).map(({ id }) => id);
-  const pieces = missing.length === 0 ? [] : await readPieces(db, missing);
+  const ids = rows.map(({ id }) => id);
   const kept = await db
     .selectFrom('pourFacts')
     .select(['pieceId', 'summary'])
-    .where(
-      'pieceId',
-      'in',
-      rows.map(({ id }) => id),
-    )
+    .where('pieceId', 'in', ids)
+    .where('code', '=', FACTS_CODE)
     .execute();
+  const known = new Set(kept.map(({ pieceId }) => pieceId));
+  const missing = ids.filter((id) => !known.has(id));
+  const pieces = missing.length === 0 ? [] : await readPieces(db, missing);
   const texts = new Map([
     ...kept.map(({ pieceId, summary }) => [pieceId, summary] as const),
     ...pieces.map((piece) => [piece.id, factsOfAny(piece).summary ?? ''] as const),

@@ -1,12 +1,16 @@
 import type { Technique } from '@icy-ribbon/core/paint/stage';
 import { sql } from 'kysely';
-import type { Reader } from '../db/record.ts';
+import { cached } from '../db/cached.ts';
+import type { Db } from '../db/open.ts';
 
 /** A part of a piece in short, as its JSON text. */
 const fromSummary = (part: 'photo' | 'support') => sql<string>`summary -> ${sql.lit(`$.${part}`)}`.as(part);
 
-/** The numbers of all pours, the newest first, as the JSON text of a list; writes keep them up to date. */
-export async function listNumbers(db: Reader, technique: Technique | undefined): Promise<string> {
+/** The numbers of all pours, the newest first, as the JSON text of a list; worked out once, until one of them changes. */
+export const listNumbers = (db: Db, technique: Technique | undefined): Promise<string> =>
+  cached(db, 'numbers', technique ?? '', () => textOfNumbers(db, technique));
+
+async function textOfNumbers(db: Db, technique: Technique | undefined): Promise<string> {
   let wanted = db
     .selectFrom('pourFacts')
     .innerJoin('piece', 'piece.id', 'pourFacts.pieceId')
