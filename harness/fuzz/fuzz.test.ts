@@ -27,10 +27,12 @@ beforeAll(async () => {
 });
 afterAll(() => studio.close());
 
-const send: Send = async ({ method, path, body }) => {
+const send: Send = async ({ method, path, body, headers }) => {
   const startedAt = performance.now();
   const verb = method.toLowerCase() as 'get' | 'post' | 'put' | 'patch' | 'delete';
-  const call = studio.http[verb](path).ok(() => true);
+  const call = studio.http[verb](path)
+    .set(headers ?? {})
+    .ok(() => true);
   const answer =
     body === undefined ? await call : await call.set('Content-Type', 'application/json').send(body);
   return { status: answer.status, ms: performance.now() - startedAt, json: answer.body as unknown };

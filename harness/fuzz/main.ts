@@ -22,7 +22,7 @@ const server = await startServer(folder);
 
 try {
   process.stdout.write(`Seed ${seed}: ${random} random and ${systematic} systematic requests ...\n`);
-  const report = await fuzz(sendTo(server.address), { seed, random, systematic });
+  const report = await fuzz(sendTo(server.address), { seed, random, systematic, withSlow: true });
   process.stdout.write(`${report.requests} requests, slowest ${report.slowestMs.toFixed(0)} ms\n`);
   process.stdout.write(`Statuses: ${JSON.stringify(report.statuses)}\n`);
   for (const { what, request } of report.failures.slice(0, 20)) {

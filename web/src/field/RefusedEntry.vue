@@ -56,9 +56,11 @@ const save = () =>
 
 <style scoped>
 .refused {
-  display: grid;
-  gap: 6px;
-  justify-items: start;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 24px;
+  align-items: center;
+  justify-content: space-between;
 }
 
 .acts {
@@ -76,7 +78,7 @@ pre {
   display: grid;
   gap: 6px;
   justify-items: start;
-  max-width: 100%;
+  width: 100%;
 }
 
 pre {

@@ -3,7 +3,7 @@ import type { DeviceKind, Invitation } from '@icy-ribbon/contract';
 import { Button, Checkbox, Popconfirm } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { useIntervalFn } from '@vueuse/core';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { say, sayProblem } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { useSignedIn } from '../../store/signedIn.ts';
@@ -40,11 +40,11 @@ const KEEPS = [
 const keepDays = ref<1 | 30 | 365>(30);
 const invitation = ref<Invitation | null>(null);
 const KINDS = [
-  { kind: 'table', label: 'at the table', does: 'It weighs, reads, pours, takes photos and rates.' },
+  { kind: 'table', label: 'at the table', does: 'Weighs, reads, pours, takes photos, and rates.' },
   {
     kind: 'studio',
-    label: 'of the studio',
-    does: 'It does all that, and everything else but what concerns this machine.',
+    label: 'for the whole studio',
+    does: 'Does everything except what concerns this machine: its door, folders, and putting backups back.',
   },
 ] as const;
 const chosenKind = ref<DeviceKind | null>(null);
@@ -54,6 +54,8 @@ const kind = computed({
   set: (chosen: DeviceKind) => (chosenKind.value = chosen),
 });
 const invite = () => attempt(async () => (invitation.value = await store.invite(keepDays.value, kind.value)));
+// A code is for what was chosen when it was made.
+watch([keepDays, kind], () => (invitation.value = null));
 const mayInvite = computed(() => store.shown?.rank !== 'table');
 
 // Who joins by the code appears by itself.
@@ -126,7 +128,7 @@ const signOut = (id: string, name: string) =>
           </fieldset>
         </div>
         <div v-if="mayInvite" class="keep">
-          <span id="kind">It joins as a device</span>
+          <span id="kind">The device works</span>
           <fieldset class="choice" aria-labelledby="kind">
             <label v-for="each in KINDS" :key="each.kind" :class="{ on: kind === each.kind }">
               <input v-model="kind" type="radio" name="kind" :value="each.kind" />{{ each.label }}
@@ -155,8 +157,9 @@ const signOut = (id: string, name: string) =>
         <li v-for="device in devices" :key="device.id">
           <span class="name">{{ device.name }}<template v-if="device.isThis"> (this one)</template></span>
           <span class="soft"
-            >{{ device.kind === 'table' ? 'at the table' : 'of the studio' }}, seen {{ day(device.seenAt) }},
-            joined {{ day(device.joinedAt) }}, stays until {{ day(device.until) }}</span
+            >{{ device.kind === 'table' ? 'at the table' : 'for the whole studio' }}, seen
+            {{ day(device.seenAt) }}, joined {{ day(device.joinedAt) }}, stays until
+            {{ day(device.until) }}</span
           >
           <Popconfirm
             v-if="mayInvite || device.isThis"

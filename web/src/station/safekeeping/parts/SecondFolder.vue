@@ -60,6 +60,7 @@ async function choose(next: string | null): Promise<void> {
 
 <style scoped>
 .care {
+  margin: 0 0 12px;
   padding: 8px 12px;
   border-left: 4px solid var(--alarm);
 }
