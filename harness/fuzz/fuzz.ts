@@ -72,7 +72,8 @@ const LISTS = [
   '/api/passes.csv',
 ];
 const LATE_MS = 2000;
-const SLOW_MS = 30_000;
+/** The camera stand-in paints twelve megapixels. */
+const SLOW_MS = 120_000;
 /** Uploads speak a protocol of their own. */
 const UPLOAD_EVERY = 20;
 
