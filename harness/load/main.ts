@@ -9,6 +9,7 @@ import { openDatabase } from '../../server/src/db/open.ts';
 import { timestamp } from '../../server/src/db/record.ts';
 import { stockStarterShelf } from '../../server/src/material/starter.ts';
 import { photoPeak } from './photoPeak.ts';
+import { manyStreams } from './streams.ts';
 import { startServer, type ServerProcess } from '../serverProcess.ts';
 
 /**
@@ -153,6 +154,10 @@ try {
     `Statuses: ${[...statuses].map(([status, count]) => `${status}: ${count}`).join(', ')}\n`,
   );
   await server.stop();
+  const { opened, refused, slowestHealthMs, leftMb } = await manyStreams(folder);
+  process.stdout.write(
+    `1,000 event streams asked for: ${opened} opened, ${refused} refused, health at most ${slowestHealthMs.toFixed(0)} ms, ${leftMb.toFixed(0)} MB left afterwards\n`,
+  );
   for (const photos of [
     { count: 20, megapixels: 24 },
     { count: 12, megapixels: 59 },

@@ -64,6 +64,7 @@ export function makeApp(parts: FrameParts): Express {
   app.disable('x-powered-by');
   // Answers of the API are never kept, and a hash over a large one holds everything else up.
   app.disable('etag');
+  app.use(api.devices.live.path, parts.streams.gate);
   app.use(securityHeaders());
   app.use(originGuard(config, () => door.state().isOpen));
   joinRoutes(app, devices, parts.invitations);

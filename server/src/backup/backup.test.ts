@@ -24,6 +24,7 @@ import { importedBy, materialNamed, openStudio, startPiece, type Studio } from '
 import { openBackups } from './backups.ts';
 import { deletionGuard } from './deletionGuard.ts';
 import { finishRestore, restore } from './restore.ts';
+import { copyWhole } from './store.ts';
 import { verify } from './verify.ts';
 
 let studio: Studio;
@@ -305,6 +306,15 @@ describe('a second folder', () => {
       expect((await kept()).isSameDisk).toBe(statSync(around).dev === statSync(studio.folder).dev);
     });
   });
+});
+
+it('a copy that comes out different is none, and leaves nothing behind', async () => {
+  const [from, to] = [join(studio.folder, 'from'), join(studio.folder, 'to')];
+  writeFileSync(from, 'as it is');
+  await expect(copyWhole(from, to, 'ab'.repeat(32))).rejects.toThrow(/came out different/);
+  expect([existsSync(to), existsSync(`${to}.part`)]).toEqual([false, false]);
+  await copyWhole(from, to);
+  expect(readFileSync(to, 'utf8')).toBe('as it is');
 });
 
 describe('a damaged backup', () => {

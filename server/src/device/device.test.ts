@@ -410,6 +410,22 @@ describe('event streams', () => {
     for (let at = 0; at < 192; at += 1) streams.endOf(`device ${at}`);
   });
 
+  it('who asks again and again is turned away before anything is done for it, until the next second', () => {
+    let now = new Date('2026-05-01T10:00:00.500Z');
+    const streams = openStreams(() => now);
+    const ask = (remoteAddress: string) => {
+      let status = 0;
+      const response = { writeHead: (given: number) => ((status = given), { end: () => {} }) };
+      void streams.gate({ socket: { remoteAddress } } as never, response as never, () => (status = 200));
+      return status;
+    };
+    const answers = Array.from({ length: 1000 }, () => ask('192.0.2.7'));
+    expect(answers.filter((status) => status === 200)).toHaveLength(20);
+    expect([answers.at(-1), ask('192.0.2.8')]).toEqual([429, 200]);
+    now = new Date('2026-05-01T10:00:01.100Z');
+    expect(ask('192.0.2.7')).toBe(200);
+  });
+
   it('one that nobody reads is cut at 256 kB', () => {
     const streams = openStreams();
     const response = answer();

@@ -1,8 +1,11 @@
-import type { Response } from 'express';
-import { HttpProblem } from '../http/problem.ts';
+import { PROBLEM_MEDIA_TYPE } from '@icy-ribbon/contract';
+import type { RequestHandler, Response } from 'express';
+import { bodyOf, HttpProblem } from '../http/problem.ts';
 
 const MOST_OF_DEVICE = 8;
 const MOST = 200;
+/** From one address within a second: eight pages that come back after a broken line, twice over. */
+const MOST_A_SECOND = 20;
 /** What may wait to be read by a page that does not read. */
 const MOST_WAITING_BYTES = 256 * 1024;
 const BEAT_MS = 20_000;
@@ -27,6 +30,8 @@ export interface Streams {
   open(response: Response, who: string, tab: string, endsAt: () => Date | null): Stream;
   /** Ends those of a device. */
   endOf(who: string): void;
+  /** Turns away, before anything else is done for it, whoever asks again and again. */
+  readonly gate: RequestHandler;
   readonly count: number;
 }
 
@@ -43,6 +48,9 @@ export function openStreams(now: () => Date = () => new Date()): Streams {
       'too-many-streams',
       'Too many pages of the studio are open. Close some, then reload this one.',
     );
+  const refusal = JSON.stringify(bodyOf(tooMany()));
+  let second = 0;
+  let askedBy = new Map<string, number>();
 
   return {
     open(response, who, tab, endsAt) {
@@ -75,6 +83,15 @@ export function openStreams(now: () => Date = () => new Date()): Streams {
         all.delete(mine);
       });
       return { tell };
+    },
+    gate(request, response, next) {
+      const at = Math.floor(now().getTime() / 1000);
+      if (at !== second) [second, askedBy] = [at, new Map()];
+      const address = request.socket.remoteAddress ?? '';
+      const asked = 1 + (askedBy.get(address) ?? 0);
+      askedBy.set(address, asked);
+      if (asked <= MOST_A_SECOND) next();
+      else response.writeHead(429, { 'Content-Type': PROBLEM_MEDIA_TYPE, Connection: 'close' }).end(refusal);
     },
     endOf(who) {
       for (const each of all) if (each.who === who) each.response.end();

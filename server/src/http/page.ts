@@ -10,28 +10,30 @@ import { HttpProblem } from './problem.ts';
  * a nonce that is new with every page.
  */
 export function securityHeaders(): RequestHandler {
-  return (request, response, next) => {
-    const nonce = randomBytes(16).toString('base64');
-    response.locals.nonce = nonce;
-    helmet({
-      contentSecurityPolicy: {
-        useDefaults: false,
-        directives: {
-          defaultSrc: ["'none'"],
-          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-          styleSrc: ["'self'", `'nonce-${nonce}'`],
-          imgSrc: ["'self'", 'blob:', 'data:'],
-          fontSrc: ["'self'"],
-          connectSrc: ["'self'"],
-          workerSrc: ["'self'"],
-          manifestSrc: ["'self'"],
-          formAction: ["'self'"],
-          baseUri: ["'none'"],
-          frameAncestors: ["'none'"],
-        },
+  const nonceOf = (_request: unknown, { locals }: { locals?: Record<string, unknown> }) =>
+    `'nonce-${String(locals?.nonce)}'`;
+  const headers = helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+        styleSrc: ["'self'", nonceOf as never],
+        imgSrc: ["'self'", 'blob:', 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        formAction: ["'self'"],
+        baseUri: ["'none'"],
+        frameAncestors: ["'none'"],
       },
-      strictTransportSecurity: false,
-    })(request, response, next);
+    },
+    strictTransportSecurity: false,
+  });
+  return (request, response, next) => {
+    response.locals.nonce = randomBytes(16).toString('base64');
+    headers(request, response, next);
   };
 }
 
