@@ -148,7 +148,7 @@ describe('while the server is away', () => {
     fetched.mockRejectedValue(new TypeError('failed to fetch'));
     const pending = call(api.health).catch((error: unknown) => error);
     await jest.advanceTimersByTimeAsync(60_000);
-    expect(await pending).toMatchObject({ message: expect.stringContaining('Start it again') });
+    expect(await pending).toMatchObject({ message: expect.stringContaining('Start the server') });
   });
 
   it('sends the very same body again, so that an id makes it harmless', async () => {
