@@ -13,7 +13,8 @@ async function pieceId(page: Page, studio: Studio, name: string): Promise<string
 }
 
 async function notesOf(page: Page, studio: Studio, id: string): Promise<string[]> {
-  const answer = await page.request.get(`${studio.address}/api/pieces/${id}`);
+  // A connection that was idle may just be closed by the server when it is used again.
+  const answer = await page.request.get(`${studio.address}/api/pieces/${id}`, { maxRetries: 3 });
   const { events } = (await answer.json()) as { events: { kind: string; data: { text: string } }[] };
   return events.filter((event) => event.kind === 'note').map((event) => event.data.text);
 }
