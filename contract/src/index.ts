@@ -8,7 +8,7 @@ export * from './device.ts';
 export * from './document.ts';
 export * from './drill.ts';
 export * from './filmFit.ts';
-export { endpoint, hasPart, isEndpoint, RANKS, type Endpoint, type Method, type Rank } from './endpoint.ts';
+export { endpoint, hasPart, RANKS, type Endpoint, type Method, type Rank } from './endpoint.ts';
 export * from './equipment.ts';
 export * from './import.ts';
 export * from './judgement.ts';

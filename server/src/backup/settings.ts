@@ -1,6 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { readFile, realpath } from 'node:fs/promises';
-import { hostname } from 'node:os';
+import { readFile, realpath, stat } from 'node:fs/promises';
 import { dirname } from 'node:path';
 import { z } from 'zod';
 import type { DataFolder } from '../folder/folder.ts';
@@ -30,7 +29,9 @@ export async function changeSettings(folder: DataFolder, changes: Partial<Settin
 
 /** The id of the studio in a data folder, made when it is first asked for. */
 export async function studioIdOf(folder: DataFolder): Promise<string> {
-  const at = `${hostname()}:${await realpath(dirname(folder.settings))}`;
+  // The name of a machine changes with its network; the number of a folder on its disk does not.
+  const path = await realpath(dirname(folder.settings));
+  const at = `${(await stat(path)).ino} ${path}`;
   const { studio } = await readSettings(folder);
   if (studio?.at === at) return studio.id;
   const made = { id: randomUUID(), at };

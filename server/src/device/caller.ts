@@ -1,5 +1,5 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
-import { api, isEndpoint, RANKS, UPLOADS_PATH, type Endpoint, type Rank } from '@icy-ribbon/contract';
+import { allEndpoints, RANKS, UPLOADS_PATH, type Rank } from '@icy-ribbon/contract';
 import type { RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 import { HttpProblem, invalid } from '../http/problem.ts';
@@ -73,23 +73,15 @@ interface Rule {
   readonly by: Rank;
 }
 
-function endpointsIn(entries: object): Endpoint[] {
-  return Object.values(entries).flatMap((entry: object) =>
-    isEndpoint(entry) ? [entry as Endpoint] : endpointsIn(entry),
-  );
-}
-
 /** What stands in the contract, paths without parameters first. */
-const RULES: readonly Rule[] = [
-  ...endpointsIn(api)
-    .map(({ method, path, by }) => ({
-      method: method as string,
-      pattern: new RegExp(`^${path.replaceAll('.', '\\.').replace(/:[a-zA-Z]+/g, '[^/]+')}/?$`, 'i'),
-      by,
-      params: path.split(':').length,
-    }))
-    .sort((a, b) => a.params - b.params),
-];
+const RULES: readonly Rule[] = allEndpoints()
+  .map(({ method, path, by }) => ({
+    method: method as string,
+    pattern: new RegExp(`^${path.replaceAll('.', '\\.').replace(/:[a-zA-Z]+/g, '[^/]+')}/?$`, 'i'),
+    by,
+    params: path.split(':').length,
+  }))
+  .sort((a, b) => a.params - b.params);
 const READING = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /** The least that may make a request. */
