@@ -3,6 +3,7 @@ import type { Aims } from '@icy-ribbon/core/paint/stage';
 import type { AirTool } from '@icy-ribbon/core/flow/air';
 import type { Place } from '@icy-ribbon/core/piece/plan';
 import { USUAL_UNKNOWNS, type FilmUnknowns, type Scene } from '@icy-ribbon/core/piece/rehearse';
+import { refThrottled } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import { attempt } from '../../../notice/useTask.ts';
@@ -39,7 +40,10 @@ const emit = defineEmits<{ take: [strokes: readonly BlownStroke[]] }>();
 const film = useFilm();
 const hand = useHand(film, props.exit);
 hand.strength.value = (props.unknowns ?? USUAL_UNKNOWNS).strength;
-const { task, isRunning, isReady, moment, numbers, speed } = film;
+const { task, isRunning, isReady, numbers, speed } = film;
+/** What is read beside the picture need not change with every step of paint. */
+const SHOWN_MS = 150;
+const moment = refThrottled(film.moment, SHOWN_MS);
 
 const middle = computed<Place>(() => ({
   x: props.scene.support.widthMm / 2,
