@@ -125,8 +125,8 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
     }
   }
 
-  const backUp = (reason: Backup['reason'], file: SqliteConnection): Promise<Backup> =>
-    backups.make(reason, file);
+  const backUp = (reason: Backup['reason'], file: SqliteConnection, spared?: string): Promise<Backup> =>
+    backups.make(reason, file, spared);
 
   /** One an hour is enough: a file that comes in only adds, and what it adds can be deleted. */
   async function backUpBeforeImport(file: SqliteConnection): Promise<void> {
@@ -161,7 +161,7 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
     isRestoring = true;
     try {
       // A damaged database may not let itself be copied; it is set aside as it is.
-      const before = opened ? await backUp('before-restore', opened.file).catch(() => null) : null;
+      const before = opened ? await backUp('before-restore', opened.file, name).catch(() => null) : null;
       const until = performance.now() + SETTLE_MS;
       while (underway > 0 && performance.now() < until) await sleep(20);
       await close();

@@ -6,6 +6,7 @@ import {
   closeSync,
   readdirSync,
   readFileSync,
+  renameSync,
   rmSync,
   statSync,
   mkdirSync,
@@ -39,6 +40,19 @@ const names = async () =>
     ({ name }) => name,
   );
 const inBackups = (file: string) => join(studio.folder, 'backups', file);
+
+/** So many backups of the studio as it is, as if made at these moments; their names. */
+async function inRow(count: number, at: (turn: number) => Date): Promise<string[]> {
+  const names: string[] = [];
+  const file = new SqliteFile(folderOf(studio.folder).database);
+  for (let turn = 0; turn < count; turn += 1) {
+    const verifyHere = (path: string) => Promise.resolve(verify(path));
+    const backups = openBackups(studio.folder, verifyHere, () => at(turn));
+    names.push((await backups.make('daily', file)).name);
+  }
+  file.close();
+  return names;
+}
 
 async function addPhoto(piece: Piece): Promise<string> {
   const { body } = await studio.http
@@ -94,6 +108,28 @@ describe('a backup', () => {
     await putBack(body.before.name as string).expect(200);
     expect((await names()).sort()).toEqual(['Spoilt', 'Test piece']);
     expect(studio.faults).toEqual([]);
+  });
+
+  it('that is put back stays, also where the backup before it is one too many', async () => {
+    await startPiece(studio);
+    const day = Date.now() - 3_600_000;
+    const made = await inRow(24, (turn) => new Date(day + turn * 1000));
+    const { body } = await putBack(made[0]!).expect(200);
+    expect(body.restored.name).toBe(made[0]);
+    expect((await kept()).backups.map(({ name }) => name)).toContain(made[0]);
+  });
+
+  it('whose leaving was cut short leaves the next time', async () => {
+    const hash = await addPhoto(await startPiece(studio));
+    const [first] = await inRow(1, () => new Date(Date.now() - 1000));
+    renameSync(inBackups(`${first}.json`), inBackups(`${first}.leaving.json`));
+    const kept = await backUp();
+    const left = readdirSync(inBackups('.')).filter(
+      (name) => name.endsWith('.json') || name.endsWith('.sqlite'),
+    );
+    expect(left.sort()).toEqual([`${kept.name}.json`, `${kept.name}.sqlite`]);
+    // The kept one speaks of the same photo.
+    expect(existsSync(inBackups(`photos/${hash}.jpg`))).toBe(true);
   });
 
   it('comes before a file that is read in, at most once an hour and not for one that is refused; and before the tenth deletion in a row', async () => {
@@ -212,16 +248,8 @@ describe('a second folder', () => {
       );
     /** So many that the older ones leave. */
     const backUpOften = async () => {
-      const { backups } = studio.served;
-      for (let day = 0; day < 30; day += 1) {
-        const at = new Date(Date.UTC(2026, 0, 1 + day, 12));
-        await openBackups(
-          studio.folder,
-          (path) => Promise.resolve(verify(path)),
-          () => at,
-        ).make('daily', new SqliteFile(folderOf(studio.folder).database));
-      }
-      return backups.list();
+      await inRow(30, (day) => new Date(Date.UTC(2026, 0, 1 + day, 12)));
+      return studio.served.backups.list();
     };
 
     it('keeps all of it: family photos, photos named as ours, backups of other studios and of older versions', async () => {

@@ -35,7 +35,8 @@ export interface Backups {
   list(): Promise<Backup[]>;
   /** Where a backup can be read: in the data folder, or in the second one. */
   locate(name: string): Promise<{ readonly store: BackupStore; readonly manifest: Manifest } | undefined>;
-  make(reason: BackupReason, file: SqliteFile.Database): Promise<Backup>;
+  /** @param spared name of one that stays, whatever the rotation says: it is about to be put back */
+  make(reason: BackupReason, file: SqliteFile.Database, spared?: string): Promise<Backup>;
   secondFolder(): Promise<{ readonly path: string; readonly isSameDisk: boolean } | null>;
   chooseSecond(path: string | null): Promise<void>;
   /** What hindered the last backup, in words. */
@@ -73,16 +74,21 @@ export function openBackups(
   }
 
   /** Drops from a store what its room no longer holds. */
-  async function rotate(each: BackupStore): Promise<void> {
+  async function rotate(each: BackupStore, spared: string | undefined): Promise<void> {
     const all = await each.list();
     const most = mostBackupBytes(
       await freeBytes(each.folder),
       all.reduce((sum, { bytes }) => sum + bytes, 0),
     );
-    await each.keepOnly(keepers(all, now(), most));
+    const kept = keepers(all, now(), most);
+    await each.keepOnly(spared === undefined ? kept : kept.add(spared));
   }
 
-  async function makeOne(reason: BackupReason, file: SqliteFile.Database): Promise<Backup> {
+  async function makeOne(
+    reason: BackupReason,
+    file: SqliteFile.Database,
+    spared: string | undefined,
+  ): Promise<Backup> {
     await mkdir(folder.backups, { recursive: true });
     await requireRoom(folder, file);
     const madeAt = now().toISOString();
@@ -108,15 +114,15 @@ export function openBackups(
       };
       await store.take(part, manifest, folder.photos);
       trouble = null;
-      await copyToSecond(manifest);
-      await rotate(store);
+      await copyToSecond(manifest, spared);
+      await rotate(store, spared);
       return shown(manifest, false);
     } finally {
       await removeIn(folder.backups, part);
     }
   }
 
-  async function copyToSecond(manifest: Manifest): Promise<void> {
+  async function copyToSecond(manifest: Manifest, spared: string | undefined): Promise<void> {
     const second = await secondFolderOf(folder);
     if (!second) return;
     const { own } = second;
@@ -125,7 +131,7 @@ export function openBackups(
       const part = join(own.folder, `${manifest.name}.part`);
       await copyWhole(store.databasePath(manifest.name), part, manifest.sha256);
       await own.take(part, manifest, folder.photos);
-      await rotate(own);
+      await rotate(own, spared);
     } catch (error) {
       trouble = `The second folder couldn't be written to: ${(error as Error).message}`;
     }
@@ -141,10 +147,10 @@ export function openBackups(
       }
       return undefined;
     },
-    make: (reason, file) =>
+    make: (reason, file, spared) =>
       turns.runExclusive(async () => {
         try {
-          return await makeOne(reason, file);
+          return await makeOne(reason, file, spared);
         } catch (error) {
           const fault = storageFault(error);
           trouble =

@@ -26,7 +26,7 @@ export interface BackupStore {
   find(name: string): Promise<Manifest | undefined>;
   databasePath(name: string): string;
   photoPath(fileName: string): string;
-  /** Takes a database in that lies at a path, and the photos that it speaks of. @throws Error when a copy differs */
+  /** Takes a database in that was written beside the others, and the photos that it speaks of. @throws Error when a copy differs */
   take(databasePath: string, manifest: Manifest, photosFrom: string): Promise<void>;
   /** Drops all but some backups, and the photos that only the dropped ones speak of. Nothing else that lies here is touched. */
   keepOnly(names: ReadonlySet<string>): Promise<void>;
@@ -80,7 +80,8 @@ export function backupStore(folder: string): BackupStore {
       await mkdir(photos, { recursive: true });
       for (const name of manifest.hashes.flatMap(photoFileNames))
         await linkOrCopy(join(photosFrom, name), join(photos, name));
-      await moveOrCopy(from, databasePath(manifest.name), manifest.sha256);
+      await renameIn(folder, from, databasePath(manifest.name));
+      await flushFolder(folder);
       await writeWhole(manifestPath(manifest.name), JSON.stringify(manifest));
     },
     async keepOnly(names) {
@@ -113,17 +114,6 @@ async function linkOrCopy(from: string, to: string): Promise<boolean> {
     await copyWhole(from, to, await sha256Of(from));
   }
   return true;
-}
-
-async function moveOrCopy(from: string, to: string, sha256: string): Promise<void> {
-  try {
-    await renameIn(dirname(to), from, to);
-  } catch (error) {
-    if (sqliteCode(error) !== 'EXDEV') throw error;
-    await copyWhole(from, to, sha256);
-    await removeIn(dirname(from), from);
-  }
-  await flushFolder(dirname(to));
 }
 
 /**

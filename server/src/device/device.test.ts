@@ -1,4 +1,4 @@
-import { mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { EventEmitter } from 'node:events';
 import { get } from 'node:https';
@@ -353,8 +353,12 @@ describe('a sign-in that ends in mid-pour', () => {
     expect(openDevices(join(studio.folder, 'pour.json'), () => now).isIn(used.device.id)).toBe(true);
   });
 
-  it('what cannot be kept is not opened', async () => {
-    mkdirSync(join(studio.folder, 'devices.json'), { recursive: true });
+  it('what cannot be kept is not opened, and closed all the same', async () => {
+    await door(true).expect(200);
+    rmSync(join(studio.folder, 'devices.json'));
+    mkdirSync(join(studio.folder, 'devices.json'));
+    await studio.http.put('/api/devices/door').send({ isOpen: false, isSecure: false });
+    expect((await show()).door.isOpen).toBe(false);
     await studio.http.put('/api/devices/door').send({ isOpen: true, isSecure: false });
     expect((await show()).door.isOpen).toBe(false);
   });

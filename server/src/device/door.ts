@@ -82,10 +82,13 @@ export function makeDoor(config: Config, devices: Devices, certificatePath: stri
       };
     },
     async set(isOpen, isSecure) {
+      if (!isOpen) {
+        await shut();
+        return devices.setDoor({ isOpen, isSecure });
+      }
       // What cannot be kept is not opened: the next start would not know of it.
       await devices.setDoor({ isOpen, isSecure });
       await shut();
-      if (!isOpen) return;
       try {
         await listen(isSecure);
       } catch (error) {
