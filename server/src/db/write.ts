@@ -1,5 +1,5 @@
 import { setTimeout as sleep } from 'node:timers/promises';
-import { requireAnswerable } from '../device/caller.ts';
+import { requireAnswerable } from '../device/owed.ts';
 import { evaluateTouched, forgetTouched } from '../piece/evaluate.ts';
 import { sqliteCode } from './fault.ts';
 import type { Db } from './open.ts';

@@ -1,7 +1,7 @@
 import { api } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import type { Db } from '../db/open.ts';
-import { withoutAnswer } from '../device/caller.ts';
+import { withoutAnswer } from '../device/owed.ts';
 import { route } from '../http/route.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 import type { Tasks } from '../task/threads.ts';

@@ -2,13 +2,15 @@ import { api, TAB_HEADER, type Devices as Shown } from '@icy-ribbon/contract';
 import type { RequestHandler, Router } from 'express';
 import { storageFault } from '../db/fault.ts';
 import { notFound, unfit } from '../http/problem.ts';
+import { isReading } from '../http/method.ts';
 import { check, route } from '../http/route.ts';
-import { callerOf, notAllowed, type Caller } from './caller.ts';
+import { callerOf, type Caller } from './caller.ts';
 import type { Devices } from './devices.ts';
 import type { Door } from './door.ts';
 import type { Invitations } from './invitations.ts';
 import { JOIN_PATH } from './join.ts';
 import { lineOf, type Hub } from './live.ts';
+import { notAllowed } from './rights.ts';
 import type { Streams } from './streams.ts';
 
 export interface DeviceParts {
@@ -84,8 +86,6 @@ export function deviceRoutes(router: Router, parts: DeviceParts): void {
 
 const HOME = 'home';
 
-const READING = new Set(['GET', 'HEAD', 'OPTIONS']);
-
 /** What is done at the table: a device that does it is in use. */
 const AT_THE_TABLE = /^\/api\/(mixes|pieces)\/[^/]+\/(additions|events|readings)/;
 
@@ -93,7 +93,7 @@ const AT_THE_TABLE = /^\/api\/(mixes|pieces)\/[^/]+\/(additions|events|readings)
 export function tellChanges(hub: Hub, devices: Devices): RequestHandler {
   return (request, response, next) => {
     const path = request.originalUrl;
-    if (!READING.has(request.method)) {
+    if (!isReading(request.method)) {
       response.once('finish', () => {
         if (response.statusCode >= 300) return;
         const { device } = callerOf(response);

@@ -24,5 +24,7 @@ export const isArrivedName = named(
 );
 /** A database of the studio, with what SQLite keeps beside it. */
 export const isDatabaseName = named(`icy-ribbon\\.sqlite${SQLITE_ENDS}`);
+const UPLOAD = '[0-9a-f]{32}';
+export const isUploadId = named(UPLOAD);
 /** What the protocol of uploads keeps of one: its bytes, and what is known of it. */
-export const isUploadName = named('[0-9a-f]{32}(\\.json)?');
+export const isUploadName = named(`${UPLOAD}(\\.json)?`);

@@ -7,9 +7,8 @@ import { tokenOf } from '../device/cookie.ts';
 import { SIGNED_OUT, type Caller } from '../device/caller.ts';
 import type { Devices } from '../device/devices.ts';
 import { JOIN_PATH } from '../device/join.ts';
+import { isReading } from './method.ts';
 import { HttpProblem } from './problem.ts';
-
-const READING = new Set(['GET', 'HEAD', 'OPTIONS']);
 
 /**
  * Lets a request in only when it was sent to one of this server's own names (so that a page elsewhere
@@ -25,7 +24,7 @@ export function originGuard(config: Config, isDoorOpen: () => boolean = () => fa
       );
     }
     const isApi = request.path.startsWith('/api/');
-    if (!READING.has(request.method) && !isSameOrigin(request.headers, host)) {
+    if (!isReading(request.method) && !isSameOrigin(request.headers, host)) {
       throw new HttpProblem('not-from-here', 'Only Icy Ribbon’s own pages may write.');
     }
     // An image tag elsewhere cannot see an answer, but it could have a large one made again and again.

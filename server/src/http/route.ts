@@ -2,7 +2,7 @@ import { hasPart, overfull, type Endpoint } from '@icy-ribbon/contract';
 import type { Response, Router } from 'express';
 import type { z } from 'zod';
 import { found } from '../db/record.ts';
-import { answerOf, onBehalf } from '../device/caller.ts';
+import { answerOf, onBehalf } from '../device/owed.ts';
 import { invalid, unfit } from './problem.ts';
 
 interface Input<Params, Query, Body> {

@@ -4,7 +4,7 @@ import { api, type Photo } from '@icy-ribbon/contract';
 import type { Router } from 'express';
 import { requirePiece } from '../db/ofPiece.ts';
 import type { Db } from '../db/open.ts';
-import { onBehalf } from '../device/caller.ts';
+import { onBehalf } from '../device/owed.ts';
 import { found, timestamp, type Reader } from '../db/record.ts';
 import { write } from '../db/write.ts';
 import { HttpProblem, taken, unfit } from '../http/problem.ts';

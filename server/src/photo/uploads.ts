@@ -6,9 +6,9 @@ import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { requirePiece } from '../db/ofPiece.ts';
 import type { Db } from '../db/open.ts';
-import { onBehalf } from '../device/caller.ts';
+import { onBehalf } from '../device/owed.ts';
 import { folderOf } from '../folder/folder.ts';
-import { isUploadName } from '../folder/names.ts';
+import { isUploadId, isUploadName } from '../folder/names.ts';
 import { removeIn } from '../folder/remove.ts';
 import { asProblem, bodyOf, HttpProblem, invalid, notFound } from '../http/problem.ts';
 import { MAX_UPLOAD_BYTES } from './clean.ts';
@@ -23,7 +23,7 @@ export function uploadRoutes(router: Router, db: Db, files: PhotoFiles, dataFold
   let server: Server | undefined;
   router.use(UPLOADS_PATH, (request, response) => {
     const [, id = '', ...rest] = request.path.split('/');
-    if ((id !== '' && !/^[0-9a-f]{32}$/.test(id)) || rest.length > 0) throw notFound('upload');
+    if ((id !== '' && !isUploadId(id)) || rest.length > 0) throw notFound('upload');
     // Begun when the first photo comes: it makes its folder.
     const uploads = (server ??= uploadServer(db, files, folderOf(dataFolder).uploads));
     request.url = request.originalUrl;

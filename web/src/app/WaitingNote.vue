@@ -27,11 +27,12 @@ const reload = () => location.reload();
 
 const SOON_MS = 3_600_000;
 const now = useNow({ interval: 30_000 });
-/** When the sign-in ends, an hour ahead and until then. */
+/** That the sign-in ends, from an hour ahead; what is in use at the table goes on for a while after that. */
 const endsSoon = computed(() => {
   if (live.signedInUntil === null) return null;
   const left = Date.parse(live.signedInUntil) - now.value.getTime();
-  return left < SOON_MS ? timeWords(live.signedInUntil) : null;
+  if (left > SOON_MS) return null;
+  return `${left > 0 ? 'ends' : 'ended'} at ${timeWords(live.signedInUntil)}`;
 });
 
 /** What the other devices do with this piece, where it would be done twice. */
@@ -52,7 +53,7 @@ const elsewhere = computed(() =>
   <p v-else-if="serverAway" class="alarm-bar" role="alert">Can't reach the studio. {{ waits }}</p>
   <p v-else-if="storageTrouble" class="alarm-bar" role="alert">{{ storageTrouble }} {{ waits }}</p>
   <p v-if="endsSoon && !signedOut" class="elsewhere" role="status">
-    This device's sign-in ends at {{ endsSoon }}. A pour that is running isn't cut off, but
+    This device's sign-in {{ endsSoon }}. A pour that is running isn't cut off, but
     <a href="/join">join again</a> with a new code before the next one.
   </p>
   <p v-if="live.isOutdated && !serverAway" class="elsewhere" role="status">

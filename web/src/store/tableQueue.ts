@@ -27,12 +27,13 @@ export interface RefusedWrite extends Pick<KeptWrite, 'id' | 'pieceId' | 'write'
   readonly reason: string;
 }
 
+const TURNED_AWAY: ReadonlySet<number> = new Set([401, 408, 425, 429]);
 /**
- * Whether a problem is about what was sent. A device that is signed out, or one that asked too often or while the disk
- * was full, keeps what it has: that says nothing of the entry.
+ * Whether a problem is about what was sent. That a device is signed out, or asked too often or too slowly, says nothing
+ * of the entry.
  */
 const isVerdict = ({ problem: { status } }: ApiProblem): boolean =>
-  status >= 400 && status < 500 && ![401, 408, 425, 429].includes(status);
+  status >= 400 && status < 500 && !TURNED_AWAY.has(status);
 
 /** Sends a write to the server; gives what is to be done with its answer. */
 export type Deliver = (item: KeptWrite) => Promise<() => void>;
@@ -130,7 +131,7 @@ export function useTableQueue(
         await deliverOne(next);
       }
     } catch (error) {
-      const isTurnedAway = error instanceof ApiProblem && [401, 429].includes(error.problem.status);
+      const isTurnedAway = error instanceof ApiProblem && TURNED_AWAY.has(error.problem.status);
       timer = setTimeout(() => void send(), isTurnedAway ? LATER_MS : AGAIN_MS);
     } finally {
       sending = false;

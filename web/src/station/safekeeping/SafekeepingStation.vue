@@ -7,6 +7,7 @@ import { say, sayProblem } from '../../notice/notices.ts';
 import { useDevices } from '../../store/devices.ts';
 import { usePiece } from '../../store/piece/piece.ts';
 import { useSafekeeping } from '../../store/safekeeping.ts';
+import { useSignedIn } from '../../store/signedIn.ts';
 import { ageWords } from '../../words/general.ts';
 import { bytesWords, REASON_WORDS } from '../../words/backup.ts';
 import SecondFolder from './parts/SecondFolder.vue';
@@ -22,6 +23,10 @@ const shown = computed(() => keeping.shown);
 const isNarrow = computed(() => shown.value !== null && shown.value.freeBytes < 1e9);
 
 onMounted(() => keeping.load().catch(sayProblem));
+const signedIn = useSignedIn();
+onMounted(() => signedIn.load().catch(sayProblem));
+/** What concerns the machine is done at the machine. */
+const isHost = computed(() => signedIn.shown?.rank === 'host');
 
 async function during(what: string, work: () => Promise<void>): Promise<void> {
   busy.value = what;
@@ -99,7 +104,7 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
         <div class="head">
           <h2 id="backups">Backups</h2>
           <Button
-            v-if="!shown.isDamaged"
+            v-if="!shown.isDamaged && signedIn.shown?.rank !== 'table'"
             type="primary"
             :loading="busy === 'backup'"
             :disabled="busy !== null"
@@ -137,6 +142,7 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
               </td>
               <td>
                 <Popconfirm
+                  v-if="isHost"
                   placement="left"
                   title="Put this copy in place of everything? What is there now is backed up first."
                   ok-text="Put it back"
@@ -159,7 +165,10 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
           </tbody>
         </table>
       </section>
-      <SecondFolder v-if="!shown.isDamaged" />
+      <SecondFolder v-if="isHost && !shown.isDamaged" />
+      <p v-if="signedIn.shown && !isHost" class="soft">
+        At the machine that the studio is on you can also put a backup back and choose a second folder.
+      </p>
       <section v-if="shown.pieces.length > 0" aria-labelledby="unreadable">
         <h2 id="unreadable">Cannot be worked out</h2>
         <ul>
