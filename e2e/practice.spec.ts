@@ -49,7 +49,10 @@ test('a bloom is blown with the pointer, stepped back and blown again', async ({
   await press(page, 'Again');
   await expect.poll(() => airSeconds(page)).toBe(0);
   await expect(page.getByText('One breath blown by hand.')).toBeHidden();
-  // Scraped bare, and laid again.
+  // Scraped bare while it stands, as running paint closes the place at once; and laid again.
+  await ready(page);
+  await press(page, 'Pause');
+  await expect(page.getByText('Paused.')).toBeVisible();
   await page.getByText('Scrape', { exact: true }).click();
   await page.mouse.click(middle.x, middle.y);
   await expect(page.getByRole('row', { name: /Left in the middle 0/ })).toBeVisible();

@@ -9,6 +9,7 @@ import HungPhoto from '../../drawing/HungPhoto.vue';
 import BareSelect from '../../field/BareSelect.vue';
 import PlanPicture from '../../field/PlanPicture.vue';
 import QuantityField from '../../field/QuantityField.vue';
+import { say } from '../../notice/notices.ts';
 import { attempt } from '../../notice/useTask.ts';
 import { useShortcuts } from '../../shortcut/shortcuts.ts';
 import { usePiece } from '../../store/piece/piece.ts';
@@ -31,7 +32,7 @@ const router = useRouter();
 const newFrom = useNewFrom();
 const sketch = useSketch(store.piece!);
 const { photo, colors, glance, masks } = useGlance();
-const { recipe, brushes, chosenId, brush, densityOf, heldMg } = useBrushes();
+const { shelved, recipe, brushes, chosenId, brush, densityOf, heldMg } = useBrushes();
 
 const kind = ref<MarkKind>('stroke');
 const widthMm = ref<number | null>(20);
@@ -62,9 +63,13 @@ function begin(event: PointerEvent): void {
 function draw(event: PointerEvent): void {
   if (line.value.length > 0) line.value = [...line.value, placeOf(event)];
 }
-function end(): void {
-  if (brush.value) sketch.add(kind.value, line.value, inHand(brush.value), how());
+async function end(): Promise<void> {
+  const drawn = { kind: kind.value, points: line.value, how: how() };
   line.value = [];
+  // What is drawn before the paints have been read waits for them.
+  await shelved;
+  if (brush.value) sketch.add(drawn.kind, drawn.points, inHand(brush.value), drawn.how);
+  else say('There is no paint on the shelf to draw with: put one there first.');
 }
 const inHand = ({ materialId, name, colorHex }: Brush): Brush => ({ materialId, name, colorHex });
 const how = () => ({ widthMm: widthMm.value ?? 20, onlyOn: onlyOn.value === '' ? null : onlyOn.value });

@@ -1,5 +1,5 @@
 import { fittingPaints, recipesFor } from '@icy-ribbon/core/paint/recipe';
-import { computed, onMounted, ref } from 'vue';
+import { computed, ref } from 'vue';
 import { attempt } from '../../../notice/useTask.ts';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useRecipes } from '../../../store/recipes.ts';
@@ -19,7 +19,8 @@ export function useBrushes() {
   const store = usePiece();
   const shelf = useShelf();
   const recipes = useRecipes();
-  onMounted(() => attempt(() => Promise.all([shelf.ensure(), recipes.ensure()])));
+  /** Until then no paint is in hand. */
+  const shelved = attempt(() => Promise.all([shelf.ensure(), recipes.ensure()]));
 
   const recipe = computed(() => recipesFor(recipes.all, store.piece?.technique ?? 'dutch', 'color')[0]);
   const brushes = computed<ShelvedBrush[]>(() => {
@@ -42,5 +43,5 @@ export function useBrushes() {
   const densityOf = (materialId: string) => find(materialId)?.densityGPerMl ?? USUAL_DENSITY;
   const heldMg = (materialId: string) => find(materialId)?.leftMg ?? 0;
 
-  return { recipe, brushes, chosenId, brush, densityOf, heldMg };
+  return { shelved, recipe, brushes, chosenId, brush, densityOf, heldMg };
 }
