@@ -74,6 +74,10 @@ pre {
   margin: 0;
 }
 
+p {
+  flex: 1 1 280px;
+}
+
 .entry {
   display: grid;
   gap: 6px;

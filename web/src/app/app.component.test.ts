@@ -3,7 +3,7 @@ import { mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { nextTick } from 'vue';
 import { ApiProblem } from '../api/problem.ts';
-import RefusedEntry from '../field/RefusedEntry.vue';
+import RefusedEntry from './RefusedEntry.vue';
 import { useLive } from '../store/live.ts';
 import { usePiece } from '../store/piece/piece.ts';
 import { useUnits } from '../store/units.ts';

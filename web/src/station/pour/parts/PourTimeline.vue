@@ -2,7 +2,6 @@
 import type { PourEvent } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
 import { computed, nextTick, ref, watch } from 'vue';
-import RefusedEntry from '../../../field/RefusedEntry.vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { useUnits } from '../../../store/units.ts';
 import { timeWords } from '../../../words/general.ts';
@@ -25,13 +24,6 @@ watch(
 const cupOf = (mixId: string) => store.cups.find((cup) => cup.mix.id === mixId);
 const shown = computed(() => store.events.filter((event) => !HIDDEN_KINDS.includes(event.kind)));
 const unsentIds = computed(() => new Set(store.unsent.map((event) => event.id)));
-const refused = computed(() =>
-  store.refused.flatMap((entry) =>
-    entry.write.kind === 'event' && entry.pieceId === store.piece?.id
-      ? [{ entry, event: entry.write.event }]
-      : [],
-  ),
-);
 const colorOf = (event: PourEvent) =>
   event.kind === 'layer' ? cupOf(event.data.mixId)?.colorHex : undefined;
 const what = (event: PourEvent) => eventWords(event, (mixId) => cupOf(mixId)?.mix.name ?? 'a cup', units);
@@ -61,13 +53,6 @@ const what = (event: PourEvent) => eventWords(event, (mixId) => cupOf(mixId)?.mi
         Every cup laid down and every pass appears on this line.
       </li>
     </ol>
-    <RefusedEntry
-      v-for="{ entry, event } in refused"
-      :key="entry.id"
-      class="refused"
-      :refused="entry"
-      :title="what(event).title"
-    />
     <Button v-if="shown.length > 0" type="text" @click="emit('takeBack')">Take back</Button>
   </section>
 </template>
@@ -158,11 +143,6 @@ li button[aria-pressed='true'] .title {
   overflow: hidden;
   -webkit-box-orient: vertical;
   -webkit-line-clamp: 2;
-}
-
-.refused {
-  max-width: 300px;
-  font-size: var(--type-note);
 }
 
 @media (width < 600px) {
