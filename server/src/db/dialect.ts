@@ -8,6 +8,7 @@ import {
   type DialectAdapter,
   type Driver,
 } from 'kysely';
+import { keepingStatements } from './statements.ts';
 
 /** SQLite takes changes of schema back with their transaction; the stock adapter does not use that. */
 class TransactionalAdapter extends SqliteAdapter {
@@ -21,7 +22,7 @@ class ImmediateDriver extends SqliteDriver {
   readonly #file: SqliteFile;
 
   constructor(file: SqliteFile) {
-    super({ database: file });
+    super({ database: keepingStatements(file) });
     this.#file = file;
   }
 
@@ -43,7 +44,7 @@ export class TransactionalSqliteDialect extends SqliteDialect {
   readonly #file: SqliteFile;
 
   constructor(file: SqliteFile) {
-    super({ database: file });
+    super({ database: keepingStatements(file) });
     this.#file = file;
   }
 

@@ -5,6 +5,7 @@ import { folderOf } from '../folder/folder.ts';
 import { TransactionalSqliteDialect } from './dialect.ts';
 import { migrate, requireKnown } from './migrate.ts';
 import type { Database } from './schema.ts';
+import { keepingStatements } from './statements.ts';
 
 export type Db = Kysely<Database>;
 
@@ -58,15 +59,19 @@ export function openReader(dataFolder: string): Db {
   const file = new SqliteFile(folderOf(dataFolder).database, { readonly: true, fileMustExist: true });
   file.pragma('busy_timeout = 5000');
   file.pragma('cache_size = -32000');
-  return new Kysely<Database>({ dialect: new SqliteDialect({ database: file }) });
+  return new Kysely<Database>({ dialect: new SqliteDialect({ database: keepingStatements(file) }) });
 }
 
-/** A new database at a path, which need not outlive a power cut. */
+/** A new database at a path, which need not outlive a power cut and keeps no words to search for; what is touched is said by whoever writes. */
 export async function openFresh(path: string): Promise<Db> {
   const file = new SqliteFile(path);
   prepare(file, 'OFF');
   const db = kyselyOf(file);
   await migrate(db as unknown as Kysely<unknown>, file, '');
+  const triggers = file.prepare(`SELECT name FROM sqlite_master WHERE type = 'trigger'`).all() as {
+    name: string;
+  }[];
+  for (const { name } of triggers) file.exec(`DROP TRIGGER ${name}`);
   return db;
 }
 
