@@ -1,4 +1,5 @@
-import { EigenvalueDecomposition, Matrix, solve } from 'ml-matrix';
+import { EigenvalueDecomposition } from 'ml-matrix';
+import { solveInPlace } from '../../base/linear/index.ts';
 import { GRAVITY_MS2 } from '../film/level.ts';
 import { SURFACE_TENSION_NM, type CellForecast } from './cells.ts';
 import { layerFunctions, type Layer } from './twoLayer.ts';
@@ -22,25 +23,30 @@ export interface StackMode {
  */
 export function stackModes(layers: readonly Layer[], k: number): StackMode[] {
   const count = layers.length;
+  const size = 4 * count;
   const reference = layers[0]!.viscosityPaS;
   const tall = layers.map(({ thicknessMm }) => (k * thicknessMm) / 1000);
-  const system = Matrix.zeros(4 * count, 4 * count);
-  const loads = Matrix.zeros(4 * count, count);
-  const put = (row: number, layer: number, factor: number, values: readonly number[]) =>
-    values.forEach((value, at) => system.set(row, 4 * layer + at, factor * value));
+  const tops = tall.map((height) => layerFunctions(height, height));
+  const system = new Float64Array(size * size);
+  /** First the loads, then the flow that they drive. */
+  const flow = new Float64Array(size * count);
+  const put = (row: number, layer: number, factor: number, values: readonly number[]) => {
+    for (let at = 0; at < 4; at += 1) system[row * size + 4 * layer + at] = factor * values[at]!;
+  };
   const bottom = layerFunctions(0, tall[0]!);
   put(0, 0, 1, bottom.w);
   put(1, 0, 1, bottom.dw);
   layers.forEach((layer, index) => {
     const ratio = layer.viscosityPaS / reference;
-    const top = layerFunctions(tall[index]!, tall[index]!);
+    const top = tops[index]!;
     const above = layers[index + 1];
     const scale = 1 / (2 * reference * k);
     const row = 2 + 4 * index;
     if (!above) {
       put(row, index, 1, top.shear);
       put(row + 1, index, ratio, top.normal);
-      loads.set(row + 1, index, (layer.densityKgM3 * GRAVITY_MS2 + SURFACE_TENSION_NM * k ** 2) * scale);
+      flow[(row + 1) * count + index] =
+        (layer.densityKgM3 * GRAVITY_MS2 + SURFACE_TENSION_NM * k ** 2) * scale;
       return;
     }
     const under = layerFunctions(0, tall[index + 1]!);
@@ -53,17 +59,14 @@ export function stackModes(layers: readonly Layer[], k: number): StackMode[] {
     put(row + 2, index + 1, -next, under.shear);
     put(row + 3, index, ratio, top.normal);
     put(row + 3, index + 1, -next, under.normal);
-    loads.set(row + 3, index, (layer.densityKgM3 - above.densityKgM3) * GRAVITY_MS2 * scale);
+    flow[(row + 3) * count + index] = (layer.densityKgM3 - above.densityKgM3) * GRAVITY_MS2 * scale;
   });
-  const flow = solve(system, loads);
-  const moves = Matrix.zeros(count, count);
-  layers.forEach((_, index) => {
-    const { w } = layerFunctions(tall[index]!, tall[index]!);
-    for (let load = 0; load < count; load += 1) {
-      const speed = w.reduce((sum, value, at) => sum + value * flow.get(4 * index + at, load), 0);
-      moves.set(index, load, speed);
-    }
-  });
+  solveInPlace(system, flow, count);
+  const moves = tops.map(({ w }, index) =>
+    layers.map((_, load) =>
+      w.reduce((sum, value, at) => sum + value * flow[(4 * index + at) * count + load]!, 0),
+    ),
+  );
   const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(moves);
   return realEigenvalues.map((growthPerS, at) => ({
     growthPerS,
@@ -72,9 +75,18 @@ export function stackModes(layers: readonly Layer[], k: number): StackMode[] {
 }
 
 const SCAN_STEPS = 40;
-const REFINE_STEPS = 24;
+/** The peak is known to such a part of a step of the scan. */
+const NEAR = 1e-4;
+const CLOSER = 5;
+const MOST_ROUNDS = 40;
 const SLOWEST_PER_S = 1e-9;
 const STABLE: CellForecast = { stable: true, wavelengthMm: null, growthPerS: null, openingSeconds: null };
+
+/** Where a parabola through three equally spaced values is highest, in steps from the middle one; within them. */
+function vertexOf(left: number, middle: number, right: number): number {
+  const bend = left - 2 * middle + right;
+  return bend < 0 ? Math.max(-1, Math.min(1, (left - right) / (2 * bend))) : 0;
+}
 
 /**
  * Whether, how large and how fast every interface of a stack opens by weight, the whole stack solved at once: layers
@@ -108,13 +120,16 @@ export function stackCells(layers: readonly Layer[]): CellForecast[] {
   return Array.from({ length: interfaces }, (_, index): CellForecast => {
     const best = scanned.reduce((a, b) => (b.growth[index]! > a.growth[index]! ? b : a));
     if (best.growth[index]! < SLOWEST_PER_S) return STABLE;
-    let [lnK, growthPerS, reach] = [best.lnK, best.growth[index]!, step / 2];
-    for (let round = 0; round < REFINE_STEPS; round += 1) {
-      const tried = [lnK - reach, lnK + reach].map((at) => ({ at, growth: growthOf(at)[index]! }));
-      const better = tried.find(({ growth }) => growth > growthPerS);
-      if (better) [lnK, growthPerS] = [better.at, better.growth];
-      else reach /= 2;
+    let top = { lnK: best.lnK, growth: best.growth[index]! };
+    for (let reach = step / 2, round = 0; reach > step * NEAR && round < MOST_ROUNDS; round += 1) {
+      const at = (lnK: number) => ({ lnK, growth: growthOf(lnK)[index]! });
+      const sides = [at(top.lnK - reach), at(top.lnK + reach)] as const;
+      const vertex = at(top.lnK + reach * vertexOf(sides[0].growth, top.growth, sides[1].growth));
+      const highest = [...sides, vertex].reduce((a, b) => (b.growth > a.growth ? b : a), top);
+      if (highest === top || highest === vertex) reach /= CLOSER;
+      top = highest;
     }
+    const { lnK, growth: growthPerS } = top;
     return {
       stable: false,
       wavelengthMm: (1000 * 2 * Math.PI) / Math.exp(lnK),
