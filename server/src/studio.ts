@@ -23,7 +23,7 @@ import { HttpProblem, notFound } from './http/problem.ts';
 import { importJobs, type ImportJobs } from './import/jobs.ts';
 import { photoFiles, type PhotoFiles } from './photo/files.ts';
 import { unpackHeic } from './photo/heic.ts';
-import { piecesWithoutFacts, refreshFacts } from './piece/evaluate.ts';
+import { piecesWithoutFacts, refreshFacts, warmUpFacts } from './piece/evaluate.ts';
 import type { Tasks } from './task/threads.ts';
 
 export interface StudioOptions {
@@ -255,7 +255,10 @@ export async function openStudio(options: StudioOptions): Promise<Studio> {
     get migratedFrom() {
       return migratedFrom;
     },
-    warmUp: () => opened?.tasks.warmUp(),
+    warmUp() {
+      opened?.tasks.warmUp();
+      if (opened) void warmUpFacts(opened.db).catch(faulty);
+    },
     async backUpIfDue() {
       if (!opened || isRestoring) return;
       try {

@@ -3,7 +3,7 @@ import { careInForce } from '@icy-ribbon/core/piece/care';
 import { fromJson, toJson } from '../db/json.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { readable } from '../db/readable.ts';
-import type { Reader, Writer } from '../db/record.ts';
+import { insertRows, type Reader, type Writer } from '../db/record.ts';
 import { findEquipment } from '../equipment/equipment.queries.ts';
 import { taken, unfit } from '../http/problem.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
@@ -45,17 +45,17 @@ export async function appendCare(
       .executeTakeFirst();
     if (known) throw taken('piece');
     await requirePossible(trx, pieceId, event, log);
-    await insertCare(trx, pieceId, event);
+    await insertCare(trx, pieceId, [event]);
   }
   return { care: readable(careEventSchema, await careOf(trx, [pieceId])) };
 }
 
-export async function insertCare(trx: Writer, pieceId: string, event: CareEvent): Promise<void> {
-  await trx
-    .insertInto('careEvent')
-    .values({ id: event.id, pieceId, kind: event.kind, at: event.at, data: toJson(event.data) })
-    .execute();
-}
+export const insertCare = (trx: Writer, pieceId: string, events: readonly CareEvent[]): Promise<void> =>
+  insertRows(
+    trx,
+    'careEvent',
+    events.map(({ id, kind, at, data }) => ({ id, pieceId, kind, at, data: toJson(data) })),
+  );
 
 /** What can only happen to paint that lies there. */
 const AFTER_POUR: readonly CareEvent['kind'][] = ['check', 'coat', 'work', 'closing'];

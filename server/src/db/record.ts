@@ -1,4 +1,4 @@
-import type { Transaction } from 'kysely';
+import type { Insertable, Transaction } from 'kysely';
 import { notFound, stale } from '../http/problem.ts';
 import type { Db } from './open.ts';
 import type { Database, RecordColumns } from './schema.ts';
@@ -56,6 +56,23 @@ export async function updateVersioned(
   const current = await readCurrent();
   if (current === undefined) throw notFound(table);
   throw stale(current);
+}
+
+const ROWS_AT_ONCE = 500;
+
+/** Writes rows, however many; none is as good as some. */
+export async function insertRows<Table extends keyof Database>(
+  trx: Writer,
+  table: Table,
+  rows: readonly Insertable<Database[Table]>[],
+): Promise<void> {
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
+    const some = rows.slice(from, from + ROWS_AT_ONCE);
+    await trx
+      .insertInto<Table>(table)
+      .values(some as never)
+      .execute();
+  }
 }
 
 /** Columns without those that were left out of an update. */

@@ -34,7 +34,7 @@ export async function fillCare(db: Db, now: Date): Promise<void> {
     }
     const log = async (name: string, days: number, event: Pick<CareEvent, 'kind' | 'data'>) => {
       const pieceId = ids.get(name);
-      if (pieceId) await insertCare(trx, pieceId, { id: makeId(), at: ago(days), ...event } as CareEvent);
+      if (pieceId) await insertCare(trx, pieceId, [{ id: makeId(), at: ago(days), ...event } as CareEvent]);
     };
     for (const [name, { shelf, slotId }] of Object.entries(DEMO_PLACES)) {
       await log(name, 0.5, { kind: 'place', data: { shelfId: shelfIds[shelf]!, slotId } });

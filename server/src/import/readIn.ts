@@ -25,8 +25,9 @@ import { findPiece } from '../piece/piece.queries.ts';
 import type { Bench } from '../task/bench.ts';
 import { checkStudio } from './check.ts';
 import { withFreshIds } from './freshIds.ts';
+import { parseJson } from './json.ts';
 import { stageAndTakeOver } from './stage.ts';
-import { unzip } from './unzip.ts';
+import { unzip, type Unzipped } from './unzip.ts';
 
 /** The path of a file that arrived. */
 export interface ReadIn {
@@ -44,9 +45,8 @@ const MOST_JSON_BYTES = 250 * 1024 * 1024;
  */
 export async function readArchive(bench: Bench, { path }: ReadIn): Promise<ArchiveResult> {
   bench.report({ phase: 'Reading', done: 0, total: 1 });
-  const zip = await unzip(path);
+  const { archive, zip } = await opened(path);
   try {
-    const archive = fitting(archiveSchema, zip.json);
     const { places, errors } = checkStudio(archive);
     refuse(errors);
     const wanted = new Map(
@@ -70,6 +70,17 @@ export async function readArchive(bench: Bench, { path }: ReadIn): Promise<Archi
     return { ...result, photosMissing: absent.length };
   } finally {
     zip.close();
+  }
+}
+
+/** A zip and its studio. What the studio was checked from is as large again, and is let go here. */
+async function opened(path: string): Promise<{ archive: Archive; zip: Omit<Unzipped, 'json'> }> {
+  const { json, ...zip } = await unzip(path);
+  try {
+    return { archive: fitting(archiveSchema, json), zip };
+  } catch (error) {
+    zip.close();
+    throw error;
   }
 }
 
@@ -180,11 +191,9 @@ async function readJson(path: string): Promise<unknown> {
   if (size > MOST_JSON_BYTES) throw unfit('file', 'The file is larger than 250 MB.');
   const parts: Buffer[] = [];
   for await (const part of createReadStream(path)) parts.push(part as Buffer);
-  try {
-    return JSON.parse(Buffer.concat(parts).toString('utf8'));
-  } catch {
-    throw new HttpProblem('not-readable', 'What was sent is not valid JSON.');
-  }
+  const value = parseJson(Buffer.concat(parts));
+  if (value === undefined) throw new HttpProblem('not-readable', 'What was sent is not valid JSON.');
+  return value;
 }
 
 function fitting<Schema extends z.ZodType>(schema: Schema, value: unknown): z.output<Schema> {

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
-import type { Archive, ArchiveResult } from '@icy-ribbon/contract';
+import type { Archive, ArchiveResult, Piece } from '@icy-ribbon/contract';
 import { sql, type Transaction } from 'kysely';
 import { insertCalibration } from '../calibration/calibration.queries.ts';
 import { openFresh, type Db } from '../db/open.ts';
+import { insertRows } from '../db/record.ts';
 import type { Database } from '../db/schema.ts';
 import { write } from '../db/write.ts';
 import { insertDrillRun } from '../drill/drill.queries.ts';
@@ -22,6 +23,9 @@ import type { Places } from './check.ts';
 
 /** What came in, photos aside. */
 export type TakenOver = Omit<ArchiveResult, 'photosMissing'>;
+
+/** So many pieces are written and worked out together. */
+const AT_ONCE = 50;
 
 type Detail = Archive['details'][number]['detail'];
 
@@ -102,20 +106,43 @@ async function stage(
       for (const run of archive.drills) await insertDrillRun(trx, run);
       for (const view of archive.views) await insertView(trx, view);
     });
-    for (const [index, piece] of archive.pieces.entries()) {
+    const put = (pieces: readonly Piece[]) =>
+      write(db, async (trx) => {
+        for (const piece of pieces) await insertPiece(trx, piece, (id) => details.get(id) ?? null, 1);
+        const touched = pieces.map(({ id }) => ({ pieceId: id, isNew: 1, code: null, trouble: null }));
+        await insertRows(trx, 'touched', touched);
+      });
+    const { length } = archive.pieces;
+    for (let from = 0; from < length; from += AT_ONCE) {
       bench.goOn();
-      bench.report({ phase: 'Checking', done: index, total: archive.pieces.length });
+      bench.report({ phase: 'Checking', done: from, total: length });
+      const some = archive.pieces.slice(from, from + AT_ONCE);
       try {
-        await write(db, (trx) => insertPiece(trx, piece, (id) => details.get(id) ?? null, 1));
+        await put(some);
       } catch (error) {
         if (!(error instanceof HttpProblem)) throw error;
-        const [first] = error.errors ?? [];
-        throw unfit(prefix(`pieces.${index}${first?.path ? `.${first.path}` : ''}`), error.message);
+        // One of them does not fit: each by itself tells which.
+        for (const [index, piece] of some.entries()) {
+          await put([piece]).catch((problem: unknown) => {
+            throw problem instanceof HttpProblem ? placed(problem, prefix, from + index) : problem;
+          });
+        }
+        throw error;
       }
     }
   } finally {
     await db.destroy();
   }
+}
+
+/** The same problem with its place in the file. */
+function placed(
+  { errors, message }: HttpProblem,
+  prefix: (path: string) => string,
+  index: number,
+): HttpProblem {
+  const [first] = errors ?? [];
+  return unfit(prefix(`pieces.${index}${first?.path ? `.${first.path}` : ''}`), message);
 }
 
 async function takeOver(

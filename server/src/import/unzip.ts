@@ -11,6 +11,7 @@ import { folderOf } from '../folder/folder.ts';
 import { removeIn } from '../folder/remove.ts';
 import type { HttpProblem } from '../http/problem.ts';
 import { unfit } from '../http/problem.ts';
+import { parseJson } from './json.ts';
 
 export const JSON_NAME = 'studio.json';
 export const MANIFEST_NAME = 'manifest.json';
@@ -52,11 +53,9 @@ export async function unzip(path: string): Promise<Unzipped> {
     const entries = await list(file, size);
     const json = entries.get(JSON_NAME);
     if (!json) throw unfit('archive', 'There is no studio in this zip: choose one that was written here.');
-    const parsed = parse(await readText(file, json, MOST_JSON_BYTES), JSON_NAME);
+    const parsed = await readJson(file, json, MOST_JSON_BYTES);
     const manifest = entries.get(MANIFEST_NAME);
-    const missing = new Set(
-      manifest ? missingOf(parse(await readText(file, manifest, MOST_MANIFEST_BYTES), MANIFEST_NAME)) : [],
-    );
+    const missing = new Set(manifest ? missingOf(await readJson(file, manifest, MOST_MANIFEST_BYTES)) : []);
     const photos = new Map(
       [...entries].flatMap(([name, entry]) => {
         const hash = PHOTO_NAME.exec(name)?.[1];
@@ -151,7 +150,7 @@ async function unpack(
 const broken = (entry: yauzl.Entry): HttpProblem =>
   unfit('archive', `"${entry.fileName}" in the zip is damaged: export it again.`);
 
-async function readText(file: yauzl.ZipFile, entry: yauzl.Entry, most: number): Promise<string> {
+async function readJson(file: yauzl.ZipFile, entry: yauzl.Entry, most: number): Promise<unknown> {
   const parts: Buffer[] = [];
   const gather = new Transform({
     transform(part: Buffer, _encoding, done) {
@@ -160,15 +159,10 @@ async function readText(file: yauzl.ZipFile, entry: yauzl.Entry, most: number): 
     },
   });
   await unpack(file, entry, most, gather.resume());
-  return Buffer.concat(parts).toString('utf8');
-}
-
-function parse(text: string, name: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    throw unfit('archive', `${name} in the zip is damaged: export it again.`);
-  }
+  const value = parseJson(Buffer.concat(parts));
+  if (value === undefined)
+    throw unfit('archive', `${entry.fileName} in the zip is damaged: export it again.`);
+  return value;
 }
 
 function missingOf(manifest: unknown): string[] {

@@ -2,7 +2,7 @@ import type { Addition, Ingredient, Mix } from '@icy-ribbon/contract';
 import { sql, type Selectable } from 'kysely';
 import { fromJson, toJson } from '../db/json.ts';
 import { requirePiece } from '../db/ofPiece.ts';
-import { found, type Reader, type Writer } from '../db/record.ts';
+import { found, insertRows, type Reader, type Writer } from '../db/record.ts';
 import type { MixTable } from '../db/schema.ts';
 import { notFound } from '../http/problem.ts';
 
@@ -110,16 +110,21 @@ export async function insertMix(trx: Writer, mix: Mix, imported: 0 | 1 = 0): Pro
     .insertInto('mix')
     .values({ ...row, lid: Number(lid), recipe: toJson(recipe) })
     .execute();
-  for (const [position, each] of ingredients.entries()) {
-    await insertIngredient(trx, mix.id, position, each);
-  }
-  for (const addition of additions) await insertAddition(trx, mix.id, addition, imported);
-  for (const movement of movements) {
-    await trx
-      .insertInto('mixMovement')
-      .values({ ...movement, mixId: mix.id, voidedAt: null })
-      .execute();
-  }
+  await insertRows(
+    trx,
+    'mixIngredient',
+    ingredients.map((each, position) => ingredientRow(mix.id, position, each)),
+  );
+  await insertRows(
+    trx,
+    'mixAddition',
+    additions.map((each) => additionRow(mix.id, each, imported)),
+  );
+  await insertRows(
+    trx,
+    'mixMovement',
+    movements.map((each) => ({ ...each, mixId: mix.id, voidedAt: null })),
+  );
 }
 
 /** Where the next of what comes into a cup or leaves it stands in its order. */
@@ -134,32 +139,27 @@ export async function nextPlace(trx: Writer, mixId: string): Promise<number> {
   return 1 + Math.max(...places.map((each) => Number(each?.last ?? 0)));
 }
 
-export async function insertAddition(
-  trx: Writer,
-  mixId: string,
-  addition: Addition,
-  imported: 0 | 1 = 0,
-): Promise<void> {
-  await trx
-    .insertInto('mixAddition')
-    .values({ ...addition, mixId, imported, voidedAt: null })
-    .execute();
-}
+const additionRow = (mixId: string, addition: Addition, imported: 0 | 1) => ({
+  ...addition,
+  mixId,
+  imported,
+  voidedAt: null,
+});
 
-export async function insertIngredient(
+export const insertAddition = (trx: Writer, mixId: string, addition: Addition): Promise<void> =>
+  insertRows(trx, 'mixAddition', [additionRow(mixId, addition, 0)]);
+
+const ingredientRow = (mixId: string, position: number, { material, ...ingredient }: Ingredient) => ({
+  ...ingredient,
+  mixId,
+  position,
+  materialId: material.materialId,
+  materialSnapshot: toJson(material),
+});
+
+export const insertIngredient = (
   trx: Writer,
   mixId: string,
   position: number,
-  { material, ...ingredient }: Ingredient,
-): Promise<void> {
-  await trx
-    .insertInto('mixIngredient')
-    .values({
-      ...ingredient,
-      mixId,
-      position,
-      materialId: material.materialId,
-      materialSnapshot: toJson(material),
-    })
-    .execute();
-}
+  ingredient: Ingredient,
+): Promise<void> => insertRows(trx, 'mixIngredient', [ingredientRow(mixId, position, ingredient)]);

@@ -5,8 +5,8 @@ import { insertJudgement } from '../judgement/judgement.queries.ts';
 import { insertMix } from '../mix/mix.queries.ts';
 import { insertPhoto } from '../photo/photo.queries.ts';
 import { insertPlan } from '../plan/plan.queries.ts';
-import { insertEvent } from '../pour/pour.queries.ts';
-import { insertReading } from '../reading/reading.queries.ts';
+import { insertEvents } from '../pour/pour.queries.ts';
+import { insertReadings } from '../reading/reading.queries.ts';
 import { insertPieceRow } from './piece.queries.ts';
 
 /**
@@ -22,9 +22,9 @@ export async function insertPiece(
 ): Promise<void> {
   await insertPieceRow(trx, piece);
   for (const mix of piece.mixes) await insertMix(trx, mix, imported);
-  for (const reading of piece.readings) await insertReading(trx, piece.id, reading);
-  for (const event of piece.events) await insertEvent(trx, piece.id, event);
-  for (const event of piece.care) await insertCare(trx, piece.id, event);
+  await insertReadings(trx, piece.id, piece.readings);
+  await insertEvents(trx, piece.id, piece.events);
+  await insertCare(trx, piece.id, piece.care);
   for (const photo of picturesOf(piece))
     await insertPhoto(trx, { ...photo, original: null }, detailOf(photo.id));
   if (piece.plan) await insertPlan(trx, piece.id, piece.plan);

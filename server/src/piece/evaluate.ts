@@ -3,7 +3,7 @@ import type { Db } from '../db/open.ts';
 import type { Reader, Writer } from '../db/record.ts';
 import { unfit } from '../http/problem.ts';
 import { FACTS_CODE, factsOf, troubledFacts, troubleOf, type FactsRow } from './facts.ts';
-import { findPiece, readPieces } from './piece.queries.ts';
+import { readPieces } from './piece.queries.ts';
 import { reasonOf } from './whole.ts';
 
 const BATCH = 100;
@@ -16,10 +16,20 @@ const BATCH = 100;
 export async function evaluateTouched(trx: Writer): Promise<void> {
   const touched = await trx.selectFrom('touched').selectAll().execute();
   if (touched.length === 0) return;
-  for (const { pieceId, isNew, code, trouble } of touched) {
-    const piece = await findPiece(trx, pieceId);
-    const wasFine = isNew === 1 || (code === FACTS_CODE && trouble === null);
-    if (piece && piece.deletedAt === null) await keepFacts(trx, [evaluated(piece, wasFine)]);
+  for (let from = 0; from < touched.length; from += BATCH) {
+    const batch = touched.slice(from, from + BATCH);
+    const wasFine = new Map(
+      batch.map(({ pieceId, isNew, code, trouble }) => [
+        pieceId,
+        isNew === 1 || (code === FACTS_CODE && trouble === null),
+      ]),
+    );
+    const pieces = await readPieces(trx, [...wasFine.keys()]);
+    const there = pieces.filter(({ deletedAt }) => deletedAt === null);
+    await keepFacts(
+      trx,
+      there.map((piece) => evaluated(piece, wasFine.get(piece.id)!)),
+    );
   }
   await trx.deleteFrom('touched').execute();
 }
@@ -52,12 +62,32 @@ export async function forgetTouched(trx: Writer): Promise<void> {
 }
 
 async function keepFacts(trx: Writer, rows: readonly FactsRow[]): Promise<void> {
-  for (const row of rows) {
-    await trx
-      .insertInto('pourFacts')
-      .values(row)
-      .onConflict((conflict) => conflict.column('pieceId').doNothing())
-      .execute();
+  if (rows.length === 0) return;
+  await trx
+    .insertInto('pourFacts')
+    .values(rows)
+    .onConflict((conflict) => conflict.column('pieceId').doNothing())
+    .execute();
+}
+
+const WARM_PIECES = 20;
+
+/**
+ * Works out the newest pieces and lets that go: code that has run is quick, and the first who logs something after a
+ * start does not wait for it.
+ */
+export async function warmUpFacts(db: Db): Promise<void> {
+  const newest = await db
+    .selectFrom('piece')
+    .select('id')
+    .where('deletedAt', 'is', null)
+    .orderBy('createdAt', 'desc')
+    .limit(WARM_PIECES)
+    .execute();
+  for (const { id } of newest) {
+    for (const piece of await readPieces(db, [id])) factsOfAny(piece);
+    // Whoever asks meanwhile comes first.
+    await new Promise((resolve) => setImmediate(resolve));
   }
 }
 

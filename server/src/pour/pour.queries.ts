@@ -2,7 +2,7 @@ import { pourEventSchema, type LayerEvent, type PourEvent } from '@icy-ribbon/co
 import { cupState } from '@icy-ribbon/core/paint/mix';
 import { laidMgOf, layProblem, inForce, logWithout } from '@icy-ribbon/core/piece/event';
 import { fromJson, toJson } from '../db/json.ts';
-import { found, type Reader, type Writer } from '../db/record.ts';
+import { found, insertRows, type Reader, type Writer } from '../db/record.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { readable } from '../db/readable.ts';
 import { taken, unfit } from '../http/problem.ts';
@@ -47,7 +47,7 @@ export async function appendEvent(
   if (!log.some((each) => each.id === event.id)) {
     await requireFresh(trx, event.id);
     await requirePossible(trx, pieceId, event, log);
-    await insertEvent(trx, pieceId, event);
+    await insertEvents(trx, pieceId, [event]);
   }
   return { events: readable(pourEventSchema, await eventsOf(trx, [pieceId])) };
 }
@@ -57,19 +57,15 @@ async function requireFresh(trx: Writer, id: string): Promise<void> {
   if (known) throw taken('piece');
 }
 
-export async function insertEvent(trx: Writer, pieceId: string, event: PourEvent): Promise<void> {
-  await trx
-    .insertInto('pourEvent')
-    .values({
-      id: event.id,
-      pieceId,
-      kind: event.kind,
-      at: event.at,
-      data: toJson(event.data),
-      insteadOf: event.insteadOf ?? null,
-    })
-    .execute();
-}
+export const insertEvents = (trx: Writer, pieceId: string, events: readonly PourEvent[]): Promise<void> =>
+  insertRows(
+    trx,
+    'pourEvent',
+    events.map(({ id, kind, at, data, insteadOf = null }) => ({
+      ...{ id, pieceId, kind, at, insteadOf },
+      data: toJson(data),
+    })),
+  );
 
 async function requirePossible(
   trx: Writer,

@@ -5,7 +5,7 @@ import type { Selectable } from 'kysely';
 import { fromJson, toJson } from '../db/json.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { readable } from '../db/readable.ts';
-import { doneAt, found, timestamp, type Reader, type Writer } from '../db/record.ts';
+import { doneAt, found, insertRows, timestamp, type Reader, type Writer } from '../db/record.ts';
 import type { ReadingTable } from '../db/schema.ts';
 import { taken, unfit } from '../http/problem.ts';
 import { findMix } from '../mix/mix.queries.ts';
@@ -67,7 +67,7 @@ export async function addReadings(
     if (known) continue;
     requireFitting(reading, index);
     const contents = reading.mixId === null ? [] : await contentsNow(trx, pieceId, reading.mixId, index);
-    await insertReading(trx, pieceId, { ...reading, at, contents, struck: false });
+    await insertReadings(trx, pieceId, [{ ...reading, at, contents, struck: false }]);
   }
   return strip(await readingsOf(trx, [pieceId]));
 }
@@ -102,22 +102,18 @@ async function contentsNow(
   return mix.ingredients.map((each, at) => ({ ingredientId: each.id, mg: shownIngredientMg[at] ?? 0 }));
 }
 
-export async function insertReading(
-  trx: Writer,
-  pieceId: string,
-  { contents, measure, struck, ...reading }: Reading,
-): Promise<void> {
-  await trx
-    .insertInto('reading')
-    .values({
+export const insertReadings = (trx: Writer, pieceId: string, readings: readonly Reading[]): Promise<void> =>
+  insertRows(
+    trx,
+    'reading',
+    readings.map(({ contents, measure, struck, ...reading }) => ({
       ...reading,
       pieceId,
       contents: toJson(contents),
       measure: toJson(measure),
       struckAt: struck ? reading.at : null,
-    })
-    .execute();
-}
+    })),
+  );
 
 /** Strikes a reading out or lets it count again; all readings of its piece come back. */
 export async function strikeReading(trx: Writer, id: string, struck: boolean): Promise<Reading[]> {
