@@ -24,7 +24,7 @@ import { createMaterial } from '../../server/src/material/material.queries.ts';
 import { stockStarterShelf } from '../../server/src/material/starter.ts';
 import { refreshFacts } from '../../server/src/piece/evaluate.ts';
 import { listPieces } from '../../server/src/piece/list.ts';
-import { toCsv } from '../../server/src/piece/csv.ts';
+import { csvLines } from '../../server/src/piece/csv.ts';
 import { paintScene } from '../../server/src/testing/painter/paint.ts';
 import { freshPhoto, measureKnown, missesOf } from '../acceptance/acceptance.ts';
 import { listNumbers } from '../../server/src/result/numbers.queries.ts';
@@ -131,7 +131,7 @@ try {
     await measure(`what made the difference over ${POURS} pours`, () =>
       madeTheDifference(numbers, findQuantity('cellMm')!),
     ),
-    await measure('200 results as CSV', () => toCsv(items)),
+    await measure('200 results as CSV', () => csvLines('pieces', items)),
     await measure('a color matched from 60 paints', () => matchColor('#6b8f8a', paints, 6)),
     await measure('all interfaces of a stack of 8 layers forecast', () => stackForecast(freshStack())),
     await measure('the best order of 8 layers', () => suggestOrder('bloom', freshLayers())),

@@ -1,108 +1,76 @@
-import type { PieceListQuery, PieceSummary } from '@icy-ribbon/contract';
+import type { PieceSummary } from '@icy-ribbon/contract';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { toG } from '@icy-ribbon/core/base/unit';
 import Papa from 'papaparse';
 import type { Db } from '../db/open.ts';
-import { listPieces } from './list.ts';
-
-const PAGE_SIZE = 200;
+import { summaryTexts } from './list.ts';
 
 export type CsvTable = 'pieces' | 'mixes' | 'passes';
 
-/** RFC 4180 text of all pieces that match, of their mixes or of their passes, filtered and sorted like the list. */
-export async function csvText(db: Db, table: CsvTable, query: PieceListQuery): Promise<string> {
-  const rows: PieceSummary[] = [];
-  for (let page = 1; ; page += 1) {
-    const part = await listPieces(db, { ...query, page, pageSize: PAGE_SIZE });
-    rows.push(...part.items.map((text) => JSON.parse(text) as PieceSummary));
-    if (part.items.length < PAGE_SIZE) break;
-  }
-  return WRITERS[table](rows);
+type Row = Readonly<Record<string, string | number | null>>;
+
+/** Units stand in the column names, numbers are plain with a decimal point. */
+interface Table {
+  readonly columns: readonly string[];
+  readonly rowsOf: (piece: PieceSummary) => readonly Row[];
 }
 
-const FORMAT = { newline: '\r\n', escapeFormulae: true } as const;
+const NEWLINE = '\r\n';
+
+/** The first line of a table, as RFC 4180 has it. */
+export const csvHead = (table: CsvTable): string => textOf([TABLES[table].columns]);
+
+/**
+ * The lines of some pieces in a table, each with its line break before it, so that parts can follow one another.
+ */
+export async function csvPart(db: Db, table: CsvTable, ids: readonly string[]): Promise<string> {
+  const texts = await summaryTexts(db, ids);
+  return csvLines(
+    table,
+    texts.map((text) => JSON.parse(text) as PieceSummary),
+  );
+}
+
+export function csvLines(table: CsvTable, pieces: readonly PieceSummary[]): string {
+  const { columns, rowsOf } = TABLES[table];
+  const rows = pieces.flatMap(rowsOf).map((row) => columns.map((column) => row[column]));
+  return rows.length === 0 ? '' : NEWLINE + textOf(rows);
+}
+
+const textOf = (rows: readonly unknown[]): string =>
+  Papa.unparse(rows as unknown[], { newline: NEWLINE, escapeFormulae: true });
 
 /** One row a cup. */
-export function mixesCsv(pieces: readonly PieceSummary[]): string {
-  return Papa.unparse(
-    pieces.flatMap((piece) =>
-      piece.mixes.map((mix) => ({
-        piece: piece.name,
-        piece_id: piece.id,
-        cup: mix.name,
-        role: mix.role,
-        color: mix.colorHex,
-        phase: mix.phase,
-        viscosity_pa_s: mix.viscosityPaS.toFixed(3),
-        stage: stageOf(mix.viscosityPaS).name,
-        mixed_g: toG(mix.actualMg),
-        laid_g: toG(mix.laidMg),
-        left_g: toG(mix.leftMg),
-        mixed_at: mix.mixedAt,
-      })),
-    ),
-    FORMAT,
-  );
-}
+const mixRows = (piece: PieceSummary): Row[] =>
+  piece.mixes.map((mix) => ({
+    piece: piece.name,
+    piece_id: piece.id,
+    cup: mix.name,
+    role: mix.role,
+    color: mix.colorHex,
+    phase: mix.phase,
+    viscosity_pa_s: mix.viscosityPaS.toFixed(3),
+    stage: stageOf(mix.viscosityPaS).name,
+    mixed_g: toG(mix.actualMg),
+    laid_g: toG(mix.laidMg),
+    left_g: toG(mix.leftMg),
+    mixed_at: mix.mixedAt,
+  }));
 
 /** One row a blowing pass, in the order they were blown. */
-export function passesCsv(pieces: readonly PieceSummary[]): string {
-  return Papa.unparse(
-    pieces.flatMap((piece) =>
-      piece.passes.map((pass, index) => ({
-        piece: piece.name,
-        piece_id: piece.id,
-        pass: index + 1,
-        tool: pass.tool,
-        distance_mm: pass.distanceMm,
-        slant_deg: pass.slantDeg,
-        seconds: pass.seconds,
-      })),
-    ),
-    FORMAT,
-  );
-}
+const passRows = (piece: PieceSummary): Row[] =>
+  piece.passes.map((pass, index) => ({
+    piece: piece.name,
+    piece_id: piece.id,
+    pass: index + 1,
+    tool: pass.tool,
+    distance_mm: pass.distanceMm,
+    slant_deg: pass.slantDeg,
+    seconds: pass.seconds,
+  }));
 
-/** One row a piece; units stand in the column names, numbers are plain with a decimal point. */
-export function toCsv(pieces: readonly PieceSummary[]): string {
-  return Papa.unparse(pieces.map(toRow), {
-    columns: COLUMNS as unknown as string[],
-    newline: '\r\n',
-    escapeFormulae: true,
-  });
-}
-
-const COLUMNS = [
-  'piece',
-  'technique',
-  'phase',
-  'started',
-  'poured',
-  'support',
-  'width_mm',
-  'height_mm',
-  'mixes',
-  'laid_g',
-  'viscosity_pa_s',
-  'stages',
-  'passes',
-  'rating',
-  'verdict',
-  'faults',
-  'measured_cells',
-  'measured_cell_mm',
-  'measured_lacing_share',
-  'measured_mud_share',
-  'measured_negative_space',
-  'cells',
-  'lacing',
-  'petals',
-  'mud',
-  'cell_size_mm',
-  'try_next',
-] as const;
-
-function toRow(piece: PieceSummary): Record<(typeof COLUMNS)[number], string | number | null> {
+/** One row a piece. */
+function pieceRow(piece: PieceSummary): Row {
   const list = (values: readonly (string | number)[]) => values.join('; ');
   return {
     piece: piece.name,
@@ -137,8 +105,58 @@ function toRow(piece: PieceSummary): Record<(typeof COLUMNS)[number], string | n
   };
 }
 
-const WRITERS: Readonly<Record<CsvTable, (pieces: readonly PieceSummary[]) => string>> = {
-  pieces: toCsv,
-  mixes: mixesCsv,
-  passes: passesCsv,
+const TABLES: Readonly<Record<CsvTable, Table>> = {
+  pieces: {
+    columns: [
+      'piece',
+      'technique',
+      'phase',
+      'started',
+      'poured',
+      'support',
+      'width_mm',
+      'height_mm',
+      'mixes',
+      'laid_g',
+      'viscosity_pa_s',
+      'stages',
+      'passes',
+      'rating',
+      'verdict',
+      'faults',
+      'measured_cells',
+      'measured_cell_mm',
+      'measured_lacing_share',
+      'measured_mud_share',
+      'measured_negative_space',
+      'cells',
+      'lacing',
+      'petals',
+      'mud',
+      'cell_size_mm',
+      'try_next',
+    ],
+    rowsOf: (piece) => [pieceRow(piece)],
+  },
+  mixes: {
+    columns: [
+      'piece',
+      'piece_id',
+      'cup',
+      'role',
+      'color',
+      'phase',
+      'viscosity_pa_s',
+      'stage',
+      'mixed_g',
+      'laid_g',
+      'left_g',
+      'mixed_at',
+    ],
+    rowsOf: mixRows,
+  },
+  passes: {
+    columns: ['piece', 'piece_id', 'pass', 'tool', 'distance_mm', 'slant_deg', 'seconds'],
+    rowsOf: passRows,
+  },
 };

@@ -18,20 +18,32 @@ export interface PiecePageText {
  * yet is worked out for the page, and kept by whoever may write.
  */
 export async function listPieces(db: Db, query: PieceListQuery): Promise<PiecePageText> {
-  const matching = filtered(db, query);
-  const { total } = await matching
+  const { total } = await filtered(db, query)
     .select(({ fn }) => fn.countAll<number>().as('total'))
     .executeTakeFirstOrThrow();
   // Sorting first and fetching afterwards: what is worked out is long, and need not be carried through the sort.
-  const rows = await matching
-    .select('piece.id')
-    .orderBy(ORDER[query.sort])
-    .orderBy('piece.createdAt', 'desc')
-    .orderBy('piece.id')
+  const rows = await sorted(db, query)
     .limit(query.pageSize)
     .offset((query.page - 1) * query.pageSize)
     .execute();
   const ids = rows.map(({ id }) => id);
+  return { items: await summaryTexts(db, ids), total, page: query.page, pageSize: query.pageSize };
+}
+
+/** Ids of all that match, in their order. */
+export async function matchingIds(db: Db, query: PieceListQuery): Promise<string[]> {
+  return (await sorted(db, query).execute()).map(({ id }) => id);
+}
+
+const sorted = (db: Db, query: PieceListQuery) =>
+  filtered(db, query)
+    .select('piece.id')
+    .orderBy(ORDER[query.sort])
+    .orderBy('piece.createdAt', 'desc')
+    .orderBy('piece.id');
+
+/** Pieces in short by their ids, in that order. */
+export async function summaryTexts(db: Db, ids: readonly string[]): Promise<string[]> {
   const kept = await db
     .selectFrom('pourFacts')
     .select(['pieceId', 'summary'])
@@ -45,12 +57,7 @@ export async function listPieces(db: Db, query: PieceListQuery): Promise<PiecePa
     ...kept.map(({ pieceId, summary }) => [pieceId, summary] as const),
     ...pieces.map((piece) => [piece.id, factsOfAny(piece).summary ?? ''] as const),
   ]);
-  return {
-    items: rows.flatMap(({ id }) => texts.get(id) ?? []),
-    total,
-    page: query.page,
-    pageSize: query.pageSize,
-  };
+  return ids.flatMap((id) => texts.get(id) ?? []);
 }
 
 /** SQL: pieces with their judgement and numbers, WHERE each filter that is set. */

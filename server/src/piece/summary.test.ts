@@ -1,6 +1,6 @@
 import { NO_AIMS } from '@icy-ribbon/core/paint/stage';
 import type { Mix, Piece } from '@icy-ribbon/contract';
-import { toCsv } from './csv.ts';
+import { csvHead, csvLines } from './csv.ts';
 import { summarize } from './summary.ts';
 
 const AT = '2026-03-01T09:30:00.000Z';
@@ -114,8 +114,22 @@ it('the newest photo stands for the piece', () => {
 });
 
 it('as CSV, names with commas and quotes are quoted and formulas disarmed', () => {
-  const text = toCsv([summarize(piece({ name: 'Tide, "low"' })), summarize(piece({ name: '=SUM(A1)' }))]);
+  const text = csvLines('pieces', [
+    summarize(piece({ name: 'Tide, "low"' })),
+    summarize(piece({ name: '=SUM(A1)' })),
+  ]);
   const [, first, second] = text.split('\r\n');
   expect(first?.startsWith('"Tide, ""low""",dutch,mixed')).toBe(true);
   expect(second?.startsWith(`'=SUM(A1)`) || second?.startsWith(`"'=SUM(A1)"`)).toBe(true);
+});
+
+it('a table as CSV goes out in parts: one head, a line break before each line, as many fields as columns', () => {
+  for (const table of ['pieces', 'mixes', 'passes'] as const) {
+    const columns = csvHead(table).split(',');
+    const part = csvLines(table, [summarize(piece({}))]);
+    expect(part === '' || part.startsWith('\r\n')).toBe(true);
+    expect(part.endsWith('\r\n')).toBe(false);
+    for (const line of part.split('\r\n').slice(1)) expect(line.split(',')).toHaveLength(columns.length);
+  }
+  expect(csvLines('mixes', [])).toBe('');
 });

@@ -2,11 +2,11 @@ import type { PieceListQuery } from '@icy-ribbon/contract';
 import type { Technique } from '@icy-ribbon/core/paint/stage';
 import type { LearnedThickness } from '@icy-ribbon/core/thickness/learn';
 import { shelfText } from '../material/shelf.ts';
-import { csvText, type CsvTable } from '../piece/csv.ts';
+import { csvPart, type CsvTable } from '../piece/csv.ts';
 import { exportText } from '../piece/export.ts';
 import { missingFacts } from '../piece/evaluate.ts';
 import type { FactsRow } from '../piece/facts.ts';
-import { listPieces } from '../piece/list.ts';
+import { listPieces, matchingIds } from '../piece/list.ts';
 import { pieceText } from '../piece/whole.ts';
 import { calendarText } from '../calendar/calendar.ts';
 import { learnedCached } from '../reading/learned.queries.ts';
@@ -34,8 +34,9 @@ export const TASKS = {
   numbers: async ({ db }: Bench, technique: Technique | undefined): Promise<string> =>
     `{"items":${await listNumbers(db, technique)}}`,
   cells: async ({ db }: Bench): Promise<string> => `{"items":${await listCells(db)}}`,
-  csv: ({ db }: Bench, { table, query }: { table: CsvTable; query: PieceListQuery }): Promise<string> =>
-    csvText(db, table, query),
+  pieceIds: ({ db }: Bench, query: PieceListQuery): Promise<string[]> => matchingIds(db, query),
+  csvPart: ({ db }: Bench, { table, ids }: { table: CsvTable; ids: readonly string[] }): Promise<string> =>
+    csvPart(db, table, ids),
   calendar: ({ db }: Bench, nowMs: number): Promise<string> => calendarText(db, nowMs),
   learned: ({ db }: Bench, exceptPieceId: string | null): Promise<Map<string, LearnedThickness>> =>
     learnedCached(db, exceptPieceId),
