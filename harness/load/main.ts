@@ -8,6 +8,7 @@ import { fillWithPours } from '../bench/pours.ts';
 import { openDatabase } from '../../server/src/db/open.ts';
 import { timestamp } from '../../server/src/db/record.ts';
 import { stockStarterShelf } from '../../server/src/material/starter.ts';
+import { moveArchive } from './archive.ts';
 import { photoPeak } from './photoPeak.ts';
 import { manyStreams } from './streams.ts';
 import { startServer, type ServerProcess } from '../serverProcess.ts';
@@ -113,6 +114,7 @@ function asker(studio: Awaited<ReturnType<typeof fillFolder>>, seed: number): ()
 }
 
 const folder = mkdtempSync(join(tmpdir(), 'icy-ribbon-load-'));
+const empty = mkdtempSync(join(tmpdir(), 'icy-ribbon-load-empty-'));
 let server: ServerProcess | undefined;
 try {
   process.stdout.write(`Making a studio of ${PIECES} pieces ...\n`);
@@ -158,6 +160,11 @@ try {
   process.stdout.write(
     `1,000 event streams asked for: ${opened} opened, ${refused} refused, health at most ${slowestHealthMs.toFixed(0)} ms, ${leftMb.toFixed(0)} MB left afterwards\n`,
   );
+  const moved = await moveArchive(folder, empty);
+  process.stdout.write(
+    `The studio as a zip of ${moved.zipMb.toFixed(1)} MB: out in ${moved.outSeconds.toFixed(1)} s, at most ${moved.outPeakMb.toFixed(0)} MB; ` +
+      `in within ${moved.inSeconds.toFixed(1)} s (${moved.inProcessorSeconds.toFixed(0)} s of the processor), at most ${moved.inPeakMb.toFixed(0)} MB: ${moved.state} ${moved.problem}\n`,
+  );
   for (const photos of [
     { count: 20, megapixels: 24 },
     { count: 12, megapixels: 59 },
@@ -170,5 +177,5 @@ try {
 } finally {
   agent.destroy();
   await server?.stop();
-  rmSync(folder, { recursive: true, force: true });
+  for (const made of [folder, empty]) rmSync(made, { recursive: true, force: true });
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import sharp from 'sharp';
 import { startServer } from '../serverProcess.ts';
+import { peakOf } from './peak.ts';
 
 /**
  * Sends photos of so many megapixels all at once to a server of its own, each turned by its camera so that it must be
@@ -34,14 +34,5 @@ export async function photoPeak(
     return { peakMb: peakOf(server.pid), seconds: (performance.now() - startedAt) / 1000, taken };
   } finally {
     await server.stop();
-  }
-}
-
-/** Linux only: NaN elsewhere. */
-function peakOf(pid: number): number {
-  try {
-    return Number(/VmHWM:\s+(\d+) kB/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1]) / 1024;
-  } catch {
-    return Number.NaN;
   }
 }
