@@ -20,7 +20,7 @@ import { seededRandom } from '@icy-ribbon/core/base/random';
 import { stackForecast } from '@icy-ribbon/core/piece/stack';
 import { openDatabase } from '../../server/src/db/open.ts';
 import { timestamp } from '../../server/src/db/record.ts';
-import { createMaterial } from '../../server/src/material/material.queries.ts';
+import { insertMaterials } from '../../server/src/material/material.queries.ts';
 import { stockStarterShelf } from '../../server/src/material/starter.ts';
 import { refreshFacts } from '../../server/src/piece/evaluate.ts';
 import { listPieces } from '../../server/src/piece/list.ts';
@@ -79,12 +79,11 @@ try {
     `The numbers of ${POURS} pours worked out for the first time: ${((performance.now() - startedAt) / 1000).toFixed(1)} s\n`,
   );
   const numbers = (JSON.parse(await listNumbers(db, undefined)) as PourNumbers[]).map((pour) => pour.numbers);
-  const importMany = (count: number) => () =>
-    db.transaction().execute(async (trx) => {
-      for (let row = 0; row < count; row += 1) {
-        await createMaterial(trx, materialCreateSchema.parse({ name: `Row ${row}`, kind: 'fluid' }));
-      }
-    });
+  const importMany = (count: number) => () => {
+    const table = Array.from({ length: count }, (_, row) => ({ name: `Row ${row}`, kind: 'fluid' }));
+    const materials = table.map((row) => materialCreateSchema.parse(row));
+    return db.transaction().execute((trx) => insertMaterials(trx, materials));
+  };
   const scene = {
     seed: 1,
     style: 'dutch',

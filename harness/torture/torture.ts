@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { readdirSync, readFileSync } from 'node:fs';
+import { readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import type { Piece, Safekeeping } from '@icy-ribbon/contract';
@@ -9,6 +9,7 @@ import sharp from 'sharp';
 import { verify } from '../../server/src/backup/verify.ts';
 import { folderOf } from '../../server/src/folder/folder.ts';
 import { startServer, type ServerProcess } from '../serverProcess.ts';
+import { foreignFolder } from './foreign.ts';
 
 export interface TortureReport {
   readonly kills: number;
@@ -33,7 +34,7 @@ const LATEST_MS = 700;
 /**
  * Kills the built server at random moments while clients write to it, starts it again, and looks whether everything
  * that was acknowledged is there once, whether what was under way can be sent again, and whether what lies on the disk
- * is whole. At the end a backup is put back.
+ * is whole, in the folder for second copies what is not ours included. At the end a backup is put back.
  *
  * @param dataFolder of a studio with pieces and cups
  * @param seed repeats the moments and the writes of a run
@@ -49,6 +50,7 @@ export async function torture(
   const image = await sharp({ create: { width: 90, height: 60, channels: 3, background: '#446688' } })
     .jpeg()
     .toBuffer();
+  const foreign = await foreignFolder(dataFolder);
   let [replayed, backups] = [0, 0];
 
   for (let kill = 0; kill < given.kills; kill += 1) {
@@ -79,7 +81,9 @@ export async function torture(
     stop.abort();
     await Promise.all(clients);
     failures.push(
-      ...lookAtDisk(dataFolder, [...acknowledged.values()]).map((each) => `kill ${kill}: ${each}`),
+      ...[...lookAtDisk(dataFolder, [...acknowledged.values()]), ...foreign.look()].map(
+        (each) => `kill ${kill}: ${each}`,
+      ),
     );
     if (kill % 10 === 9 || kill === given.kills - 1) {
       replayed += await replay(dataFolder, [...underway.values()], acknowledged, failures);
@@ -88,7 +92,8 @@ export async function torture(
       given.say?.(`${kill + 1} kills, ${acknowledged.size} writes acknowledged, ${failures.length} failures`);
     if (failures.length > 20) break;
   }
-  failures.push(...(await restoreAtTheEnd(dataFolder)));
+  failures.push(...(await restoreAtTheEnd(dataFolder)), ...foreign.look());
+  rmSync(foreign.folder, { recursive: true, force: true });
   return { kills: given.kills, acknowledged: acknowledged.size, replayed, backups, failures };
 }
 

@@ -25,6 +25,12 @@ export const SAME_BEYOND = 0.75;
 /** So many cases are asked for each cause that is named. */
 const CASES_PER_CAUSE = 4;
 const PERMUTATIONS = 999;
+/**
+ * Over many cases, what permutations reach is normal (the combinatorial central limit theorem, Hoeffding 1951, from
+ * memory), and beyond six of its deviations lie two of a billion: none of 999 comes there.
+ */
+const MANY_CASES = 200;
+const FAR_BEYOND = 6;
 const SEED = 20_26;
 
 /**
@@ -51,7 +57,7 @@ export function forwardSelection(effect: readonly number[], candidates: readonly
     const units = open.map((each) => unit(each.rest));
     const strengths = units.map((each) => Math.abs(dot(each, rest)));
     const strongest = strengths.indexOf(Math.max(...strengths));
-    if (chanceOf(strengths[strongest]!, rest, units, random) > FALSE_ALARM) break;
+    if (!isBeyondChance(strengths[strongest]!, rest, units, random)) break;
     const found = open[strongest]!;
     const isAlike = (each: (typeof open)[number]) =>
       Math.abs(correlation(each.values, found.values)) > SAME_BEYOND;
@@ -66,23 +72,28 @@ export function forwardSelection(effect: readonly number[], candidates: readonly
   return chosen.length === 0 ? [] : fitted(effect, chosen);
 }
 
-/** Share of permutations of the effect that reach as much with any candidate. */
-function chanceOf(
+/** Whether few enough permutations of the effect reach as much with any candidate; no more are tried than decide it. */
+function isBeyondChance(
   strength: number,
   rest: readonly number[],
   units: readonly (readonly number[])[],
   random: () => number,
-): number {
-  const shuffled = [...rest];
+): boolean {
+  const cases = rest.length;
+  if (cases >= MANY_CASES && strength * Math.sqrt(cases - 1) > FAR_BEYOND * lengthOf(rest)) return true;
+  const most = FALSE_ALARM * (PERMUTATIONS + 1);
+  const shuffled = Float64Array.from(rest);
+  const axes = units.map((each) => Float64Array.from(each));
   let asStrong = 1;
   for (let round = 0; round < PERMUTATIONS; round += 1) {
     for (let at = shuffled.length - 1; at > 0; at -= 1) {
       const other = Math.floor(random() * (at + 1));
       [shuffled[at], shuffled[other]] = [shuffled[other]!, shuffled[at]!];
     }
-    if (units.some((each) => Math.abs(dot(each, shuffled)) >= strength)) asStrong += 1;
+    if (axes.some((each) => Math.abs(dot(each, shuffled)) >= strength)) asStrong += 1;
+    if (asStrong > most) return false;
   }
-  return asStrong / (PERMUTATIONS + 1);
+  return true;
 }
 
 function fitted(effect: readonly number[], chosen: readonly (readonly Candidate[])[]): Chosen[] {
@@ -102,7 +113,7 @@ function centered(values: readonly number[]): number[] {
   return values.map((value) => value - mean);
 }
 
-const dot = (a: readonly number[], b: readonly number[]): number => {
+const dot = (a: ArrayLike<number>, b: ArrayLike<number>): number => {
   let sum = 0;
   for (let at = 0; at < a.length; at += 1) sum += a[at]! * b[at]!;
   return sum;
