@@ -1,5 +1,5 @@
 import type { PieceListQuery } from '@icy-ribbon/contract';
-import { sql } from 'kysely';
+import { sql, type RawBuilder } from 'kysely';
 import type { Db } from '../db/open.ts';
 import { factsOfAny } from './evaluate.ts';
 import { FACTS_CODE } from './facts.ts';
@@ -18,9 +18,7 @@ export interface PiecePageText {
  * yet is worked out for the page, and kept by whoever may write.
  */
 export async function listPieces(db: Db, query: PieceListQuery): Promise<PiecePageText> {
-  const { total } = await filtered(db, query)
-    .select(({ fn }) => fn.countAll<number>().as('total'))
-    .executeTakeFirstOrThrow();
+  const total = await countMatching(db, query);
   // Sorting first and fetching afterwards: what is worked out is long, and need not be carried through the sort.
   const rows = await sorted(db, query)
     .limit(query.pageSize)
@@ -36,11 +34,7 @@ export async function matchingIds(db: Db, query: PieceListQuery): Promise<string
 }
 
 const sorted = (db: Db, query: PieceListQuery) =>
-  filtered(db, query)
-    .select('piece.id')
-    .orderBy(ORDER[query.sort])
-    .orderBy('piece.createdAt', 'desc')
-    .orderBy('piece.id');
+  filtered(db, query).select('piece.id').orderBy(ORDER[query.sort]).orderBy('piece.id');
 
 /** Pieces in short by their ids, in that order. */
 export async function summaryTexts(db: Db, ids: readonly string[]): Promise<string[]> {
@@ -60,43 +54,58 @@ export async function summaryTexts(db: Db, ids: readonly string[]): Promise<stri
   return ids.flatMap((id) => texts.get(id) ?? []);
 }
 
-/** SQL: pieces with their judgement and numbers, WHERE each filter that is set. */
+type Condition = RawBuilder<boolean>;
+
+/** SQL: WHERE each filter that is set. Those of the piece itself need nothing joined to it. */
+function conditionsOf(query: PieceListQuery): { own: Condition[]; joined: Condition[] } {
+  const { technique, tool, materialId, stage, ratingFrom, from, to, originId, having } = query;
+  const words = searchWords(query.q);
+  const set = (conditions: readonly (Condition | false | undefined | '')[]) =>
+    conditions.filter((each): each is Condition => Boolean(each));
+  return {
+    own: set([
+      sql`piece.deletedAt IS NULL`,
+      technique && sql`piece.technique = ${technique}`,
+      materialId &&
+        sql`piece.id IN (SELECT mix.pieceId FROM mix JOIN mixIngredient ON mixIngredient.mixId = mix.id
+          WHERE mixIngredient.materialId = ${materialId} AND mix.deletedAt IS NULL)`,
+      originId && sql`json_extract(piece.origin, '$.pieceId') = ${originId}`,
+      words && sql`piece.rowid IN (SELECT rowid FROM pieceWords WHERE pieceWords MATCH ${words})`,
+    ]),
+    joined: set([
+      tool && sql`EXISTS (SELECT 1 FROM json_each(pourFacts.tools) WHERE value = ${tool})`,
+      stage && sql`pourFacts.stage = ${stage}`,
+      ratingFrom ? sql`judgement.rating >= ${ratingFrom}` : false,
+      from && sql`pourFacts.pouredAt >= ${from}`,
+      to && sql`pourFacts.pouredAt < ${`${to}T24`}`,
+      query.standIns === 'without' && sql`pourFacts.standIn IS NOT 1`,
+      having && sql`(${HAVING[having]} OR pourFacts.code IS NOT ${FACTS_CODE})`,
+    ]),
+  };
+}
+
+/** Pieces with their judgement and numbers, those that match. */
 function filtered(db: Db, query: PieceListQuery) {
-  let matching = db
+  const { own, joined } = conditionsOf(query);
+  return db
     .selectFrom('piece')
     .leftJoin('judgement', 'judgement.pieceId', 'piece.id')
     .leftJoin('pourFacts', 'pourFacts.pieceId', 'piece.id')
-    .where('piece.deletedAt', 'is', null);
-  const { technique, tool, materialId, stage, ratingFrom, from, to } = query;
-  if (technique) matching = matching.where('piece.technique', '=', technique);
-  if (tool) {
-    matching = matching.where(
-      sql<boolean>`EXISTS (SELECT 1 FROM json_each(pourFacts.tools) WHERE value = ${tool})`,
-    );
-  }
-  if (materialId) {
-    matching = matching.where(
-      sql<boolean>`piece.id IN (SELECT mix.pieceId FROM mix JOIN mixIngredient ON mixIngredient.mixId = mix.id
-        WHERE mixIngredient.materialId = ${materialId} AND mix.deletedAt IS NULL)`,
-    );
-  }
-  if (stage) matching = matching.where('pourFacts.stage', '=', stage);
-  if (ratingFrom) matching = matching.where('judgement.rating', '>=', ratingFrom);
-  if (from) matching = matching.where('pourFacts.pouredAt', '>=', from);
-  if (query.standIns === 'without') matching = matching.where(sql<boolean>`pourFacts.standIn IS NOT 1`);
-  if (to) matching = matching.where('pourFacts.pouredAt', '<', `${to}T24`);
-  if (query.originId) {
-    matching = matching.where(sql<boolean>`json_extract(piece.origin, '$.pieceId') = ${query.originId}`);
-  }
-  if (query.having)
-    matching = matching.where(sql<boolean>`(${HAVING[query.having]} OR pourFacts.code IS NOT ${FACTS_CODE})`);
-  const words = searchWords(query.q);
-  if (words) {
-    matching = matching.where(
-      sql<boolean>`piece.rowid IN (SELECT rowid FROM pieceWords WHERE pieceWords MATCH ${words})`,
-    );
-  }
-  return matching;
+    .where(({ and }) => and([...own, ...joined]));
+}
+
+async function countMatching(db: Db, query: PieceListQuery): Promise<number> {
+  const { own, joined } = conditionsOf(query);
+  // What is joined is looked up for every piece, even where nothing asks for it.
+  const { total } = await (
+    joined.length > 0
+      ? filtered(db, query).select(({ fn }) => fn.countAll<number>().as('total'))
+      : db
+          .selectFrom('piece')
+          .where(({ and }) => and(own))
+          .select(({ fn }) => fn.countAll<number>().as('total'))
+  ).executeTakeFirstOrThrow();
+  return total;
 }
 
 /** Every word that was typed must begin a word of the piece; signs that mean something to FTS5 are quoted away. */
@@ -113,14 +122,15 @@ const HAVING = {
   open: sql`json_extract(pourFacts.summary, '$.phase') <> 'judged'`,
 };
 
+const NEWEST = sql`piece.createdAt DESC`;
 const ORDER = {
-  newest: sql`piece.createdAt DESC`,
-  finished: sql`judgement.pieceId IS NULL, pourFacts.pouredAt IS NULL, piece.createdAt DESC`,
+  newest: NEWEST,
+  finished: sql`judgement.pieceId IS NULL, pourFacts.pouredAt IS NULL, ${NEWEST}`,
   oldest: sql`piece.createdAt ASC`,
-  name: sql`piece.name COLLATE NOCASE ASC`,
-  rating: sql`judgement.rating DESC NULLS LAST`,
-  cells: sql`judgement.cells DESC NULLS LAST`,
-  lacing: sql`judgement.lacing DESC NULLS LAST`,
-  petals: sql`judgement.petals DESC NULLS LAST`,
-  mud: sql`judgement.mud ASC NULLS LAST`,
+  name: sql`piece.name COLLATE NOCASE ASC, ${NEWEST}`,
+  rating: sql`judgement.rating DESC NULLS LAST, ${NEWEST}`,
+  cells: sql`judgement.cells DESC NULLS LAST, ${NEWEST}`,
+  lacing: sql`judgement.lacing DESC NULLS LAST, ${NEWEST}`,
+  petals: sql`judgement.petals DESC NULLS LAST, ${NEWEST}`,
+  mud: sql`judgement.mud ASC NULLS LAST, ${NEWEST}`,
 };
