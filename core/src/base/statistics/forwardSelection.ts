@@ -119,7 +119,10 @@ const dot = (a: ArrayLike<number>, b: ArrayLike<number>): number => {
   return sum;
 };
 const lengthOf = (values: readonly number[]): number => Math.sqrt(dot(values, values));
-const unit = (values: readonly number[]): number[] => values.map((value) => value / lengthOf(values));
+function unit(values: readonly number[]): number[] {
+  const length = lengthOf(values);
+  return values.map((value) => value / length);
+}
 
 /** What is left of some numbers beside a direction of length 1. */
 function without(values: readonly number[], axis: readonly number[]): number[] {
