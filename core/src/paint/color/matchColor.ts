@@ -47,10 +47,10 @@ export function matchColor(targetHex: string, paints: readonly MatchPaint[], cou
   const found: Candidate[] = [...singles];
   for (let size = 2; size <= MOST_PAINTS; size += 1) {
     const grown = beam.flatMap((candidate) => grow(candidate, colors.length).map(rate));
-    beam = closest(distinct(grown), KEPT_PER_ROUND);
+    beam = closest(grown, KEPT_PER_ROUND);
     found.push(...beam);
   }
-  return closest(distinct(found), 4 * count + 20)
+  return closest(found, 4 * count + 20)
     .map((candidate): ColorMatch => {
       const hex = mix(...candidate.parts.map((part) => [colors[part.index]!, part.amount] as const))
         .toString()
@@ -69,16 +69,17 @@ export function matchColor(targetHex: string, paints: readonly MatchPaint[], cou
 const LOOKS_ALIKE = [1, 2.5, 6];
 const nearness = ({ de2000 }: ColorMatch): number => LOOKS_ALIKE.filter((most) => de2000 >= most).length;
 
-/** One candidate of each set of parts: the order in which paints were added does not matter. */
-function distinct(candidates: readonly Candidate[]): Candidate[] {
+/** The nearest, one of each set of parts: the order in which paints were added does not matter. */
+function closest(candidates: readonly Candidate[], count: number): Candidate[] {
   const byParts = new Map<string, Candidate>();
-  for (const candidate of candidates) {
+  for (const candidate of [...candidates].sort((a, b) => a.distance - b.distance)) {
     const most = Math.max(...candidate.parts.map((part) => part.amount));
     const parts = candidate.parts
       .map((part) => ({ ...part, amount: part.amount / most }))
       .sort((a, b) => b.amount - a.amount || a.index - b.index);
     const key = parts.map((part) => `${part.index}x${part.amount}`).join(' ');
     if (!byParts.has(key)) byParts.set(key, { ...candidate, parts });
+    if (byParts.size === count) break;
   }
   return [...byParts.values()];
 }
@@ -102,6 +103,3 @@ function grow(candidate: Candidate, paintCount: number): Candidate['parts'][] {
   }
   return grown;
 }
-
-const closest = (candidates: readonly Candidate[], count: number): Candidate[] =>
-  [...candidates].sort((a, b) => a.distance - b.distance).slice(0, count);
