@@ -29,7 +29,7 @@ import { listRecipes } from '../recipe/recipe.queries.ts';
 import { listViews } from '../result/views.queries.ts';
 import { allSupports } from '../support/support.queries.ts';
 
-const BATCH = 50;
+const BATCH = 20;
 
 export interface CollectedStudio {
   /** Every photo's hash, once. */

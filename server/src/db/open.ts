@@ -54,11 +54,15 @@ export function openWriter(dataFolder: string): Db {
   return kyselyOf(file);
 }
 
-/** A connection that only reads. */
-export function openReader(dataFolder: string): Db {
+/**
+ * A connection that only reads.
+ *
+ * @param cacheMb how much of the database it may hold
+ */
+export function openReader(dataFolder: string, cacheMb: number): Db {
   const file = new SqliteFile(folderOf(dataFolder).database, { readonly: true, fileMustExist: true });
   file.pragma('busy_timeout = 5000');
-  file.pragma('cache_size = -32000');
+  file.pragma(`cache_size = ${-1000 * cacheMb}`);
   return new Kysely<Database>({ dialect: new SqliteDialect({ database: keepingStatements(file) }) });
 }
 

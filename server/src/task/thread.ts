@@ -5,11 +5,14 @@ import { openReader, openWriter, type Db } from '../db/open.ts';
 import { photoFiles } from '../photo/files.ts';
 import { filmFrom } from '../standin/camera/filmFrom.ts';
 import { Cancelled, type Bench } from './bench.ts';
+import type { TaskKind } from './kinds.ts';
 import { asError, asPlain } from './plainError.ts';
 import { TASKS, type Task } from './tasks.ts';
 import { BEFORE_WRITING, type Answer, type Order, type Prepared } from './threads.ts';
 
-const { dataFolder } = workerData as { dataFolder: string };
+const { dataFolder, kind } = workerData as { dataFolder: string; kind: TaskKind };
+/** Pages are asked for again and again; what takes long reads everything once. */
+const CACHE_MB: Readonly<Record<TaskKind, number>> = { read: 32, long: 4 };
 const files = photoFiles(dataFolder);
 const makeFilm = filmFrom(fileURLToPath(import.meta.resolve('@icy-ribbon/core/film.wasm')));
 let reader: Db | undefined;
@@ -25,7 +28,7 @@ async function withWriter<Result>(work: (db: Db) => Promise<Result>): Promise<Re
 
 /** One task on this thread. */
 export default async function runOrder({ name, input, port, calledOff }: Order): Promise<Answer> {
-  reader ??= openReader(dataFolder);
+  reader ??= openReader(dataFolder, CACHE_MB[kind]);
   const bench: Bench = {
     db: reader,
     files,

@@ -58,12 +58,12 @@ const LONG_AT_ONCE = 2;
  */
 export function threadedTasks(dataFolder: string): Tasks {
   const filename = new URL('./thread.js', import.meta.url).href;
-  const pool = (threads: number) =>
+  const pool = (kind: TaskKind) =>
     new Piscina({
       filename,
-      workerData: { dataFolder },
+      workerData: { dataFolder, kind },
       minThreads: 1,
-      maxThreads: threads,
+      maxThreads: kind === 'read' ? Math.max(1, availableParallelism() - 1) : LONG_AT_ONCE,
       idleTimeout: 30_000,
       niceIncrement: NICER,
       // Without it, a task that found all threads busy goes to the end of the queue again and again.
@@ -72,8 +72,7 @@ export function threadedTasks(dataFolder: string): Tasks {
   /** Started when they are first needed, so that the server answers before they are there. */
   const pools = new Map<TaskKind, Piscina>();
   const poolOf = (kind: TaskKind): Piscina => {
-    const found =
-      pools.get(kind) ?? pool(kind === 'read' ? Math.max(1, availableParallelism() - 1) : LONG_AT_ONCE);
+    const found = pools.get(kind) ?? pool(kind);
     pools.set(kind, found);
     return found;
   };
