@@ -28,7 +28,12 @@ export function csvRoutes(router: Router, tasks: Tasks): void {
       const ids = await tasks.run('pieceIds', query);
       response.setHeader('Content-Disposition', `attachment; filename="${name}"`);
       response.type(`${endpoint.gives}; charset=utf-8`);
-      await pipeline(Readable.from(parts(tasks, table, ids)), response);
+      try {
+        await pipeline(Readable.from(parts(tasks, table, ids)), response);
+      } catch (error) {
+        // Whoever downloaded has gone: there is nobody to tell.
+        if ((error as NodeJS.ErrnoException).code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error;
+      }
     });
   }
 }

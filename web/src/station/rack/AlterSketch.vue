@@ -69,7 +69,7 @@ async function end(): Promise<void> {
   // What is drawn before the paints have been read waits for them.
   await shelved;
   if (brush.value) sketch.add(drawn.kind, drawn.points, inHand(brush.value), drawn.how);
-  else say('There is no paint on the shelf to draw with: put one there first.');
+  else say("There's no paint on the shelf yet. Add one, then draw again.");
 }
 const inHand = ({ materialId, name, colorHex }: Brush): Brush => ({ materialId, name, colorHex });
 const how = () => ({ widthMm: widthMm.value ?? 20, onlyOn: onlyOn.value === '' ? null : onlyOn.value });
