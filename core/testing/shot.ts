@@ -1,6 +1,6 @@
 import { gaussian, type Random } from '../src/base/random/index.ts';
 import { inverseOf, project, rectangleTo } from '../src/picture/homography.ts';
-import { byteOf } from '../src/picture/oklab.ts';
+import { byteOf } from '../src/paint/color/oklab.ts';
 import type { Corners, PhotoPixels } from '../src/picture/photo.ts';
 
 /** A highlight on a face, mm. */

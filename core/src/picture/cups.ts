@@ -1,5 +1,5 @@
 import type { CupRole } from '../paint/stage/index.ts';
-import { hexDistance } from './oklab.ts';
+import { hexDistance } from '../paint/color/oklab.ts';
 
 /** A color to look for, and the cup it came from. */
 export interface CupColor {

@@ -1,4 +1,4 @@
-import { oklabInto } from './oklab.ts';
+import { oklabInto } from '../paint/color/oklab.ts';
 import type { Ground } from './label.ts';
 import type { Face } from './rectify.ts';
 import { nearestSeed, type Nearest, type Seeds } from './seeds.ts';

@@ -11,7 +11,7 @@ export {
   type MeasuredPicture,
   type MeasureStep,
 } from './measure.ts';
-export { byteOf, hexOf, linearRgb } from './oklab.ts';
+export { byteOf, hexOf, linearRgb } from '../paint/color/oklab.ts';
 export {
   moveCorners,
   type Corners,

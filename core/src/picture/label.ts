@@ -1,4 +1,4 @@
-import { oklabInto } from './oklab.ts';
+import { oklabInto } from '../paint/color/oklab.ts';
 import type { Face } from './rectify.ts';
 import { fromRgb, nearestSeed, type Nearest, type Seeds } from './seeds.ts';
 

@@ -1,6 +1,6 @@
 import { seededRandom } from '../base/random/index.ts';
 import { findLight, flatten, gainAt } from './light.ts';
-import { linearRgb } from './oklab.ts';
+import { linearRgb } from '../paint/color/oklab.ts';
 import type { Face } from './rectify.ts';
 import { seedsOf } from './seeds.ts';
 

@@ -1,5 +1,5 @@
 import { Matrix, solve } from 'ml-matrix';
-import { oklabInto } from './oklab.ts';
+import { oklabInto } from '../paint/color/oklab.ts';
 import type { Face } from './rectify.ts';
 import { nearestSeed, type Nearest, type Seeds } from './seeds.ts';
 

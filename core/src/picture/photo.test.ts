@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { componentsOf } from './components.ts';
 import { paletteOfCups } from './cups.ts';
 import { inverseOf, project, rectangleTo } from './homography.ts';
-import { hexOf, linearRgb, oklabInto } from './oklab.ts';
+import { hexOf, linearRgb, oklabInto } from '../paint/color/oklab.ts';
 import { grown, opened, squaredDistances } from './raster.ts';
 import { maskOfRuns } from './report.ts';
 import { skeletonLength } from './skeleton.ts';

@@ -1,5 +1,5 @@
 import { componentsOf } from './components.ts';
-import { linearOf, oklabInto } from './oklab.ts';
+import { linearOf, oklabInto } from '../paint/color/oklab.ts';
 import type { PhotoPixels } from './photo.ts';
 import { opened } from './raster.ts';
 

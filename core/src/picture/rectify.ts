@@ -1,6 +1,6 @@
 import { InputError } from '../base/error/index.ts';
 import { project, quadArea, rectangleTo, type Homography } from './homography.ts';
-import { LINEAR_OF_BYTE } from './oklab.ts';
+import { LINEAR_OF_BYTE } from '../paint/color/oklab.ts';
 import type { MeasureInput, PatchMm, PhotoPixels } from './photo.ts';
 
 /** The face of the support seen straight from above, in linear light. */

@@ -1,5 +1,5 @@
 import { InputError } from '../base/error/index.ts';
-import { hexOf, linearRgb, oklabInto } from './oklab.ts';
+import { hexOf, linearRgb, oklabInto } from '../paint/color/oklab.ts';
 import type { MeasureInput, PaletteColor } from './photo.ts';
 
 /** The colors that are looked for, as linear RGB and OKLab, three numbers each. */

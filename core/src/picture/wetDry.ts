@@ -2,7 +2,7 @@ import { labDifference } from '../paint/color/index.ts';
 import { leastSquares } from '../base/statistics/index.ts';
 import type { Cell } from './cells.ts';
 import type { Measured } from './measure.ts';
-import { linearRgb } from './oklab.ts';
+import { linearRgb } from '../paint/color/oklab.ts';
 import { quantile } from './quantile.ts';
 
 export interface WetDry {

@@ -1,5 +1,6 @@
 import { converter } from 'culori';
 import fc from 'fast-check';
+import { mix } from 'spectral.js';
 import {
   applyShift,
   colorDifference,
@@ -12,6 +13,8 @@ import {
   shiftWords,
   writePalette,
 } from './index.ts';
+import { curveOf, mixInto } from './curves.ts';
+import { tinting } from './mixColor.ts';
 
 const lch = converter('oklch');
 const hexes = fc.integer({ min: 0, max: 0xffffff }).map((value) => `#${value.toString(16).padStart(6, '0')}`);
@@ -56,6 +59,32 @@ describe('mixing by Kubelka-Munk', () => {
     expect(far(3)).toBeLessThan(far(1));
     expect(far(0.5)).toBeGreaterThan(far(1));
     expect(far(null)).toBe(far(1));
+  });
+
+  it('many mixes at a time come out as the library mixes them', () => {
+    const parts = fc.array(
+      fc.record({
+        hex: hexes,
+        amount: fc.double({ min: 0.1, max: 1, noNaN: true }),
+        strength: fc.double({ min: 0.3, max: 3, noNaN: true }),
+      }),
+      { minLength: 1, maxLength: 4 },
+    );
+    const lab = new Float32Array(3);
+    fc.assert(
+      fc.property(parts, (given) => {
+        const colors = given.map((part) => ({
+          color: tinting(part.hex, part.strength),
+          amount: part.amount,
+        }));
+        mixInto(
+          colors.map(({ color, amount }) => ({ curve: curveOf(color), amount })),
+          lab,
+        );
+        const whole = mix(...colors.map(({ color, amount }) => [color, amount] as const)).OKLab;
+        whole.forEach((value, axis) => expect(lab[axis]).toBeCloseTo(value, 3));
+      }),
+    );
   });
 
   it('more black is darker', () => {

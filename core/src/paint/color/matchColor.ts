@@ -1,4 +1,5 @@
 import { Color, mix } from 'spectral.js';
+import { curveOf, mixInto } from './curves.ts';
 import { colorDifference } from './difference.ts';
 import { tinting } from './mixColor.ts';
 
@@ -37,10 +38,15 @@ interface Candidate {
  */
 export function matchColor(targetHex: string, paints: readonly MatchPaint[], count = 5): ColorMatch[] {
   const colors = paints.map((paint) => tinting(paint.hex, paint.strength));
-  const target = new Color(targetHex).OKLab;
+  const curves = colors.map(curveOf);
+  const [l, a, b] = new Color(targetHex).OKLab;
+  const lab = new Float32Array(3);
   const rate = (parts: Candidate['parts']): Candidate => {
-    const mixed = mix(...parts.map((part) => [colors[part.index]!, part.amount] as const)).OKLab;
-    return { parts, distance: Math.hypot(...mixed.map((value, axis) => value - target[axis]!)) };
+    mixInto(
+      parts.map(({ index, amount }) => ({ curve: curves[index]!, amount })),
+      lab,
+    );
+    return { parts, distance: Math.hypot(lab[0]! - l, lab[1]! - a, lab[2]! - b) };
   };
   const singles = colors.map((_, index) => rate([{ index, amount: 1 }]));
   let beam: readonly Candidate[] = singles;

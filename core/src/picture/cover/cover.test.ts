@@ -1,6 +1,6 @@
 import { shot, type Shot } from '../../../testing/index.ts';
 import { seededRandom, type Random } from '../../base/random/index.ts';
-import { linearRgb } from '../oklab.ts';
+import { linearRgb } from '../../paint/color/oklab.ts';
 import { coverOf, type Cover } from './index.ts';
 
 const FACE = { widthMm: 120, heightMm: 90 };

@@ -1,7 +1,7 @@
 import { InputError } from '../../base/error/index.ts';
 import { coatOf, laidFace, type LaidFace } from '../coat/index.ts';
 import { componentsOf } from '../components.ts';
-import { hexDistance, linearRgb } from '../oklab.ts';
+import { hexDistance, linearRgb } from '../../paint/color/oklab.ts';
 import type { MeasureInput, PhotoPixels } from '../photo.ts';
 import { opened } from '../raster.ts';
 import { rectify } from '../rectify.ts';

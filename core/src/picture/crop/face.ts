@@ -1,6 +1,6 @@
 import { InputError } from '../../base/error/index.ts';
 import { rectangleTo } from '../homography.ts';
-import { LINEAR_OF_BYTE, oklabInto } from '../oklab.ts';
+import { LINEAR_OF_BYTE, oklabInto } from '../../paint/color/oklab.ts';
 import type { Corners, MeasureInput, PhotoPixels } from '../photo.ts';
 import { nearestSeed, seedsOf, type Nearest } from '../seeds.ts';
 

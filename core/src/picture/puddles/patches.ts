@@ -1,6 +1,6 @@
 import { COAT_LIGHT, type LaidFace } from '../coat/index.ts';
 import { componentsOf } from '../components.ts';
-import { oklabInto } from '../oklab.ts';
+import { oklabInto } from '../../paint/color/oklab.ts';
 import { median } from '../quantile.ts';
 import { opened, squaredDistances } from '../raster.ts';
 

@@ -1,4 +1,4 @@
-import { oklabInto } from '../oklab.ts';
+import { oklabInto } from '../../paint/color/oklab.ts';
 import { median } from '../quantile.ts';
 import { COAT_LIGHT, type LaidFace } from '../coat/index.ts';
 

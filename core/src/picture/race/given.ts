@@ -1,4 +1,4 @@
-import { linearRgb } from '../oklab.ts';
+import { linearRgb } from '../../paint/color/oklab.ts';
 import { COAT_LIGHT } from '../coat/index.ts';
 import { labOf, type Dot } from './dots.ts';
 

@@ -1,6 +1,6 @@
 import { sampleStandardDeviation } from 'simple-statistics';
 import { InputError } from '../../base/error/index.ts';
-import { LINEAR_OF_BYTE } from '../oklab.ts';
+import { LINEAR_OF_BYTE } from '../../paint/color/oklab.ts';
 import type { PhotoPixels, Point } from '../photo.ts';
 import { median } from '../quantile.ts';
 

@@ -1,6 +1,6 @@
 import { gaussian, seededRandom, type Random } from '../../base/random/index.ts';
 import { colorDifference } from '../../paint/color/index.ts';
-import { byteOf, hexOf, linearRgb } from '../oklab.ts';
+import { byteOf, hexOf, linearRgb } from '../../paint/color/oklab.ts';
 import type { PhotoPixels, Point } from '../photo.ts';
 import { swatchColor } from './index.ts';
 

@@ -1,6 +1,6 @@
 import { InputError } from '../../base/error/index.ts';
 import { colorDifference } from '../../paint/color/index.ts';
-import { hexOf } from '../oklab.ts';
+import { hexOf } from '../../paint/color/oklab.ts';
 import type { PhotoPixels, Point } from '../photo.ts';
 import { patchAt, type Patch } from './patch.ts';
 

@@ -2,9 +2,9 @@
  * OKLab, fast, for whole pictures. Constants: B. Ottosson, "A perceptual color space for image processing",
  * 2020 (from memory; the tests compare them with a reference library).
  */
-import { linearRgb } from '../paint/color/linear.ts';
+import { linearRgb } from './linear.ts';
 
-export { byteOf, hexOf, LINEAR_OF_BYTE, linearOf, linearRgb } from '../paint/color/linear.ts';
+export { byteOf, hexOf, LINEAR_OF_BYTE, linearOf, linearRgb } from './linear.ts';
 
 const ROOT_STEPS = 8192;
 const ROOT_TOP = 2;
