@@ -1,5 +1,5 @@
 import { spunMm } from '../../flow/film/index.ts';
-import { distanceMm, type Place } from '../plan/index.ts';
+import type { Place } from '../plan/index.ts';
 import { paintedArea, type SupportSize } from '../support/index.ts';
 import { laidColors, petals, swiped, type CoverageInput, type Petal } from './reach.ts';
 
@@ -36,11 +36,11 @@ export function coverage(support: SupportSize, input: CoverageInput): Coverage |
   const volumeMl = laid.reduce((sum, each) => sum + each.volumeMl, 0);
   if (volumeMl <= 0) return null;
   const blown = petals(input, laid);
-  const carded = swiped(input.plan, support);
+  const flung = [...blown, ...swiped(input.plan, support)];
   const faceMm2 = 100 * paintedArea(support).faceCm2;
   const isCovered = (at: Place) =>
-    laid.some(({ places, halfWidthMm }) => places.some((place) => distanceMm(place, at) <= halfWidthMm)) ||
-    [...blown, ...carded].some((petal) => inPetal(petal, at));
+    laid.some(({ places, halfWidthMm }) => places.some((place) => isWithin(place, at, halfWidthMm))) ||
+    flung.some((petal) => inPetal(petal, at));
   const before = shareOf(support, isCovered);
   const depthMm = (1000 * volumeMl) / Math.max(1, before * faceMm2);
   const wider = depthMm / spunFrom(input, depthMm);
@@ -78,14 +78,18 @@ function spunFrom({ plan, paints }: CoverageInput, thicknessMm: number): number 
   });
 }
 
+/** Squares are counted by the thousand: without a root. */
+const isWithin = (one: Place, other: Place, mm: number): boolean =>
+  (one.x - other.x) ** 2 + (one.y - other.y) ** 2 <= mm * mm;
+
 /** A petal is as wide as its puddle at the foot and half as wide at the tip. */
 function inPetal({ from, tip, halfWidthMm }: Petal, at: Place): boolean {
-  const length = distanceMm(from, tip);
-  if (length === 0) return distanceMm(from, at) <= halfWidthMm;
-  const along = ((at.x - from.x) * (tip.x - from.x) + (at.y - from.y) * (tip.y - from.y)) / length ** 2;
+  const [dx, dy] = [tip.x - from.x, tip.y - from.y];
+  const squared = dx * dx + dy * dy;
+  const along = squared === 0 ? 0 : ((at.x - from.x) * dx + (at.y - from.y) * dy) / squared;
   const part = Math.min(1, Math.max(0, along));
-  const nearest = { x: from.x + (tip.x - from.x) * part, y: from.y + (tip.y - from.y) * part };
-  return distanceMm(nearest, at) <= halfWidthMm * (1 - part / 2);
+  const nearest = { x: from.x + dx * part, y: from.y + dy * part };
+  return isWithin(nearest, at, halfWidthMm * (1 - part / 2));
 }
 
 function shareOf({ shape, widthMm, heightMm }: SupportSize, isCovered: (at: Place) => boolean): number {
