@@ -110,7 +110,9 @@ for (const [drill, label] of [
   ['bloom', 'Blow out a bloom'],
   ['six', 'Six even flowers'],
 ] as const) {
-  test(`"${label}" is blown by keys to its picture`, async ({ page }) => {
+  // One of each kind in the short ring: a flower, and six.
+  const tag = drill === 'bloom' || drill === 'six' ? [] : '@proof';
+  test(`"${label}" is blown by keys to its picture`, { tag }, async ({ page }) => {
     await page.goto('/practice');
     await page.getByRole('link', { name: label }).click();
     await expect(page.getByText('Like this')).toBeVisible({ timeout: 120_000 });

@@ -4,6 +4,7 @@ import { pieceNamed, send } from './support/pieces.ts';
 import { pourBySheet } from './support/runSheet.ts';
 import { weighIn } from './support/weighIn.ts';
 import { stationPaths } from './support/stations.ts';
+import { brokenOffAt200 } from './support/text.ts';
 import { expect, test } from './support/studio.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
@@ -110,6 +111,7 @@ test.describe('on the demo as it is', () => {
       for (const stop of await stops.all())
         expect((await stop.boundingBox())!.height).toBeGreaterThanOrEqual(48);
       expect(await violationsOf(page), path).toEqual([]);
+      await brokenOffAt200(page, path, [[390, 844]]);
     }
   });
 

@@ -1,80 +1,10 @@
 import type { Page } from '@playwright/test';
-import { violationsOf } from './support/axe.ts';
 import { openStart } from './support/steps.ts';
 import { expect, test, watchErrors } from './support/studio.ts';
+import { pieceNamed } from './support/pieces.ts';
+import { VIEWS } from './support/views.ts';
 
 test.use({ demo: true });
-
-const pieceNamed = async (address: string, name: string): Promise<string> => {
-  const answer = await fetch(`${address}/api/pieces?pageSize=100`);
-  const { items } = (await answer.json()) as { items: { id: string; name: string }[] };
-  return items.find((piece) => piece.name === name)!.id;
-};
-
-/** The address of every view, on the demo. */
-const VIEWS: Readonly<Record<string, (address: string) => Promise<string>>> = {
-  today: async () => '/today',
-  shelf: async () => '/shelf',
-  mix: async (address) => `/mix/${await pieceNamed(address, 'Ember seam')}`,
-  thickness: async (address) => `/thickness/${await pieceNamed(address, 'Lichen drift')}`,
-  'one cup': async (address) => {
-    const id = await pieceNamed(address, 'Lichen drift');
-    const piece = (await (await fetch(`${address}/api/pieces/${id}`)).json()) as { mixes: { id: string }[] };
-    return `/thickness/${id}/cup/${piece.mixes[1]!.id}`;
-  },
-  race: async (address) => `/thickness/${await pieceNamed(address, 'Lichen drift')}/race`,
-  calibrate: async () => '/calibrate',
-  computation: async () => '/computation',
-  safekeeping: async () => '/safekeeping',
-  cups: async () => '/cups',
-  plan: async (address) => `/plan/${await pieceNamed(address, 'Door panel')}`,
-  'run sheet': async (address) => `/plan/${await pieceNamed(address, 'Door panel')}/sheet`,
-  pour: async (address) => `/pour/${await pieceNamed(address, 'Lichen drift')}`,
-  results: async () => '/results',
-  rack: async () => '/rack',
-  calendar: async () => '/rack?view=calendar',
-  'show list': async () => '/rack?view=show',
-  'drying piece': async (address) => `/rack/${await pieceNamed(address, 'Tile, third row')}`,
-  decision: async (address) => `/rack/${await pieceNamed(address, 'Quiet brass')}?view=decide`,
-  lines: async (address) => `/rack/${await pieceNamed(address, 'Quiet brass')}?view=lines`,
-  'top coat': async (address) => `/rack/${await pieceNamed(address, 'Quiet brass')}?view=finish`,
-  'show and sell': async (address) => `/rack/${await pieceNamed(address, 'Slate fan')}?view=sell`,
-  crop: async (address) => `/rack/${await pieceNamed(address, 'Small bloom 8')}/crop`,
-  sketch: async (address) => `/rack/${await pieceNamed(address, 'Tide table 4')}/sketch`,
-  record: async (address) => `/rack/${await pieceNamed(address, 'Small bloom 12')}/record`,
-  labels: async (address) => `/labels?pieces=${await pieceNamed(address, 'Slate fan')}`,
-  'contact sheet': async () => '/show?name=Lichen%20and%20Brass',
-  practice: async () => '/practice',
-  drill: async () => '/practice/drill/mound',
-  rehearsal: async (address) => `/practice/piece/${await pieceNamed(address, 'Door panel')}`,
-  'one piece': async (address) => `/results/${await pieceNamed(address, 'Slate fan')}`,
-};
-
-test.describe('on the demo as it is', () => {
-  test.use({ onlyLooks: true });
-
-  for (const [name, addressOf] of Object.entries(VIEWS)) {
-    test(`the view "${name}" fits 1600, 1280, 800 and 768 pixels and passes the accessibility rules, light and dark`, async ({
-      page,
-      studio,
-    }) => {
-      await page.goto(await addressOf(studio.address));
-      await page.locator('main').waitFor();
-      await page.waitForLoadState('networkidle');
-      for (const width of [1600, 1280, 800, 768]) {
-        await page.setViewportSize({ width, height: 800 });
-        const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-        await expect.poll(overflow, { message: `at ${width}` }).toBeLessThanOrEqual(0);
-      }
-      for (const colorScheme of ['light', 'dark'] as const) {
-        // Colors that still fade from one appearance to the other are no colors of the look.
-        await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-        await expect(page.locator('html')).toHaveCSS('color-scheme', colorScheme);
-        expect(await violationsOf(page), colorScheme).toEqual([]);
-      }
-    });
-  }
-});
 
 /** What stands on a page to be read, or is read out: texts, labels, hints. */
 const readOn = (page: Page) =>
@@ -107,7 +37,7 @@ test('in ounces, fluid ounces and inches no station says a gram, a milliliter or
   );
   // The laws are written in the units of their sources.
   for (const [name, addressOf] of Object.entries(VIEWS).filter(([view]) => view !== 'computation')) {
-    await page.goto(await addressOf(studio.address));
+    await page.goto(await addressOf(studio));
     await page.locator('main').waitFor();
     await page.waitForLoadState('networkidle');
     const metric = (await readOn(page)).filter((text) => METRIC.test(text) && !NAMES.test(text));
@@ -116,7 +46,7 @@ test('in ounces, fluid ounces and inches no station says a gram, a milliliter or
 });
 
 test('units switch everywhere at once and typed values follow', async ({ page, studio }) => {
-  await page.goto(`/mix/${await pieceNamed(studio.address, 'Ember seam')}`);
+  await page.goto(`/mix/${await pieceNamed(studio, 'Ember seam')}`);
   const amount = page.getByLabel('Amount of Rain');
   await expect(amount).toHaveValue('11');
   await page.getByRole('button', { name: 'Units' }).click();
@@ -128,12 +58,12 @@ test('units switch everywhere at once and typed values follow', async ({ page, s
   await page.getByLabel('Amount of Rain').fill('1');
   await page.getByLabel('Amount of Rain').press('Enter');
   await expect(page.getByRole('img', { name: /^Rain:/ })).toHaveAccessibleName(/Flow conditioner 0\.53\soz/);
-  await page.goto(`/pour/${await pieceNamed(studio.address, 'Lichen drift')}`);
+  await page.goto(`/pour/${await pieceNamed(studio, 'Lichen drift')}`);
   await expect(page.getByRole('button', { name: /^Room \d+\s°F/ })).toBeVisible();
 });
 
 test('an edit that met a newer one shows both, and the artist decides', async ({ page, context, studio }) => {
-  const fan = await pieceNamed(studio.address, 'Slate fan');
+  const fan = await pieceNamed(studio, 'Slate fan');
   await page.goto(`/results/${fan}`);
   const other = await context.newPage();
   const errors: string[] = [];
@@ -186,7 +116,7 @@ test('what is taken off the shelf comes back with undo', async ({ page }) => {
 });
 
 test('says where a number comes from', async ({ page, studio }) => {
-  await page.goto(`/mix/${await pieceNamed(studio.address, 'Ember seam')}`);
+  await page.goto(`/mix/${await pieceNamed(studio, 'Ember seam')}`);
   await page
     .getByRole('button', { name: /Where this number comes from/ })
     .first()

@@ -3,3 +3,4 @@ export { counting, paint } from './plan.ts';
 export { GOOD_BLOOM, pouredCup } from './pours.ts';
 export { inDisc, inEllipse, raster } from './pictures.ts';
 export { shot, type Scene, type Shine, type Shot } from './shot.ts';
+export { ring } from './ring.ts';

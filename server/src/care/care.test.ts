@@ -122,7 +122,7 @@ describe('the calendar feed', () => {
 
   it('parses in an independent library with every event once, under keys that stay', async () => {
     const now = Date.parse('2026-04-01T00:00:00Z');
-    jest.useFakeTimers({ now, doNotFake: ['setImmediate', 'setTimeout', 'nextTick', 'setInterval'] });
+    jest.spyOn(Date, 'now').mockReturnValue(now);
     await send(
       line(
         'show',
@@ -136,14 +136,11 @@ describe('the calendar feed', () => {
     expect(new Set(uids).size).toBe(uids.length);
     expect(first.every(({ alarms }) => alarms === 1)).toBe(true);
     expect((await feed()).map(({ event }) => event.uid)).toEqual(uids);
-    jest.useRealTimers();
+    jest.restoreAllMocks();
   });
 
   it('stands in UTC, so that the clock change of the last Sunday in March moves nothing; a show is a day', async () => {
-    jest.useFakeTimers({
-      now: Date.parse('2026-04-01T00:00:00Z'),
-      doNotFake: ['setImmediate', 'setTimeout', 'nextTick', 'setInterval'],
-    });
+    jest.spyOn(Date, 'now').mockReturnValue(Date.parse('2026-04-01T00:00:00Z'));
     await send(
       line(
         'show',
@@ -159,6 +156,6 @@ describe('the calendar feed', () => {
     expect(Math.abs(of('dry').startDate.toJSDate().getTime() - from)).toBeLessThan(12 * 3_600_000);
     expect(of('show').startDate.isDate).toBe(true);
     expect(of('show').startDate.toString()).toBe('2026-05-03');
-    jest.useRealTimers();
+    jest.restoreAllMocks();
   });
 });

@@ -1,5 +1,6 @@
 import { gaussian, seededRandom, type Random } from '../../base/random/index.ts';
 import { compiledFilmFromFile } from '../../../testing/compiledFilm.ts';
+import { ring } from '../../../testing/index.ts';
 import { NO_AIMS } from '../../paint/stage/index.ts';
 import { rehearseWhole } from '../../piece/rehearse/index.ts';
 import type { PourRecord, PouredCup } from '../outcome/index.ts';
@@ -115,8 +116,11 @@ it('a parabola through the runs is exact at every one of them', () => {
   });
 });
 
+/** Of 25 artists, 150 truths: ranges half as wide as claimed (59 % within) are found more than 99 times in 100. */
+const ARTISTS = ring(25, 100);
+
 it.each([0, 1])(
-  'its ranges hold: of 100 artists nine in ten truths lie within 1.645 spreads, with few pours and with many, films off by %d spreads, that answer 15 % more or less',
+  'its ranges hold: nine in ten truths of many artists lie within 1.645 spreads, with few pours and with many, films off by %d spreads, that answer 15 % more or less',
   (spreads) => {
     const off = (random: Random): Shared => {
       const [open, sheet, sizeLn, countLn] = [0.03, 0.05, 0.15, 0.4].map(
@@ -127,7 +131,7 @@ it.each([0, 1])(
     for (const count of [4, 15]) {
       const random = seededRandom(40 + count);
       let [within, all] = [0, 0];
-      for (let each = 0; each < 100; each += 1) {
+      for (let each = 0; each < ARTISTS; each += 1) {
         const truth = FIT_NAMES.map(() => gaussian(random));
         const { values, sdLn } = fitFilm(
           artist(truth, count, 0.04, random, {
@@ -168,12 +172,12 @@ it('more pours leave less open, and each left out is told better by the others',
 
 it('pours that have nothing to do with the film hardly move it, and are not said to help', () => {
   let helped = 0;
-  for (let seed = 1; seed <= 40; seed += 1) {
+  for (let seed = 1; seed <= ring(12, 40); seed += 1) {
     const random = seededRandom(500 + seed);
     const pours = artist(NOBODY, 12, 0.25, random);
     if (fitFilm(pours).helps) helped += 1;
   }
-  expect(helped).toBeLessThanOrEqual(10);
+  expect(helped).toBeLessThanOrEqual(ring(3, 10));
 });
 
 it('too few pours, and runs that are missing, are told', () => {

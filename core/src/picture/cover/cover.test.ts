@@ -1,4 +1,4 @@
-import { shot, type Shot } from '../../../testing/index.ts';
+import { ring, shot, type Shot } from '../../../testing/index.ts';
 import { seededRandom, type Random } from '../../base/random/index.ts';
 import { linearRgb } from '../../paint/color/oklab.ts';
 import { coverOf, type Cover } from './index.ts';
@@ -55,7 +55,8 @@ const look = ({ photo, corners, coatHex, groundHex }: Spread): Cover =>
 it('on unseen pictures the bare share is right within what is claimed in nine of ten; spots from 3 mm2 on are found, none is invented', () => {
   const random = seededRandom(21);
   let [within, found, wanted, invented] = [0, 0, 0, 0];
-  const PICTURES = 20;
+  // Of eight, ranges half as wide as claimed are found eight times in ten.
+  const PICTURES = ring(8, 20);
   for (let picture = 0; picture < PICTURES; picture += 1) {
     const known = spread(random);
     const { bareShare, bareSd, spots } = look(known);

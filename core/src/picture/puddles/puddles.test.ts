@@ -1,4 +1,4 @@
-import { shot, type Shot } from '../../../testing/index.ts';
+import { ring, shot, type Shot } from '../../../testing/index.ts';
 import { seededRandom, type Random } from '../../base/random/index.ts';
 import { linearRgb } from '../../paint/color/oklab.ts';
 import { orderOf } from './order.ts';
@@ -62,7 +62,7 @@ it.each(['row', 'ring'] as const)(
   (shape) => {
     const random = seededRandom(shape === 'row' ? 5 : 6);
     let [within, all] = [0, 0];
-    for (let picture = 0; picture < 8; picture += 1) {
+    for (let picture = 0; picture < ring(4, 8); picture += 1) {
       const known = lay(random, shape);
       const found = look(known);
       expect(found.shape).toBe(shape);

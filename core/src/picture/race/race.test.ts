@@ -1,4 +1,4 @@
-import { shot, type Shot } from '../../../testing/index.ts';
+import { ring, shot, type Shot } from '../../../testing/index.ts';
 import { seededRandom, type Random } from '../../base/random/index.ts';
 import { linearRgb } from '../../paint/color/oklab.ts';
 import { measureRace } from './index.ts';
@@ -95,11 +95,14 @@ function draw(random: Random, asked: Asked = {}): Drawn {
 const near = (found: number, lengthMm: number) =>
   Math.abs(found - lengthMm) <= Math.max(0.6, 0.03 * lengthMm);
 
+/** Of about 18 lanes one that is off already fails it: 5 % of lanes off are found six times in ten, 10 % nine times. */
+const PICTURES = ring(6, 14);
+
 it('lanes on unseen pictures are measured within 3 % or 0.6 mm: 98 of a hundred, each of its own cup, as exactly as is claimed', () => {
   const random = seededRandom(71);
   const seen: { off: number; isNear: boolean; isClaimed: boolean }[] = [];
   let all = 0;
-  for (let picture = 0; picture < 14; picture += 1) {
+  for (let picture = 0; picture < PICTURES; picture += 1) {
     const { photo, corners, lanes } = draw(random);
     const shuffled = [...lanes].sort(() => random() - 0.5);
     const measured = measureRace(photo, { corners, ...CARD, lanes: shuffled });
@@ -110,7 +113,7 @@ it('lanes on unseen pictures are measured within 3 % or 0.6 mm: 98 of a hundred,
       seen.push({ off, isNear: near(lengthMm, truth), isClaimed: Math.abs(off) < 1.645 * sdMm });
     }
   }
-  expect(all).toBeGreaterThan(35);
+  expect(all).toBeGreaterThan(2.5 * PICTURES);
   expect(seen.filter(({ isNear }) => isNear).length / all).toBeGreaterThanOrEqual(0.98);
   expect(seen.filter(({ isClaimed }) => isClaimed).length / all).toBeGreaterThanOrEqual(0.88);
 });

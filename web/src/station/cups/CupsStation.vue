@@ -181,9 +181,11 @@ const combine = () =>
 <style scoped>
 main {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 12px;
   align-content: start;
   padding: 16px 24px;
+  overflow-x: auto;
 }
 
 .combine {
@@ -235,9 +237,7 @@ main {
 
 @media (width < 600px) {
   main {
-    grid-template-columns: minmax(0, 1fr);
     padding: 12px 16px;
-    overflow-x: auto;
   }
 
   .actions {

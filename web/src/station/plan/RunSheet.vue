@@ -181,7 +181,7 @@ header {
 
 .body {
   display: grid;
-  grid-template-columns: minmax(0, 0.8fr) minmax(0, 1fr);
+  grid-template-columns: minmax(0, 0.8fr) minmax(min-content, 1fr);
   gap: 24px;
   align-items: start;
   margin: 16px 0;

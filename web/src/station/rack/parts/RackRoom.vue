@@ -89,10 +89,13 @@ const read = () =>
 
 <style scoped>
 .room {
-  display: grid;
-  grid-template-columns: repeat(3, 112px) auto auto;
+  display: flex;
+  flex-wrap: wrap;
   gap: 8px 12px;
   align-items: end;
-  justify-content: start;
+}
+
+.room > :not(button) {
+  width: 112px;
 }
 </style>
