@@ -242,6 +242,8 @@ test('two tabs: what the other one planned is shown beside one’s own, and the 
   studio,
 }) => {
   const pieceId = await bloomPiece(studio);
+  // It has not heard of the other's change yet when its own is made.
+  await page.route('**/api/live?*', (route) => route.abort());
   await page.goto(`/plan/${pieceId}`);
   await expect(check(page)).toContainText('Choose a layout above');
   const other = await context.newPage();

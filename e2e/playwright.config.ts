@@ -1,5 +1,7 @@
+import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
 
+const PLACES = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
 const CI = Boolean(process.env.CI);
 
 export default defineConfig({
@@ -21,7 +23,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     actionTimeout: 30_000,
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM ?? PLACES.find((path) => existsSync(path)),
       args: [
         '--no-sandbox',
         '--disable-background-networking',

@@ -104,7 +104,13 @@ export function ensureBuilt({ pages = true } = {}) {
   }
 }
 
-const CHROMIUM_PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/snap/bin/chromium'];
+/** The one without windows runs the same tests in four fifths of the time. */
+const CHROMIUM_PLACES = [
+  '/usr/bin/chromium-headless-shell',
+  '/usr/bin/chromium',
+  '/usr/bin/chromium-browser',
+  '/snap/bin/chromium',
+];
 
 /** The system's Chromium, installed from its packages when it is missing and that is possible. */
 export function ensureChromium() {
@@ -114,15 +120,17 @@ export function ensureChromium() {
   process.stderr.write('Installing Chromium for the browser tests ...\n');
   try {
     execFileSync('apt-get', ['update'], { stdio: ['ignore', 2, 2] });
-    execFileSync('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], {
-      stdio: ['ignore', 2, 2],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
+    const install = (name) =>
+      spawnSync('apt-get', ['install', '-y', '--no-install-recommends', name], {
+        stdio: ['ignore', 2, 2],
+        env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      }).status === 0;
+    if (!install('chromium-headless-shell') && !install('chromium')) throw new Error('not to be had');
   } catch {
     process.stderr.write(
       'The browser tests need Chromium. Install your system’s "chromium" package, or set CHROMIUM to its path.\n',
     );
     process.exit(1);
   }
-  return CHROMIUM_PLACES[0];
+  return CHROMIUM_PLACES.find((path) => existsSync(path));
 }
