@@ -51,6 +51,7 @@ export function openWriter(dataFolder: string): Db {
   prepare(file, 'FULL');
   // On a thread of its own it may wait.
   file.pragma('busy_timeout = 10000');
+  hold(file, STUDIO_MB);
   return kyselyOf(file);
 }
 
@@ -62,7 +63,7 @@ export function openWriter(dataFolder: string): Db {
 export function openReader(dataFolder: string, cacheMb: number): Db {
   const file = new SqliteFile(folderOf(dataFolder).database, { readonly: true, fileMustExist: true });
   file.pragma('busy_timeout = 5000');
-  file.pragma(`cache_size = ${-1000 * cacheMb}`);
+  hold(file, cacheMb);
   return new Kysely<Database>({ dialect: new SqliteDialect({ database: keepingStatements(file) }) });
 }
 
@@ -70,6 +71,7 @@ export function openReader(dataFolder: string, cacheMb: number): Db {
 export async function openFresh(path: string): Promise<Db> {
   const file = new SqliteFile(path);
   prepare(file, 'OFF');
+  hold(file, STUDIO_MB);
   const db = kyselyOf(file);
   await migrate(db as unknown as Kysely<unknown>, file, '');
   const triggers = file.prepare(`SELECT name FROM sqlite_master WHERE type = 'trigger'`).all() as {
@@ -78,6 +80,11 @@ export async function openFresh(path: string): Promise<Db> {
   for (const { name } of triggers) file.exec(`DROP TRIGGER ${name}`);
   return db;
 }
+
+/** A whole studio is written in no order of its keys: with less, every row waits for pages that were just let go. */
+const STUDIO_MB = 96;
+
+const hold = (file: SqliteConnection, mb: number): unknown => file.pragma(`cache_size = ${-1000 * mb}`);
 
 function prepare(file: SqliteConnection, synchronous: 'FULL' | 'OFF'): void {
   file.pragma('journal_mode = WAL');

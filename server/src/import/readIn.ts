@@ -192,7 +192,11 @@ async function readJson(path: string): Promise<unknown> {
   const parts: Buffer[] = [];
   for await (const part of createReadStream(path)) parts.push(part as Buffer);
   const value = parseJson(Buffer.concat(parts));
-  if (value === undefined) throw new HttpProblem('not-readable', 'What was sent isn’t valid JSON, or lies deeper than anything written here: export it again.');
+  if (value === undefined)
+    throw new HttpProblem(
+      'not-readable',
+      'What was sent isn’t valid JSON, or lies deeper than anything written here: export it again.',
+    );
   return value;
 }
 
