@@ -71,7 +71,7 @@ describe('an event of a pour', () => {
   it.each([
     ['layer', 'data.mg', 0, /more than 0 g/],
     ['layer', 'data.mg', 12.5, /whole milligrams/],
-    ['layer', 'data.mg', 21_000_000, /20 kg/],
+    ['layer', 'data.mg', 51_000_000, /50 kg/],
     ['layer', 'data.mixId', '', /UUID/],
     ['pass', 'data.distanceMm', null, /Give the distance/],
     ['pass', 'data.distanceMm', 2, /at least 0.5 cm/],
@@ -89,7 +89,7 @@ describe('an event of a pour', () => {
     ['wait', 'data.seconds', null, /Give the seconds/],
     ['wait', 'data.seconds', -1, /0 or more/],
     ['spin', 'data.rpm', 0, /above 0/],
-    ['spin', 'data.rpm', 500, /at most 400/],
+    ['spin', 'data.rpm', 700, /at most 600/],
     ['spin', 'data.rpm', null, /Give the turns/],
     ['spin', 'data.way', 'up', /./],
     ['note', 'data.text', '   ', /Write something/],

@@ -1,8 +1,17 @@
-import { AIR_TOOL_NAMES, AIR_WAYS } from '@icy-ribbon/core/flow/air';
 import type { LoggedEvent } from '@icy-ribbon/core/piece/event';
-import { BASE_PATTERNS, FLOOD_MOMENTS, PATH_KINDS, STACK_WAYS } from '@icy-ribbon/core/piece/plan';
+import {
+  airShape,
+  BASE_PATTERNS,
+  FLOOD_MOMENTS,
+  MOST_LAYER_G,
+  PATH_KINDS,
+  runSeconds,
+  spinRpm,
+  STACK_WAYS,
+  tiltDeg,
+} from '@icy-ribbon/core/piece/plan';
 import { z } from 'zod';
-import { idSchema, massMgSchema, timestampSchema, nameSchema } from './common.ts';
+import { idSchema, timestampSchema, nameSchema } from './common.ts';
 import { pouredPlanSchema } from './plan.ts';
 
 const shareOfFace = z.number().min(0).max(1);
@@ -38,10 +47,15 @@ const laidShapeSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
+const layerMgSchema = z
+  .int('Weights are kept in whole milligrams.')
+  .min(1, 'Lay down more than 0 g.')
+  .max(1000 * MOST_LAYER_G, 'A layer is at most 50 kg.');
+
 /** A cup, or part of one, laid on the support. */
 const layerDataSchema = z.object({
   mixId: idSchema,
-  mg: massMgSchema.min(1, 'Lay down more than 0 g.'),
+  mg: layerMgSchema,
   /** "add" when it came on after the first air: base or color pushed in. */
   moment: z.enum(['lay', 'add']).optional(),
   /** Where, as shares of the face from its top left. */
@@ -50,28 +64,12 @@ const layerDataSchema = z.object({
   stepId: stepIdSchema,
 });
 
-const settingSchema = z.string().trim().min(1, 'Say how it was set.').max(40);
-const distanceSchema = z
-  .number('Give the distance.')
-  .min(5, 'The distance is at least 0.5 cm.')
-  .max(3000, 'The distance is at most 3 m.');
+const settingSchema = airShape.setting.min(1, 'Say how it was set.');
 
 /** One blowing pass. */
 const passDataSchema = z.object({
-  tool: z.enum(AIR_TOOL_NAMES, 'Choose the tool.'),
+  ...airShape,
   setting: settingSchema,
-  distanceMm: distanceSchema,
-  /** From the surface: 90 is straight down. */
-  slantDeg: z
-    .number('Give the slant.')
-    .min(5, 'The slant lies between 5 and 90 degrees.')
-    .max(90, 'The slant lies between 5 and 90 degrees: 90 is straight down.'),
-  /** Clockwise from the top edge of the support. */
-  directionDeg: z.number().min(0).lt(360),
-  seconds: z
-    .number('Give the seconds.')
-    .positive('Give the seconds, above 0.')
-    .max(600, 'A pass lasts at most 10 minutes.'),
   /** The very blower of the shelf, as it was then. */
   blower: z
     .object({
@@ -83,9 +81,7 @@ const passDataSchema = z.object({
     .nullish(),
   /** Where it began, as shares of the face from its top left; left out when not drawn. */
   from: placeSchema.nullable(),
-  /** How it ended: farther off, harder. */
-  end: z.object({ distanceMm: distanceSchema, setting: settingSchema }).nullish(),
-  way: z.enum(AIR_WAYS).optional(),
+  end: airShape.end.unwrap().unwrap().extend({ setting: settingSchema }).nullish(),
   stepId: stepIdSchema,
 });
 
@@ -111,17 +107,14 @@ const waitDataSchema = z.object({
   stepId: stepIdSchema,
 });
 const spinDataSchema = z.object({
-  rpm: z
-    .number('Give the turns a minute.')
-    .positive('Give the turns a minute, above 0.')
-    .max(400, 'A spinner turns at most 400 times a minute.'),
-  seconds: secondsSchema(600),
+  rpm: spinRpm.positive('Give the turns a minute, above 0.'),
+  seconds: runSeconds,
   way: z.enum(['clockwise', 'counterclockwise', 'both']),
   stepId: stepIdSchema,
 });
 const tiltDataSchema = z.object({
   directionDeg: z.number().min(0).lt(360),
-  seconds: secondsSchema(3600).nullable(),
+  seconds: runSeconds.nullable(),
   stepId: stepIdSchema,
 });
 const spotMarkSchema = z.object({
@@ -143,10 +136,7 @@ const touchDataSchema = z.object({ note: says, mark: markSchema.nullish(), ...wh
 const liftDataSchema = z.object({ note: says, ...where });
 const blowTestDataSchema = z.object({ moves: z.boolean(), runsOver: z.boolean(), stepId: stepIdSchema });
 const tipTestDataSchema = z.object({
-  tiltDeg: z
-    .number('Give the degrees.')
-    .positive('Tip it more than 0 degrees.')
-    .max(90, 'Tip it at most 90 degrees.'),
+  tiltDeg,
   moves: z.boolean(),
   stepId: stepIdSchema,
 });
@@ -154,7 +144,7 @@ const MOST_REPAIR_LAYERS = 40;
 const repairDataSchema = z.object({
   mark: spotMarkSchema,
   layers: z
-    .array(z.object({ mixId: idSchema, mg: massMgSchema.min(1, 'Lay down more than 0 g.') }))
+    .array(z.object({ mixId: idSchema, mg: layerMgSchema }))
     .max(MOST_REPAIR_LAYERS, `A repair lays at most ${MOST_REPAIR_LAYERS} layers.`),
   directionDeg: z.number().min(0).lt(360),
   note: says,

@@ -13,4 +13,5 @@ export { laidMgOf, inForce, logWithout } from './log.ts';
 export { nextStep, runSheet, stepStates, type RunStep, type StepGrams, type StepState } from './runSheet.ts';
 export { isLaidPath, type LaidPath, type LaidShape, type LaidStack } from './shape.ts';
 export { shapeOfStep } from './stepShape.ts';
+export { eventOfStep, type LoggedStep, type StepDone } from './ofStep.ts';
 export { planOfPour, type PouredPaint } from './again.ts';

@@ -30,6 +30,7 @@ export {
 } from './plan.ts';
 export { BLOWINGS, blownAs, blownOut, usualPass, type Blowing } from './passes.ts';
 export { planSchema } from './schema.ts';
+export { airShape, MOST_LAYER_G, runSeconds, spinRpm, tiltDeg } from './act.ts';
 export { areaMm2, broughtOnto, seamShares, seamSides } from './seam.ts';
 export {
   align,

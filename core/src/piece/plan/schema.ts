@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { LIMITS } from '../../paint/stage/index.ts';
-import { AIR_TOOL_NAMES } from '../../flow/air/tools.ts';
-import { AIR_WAYS } from '../../flow/air/breath.ts';
+import { airShape, MOST_LAYER_G, runSeconds, spinRpm, tiltDeg } from './act.ts';
 import { BASE_PATTERNS, FLOOD_MOMENTS, PATH_KINDS, SPREADERS, STACK_WAYS } from './plan.ts';
 
 /** Shapes of a plan as it is kept and as the calculation bench reads it; messages say what to change. */
@@ -19,7 +18,7 @@ const planLayerSchema = z.strictObject({
   massG: z
     .number('Give grams, or null for as much as it takes.')
     .positive('Grams must be above 0.')
-    .max(50_000, 'A layer is at most 50 kg.')
+    .max(MOST_LAYER_G, 'A layer is at most 50 kg.')
     .nullable(),
 });
 
@@ -44,29 +43,12 @@ const planPathSchema = z.strictObject({
   layers: z.array(planLayerSchema).max(100, 'A path has at most 100 colors.'),
 });
 
-const distanceMm = z
-  .number('Give the distance in mm.')
-  .min(5, 'The distance is at least 0.5 cm.')
-  .max(3000, 'The distance is at most 3 m.');
-
 const planPassSchema = z.strictObject({
   id,
-  tool: z.enum(AIR_TOOL_NAMES, 'Choose the tool.'),
+  ...airShape,
   blowerId: z.string().nullable().default(null),
-  setting: z.string().max(40).default(''),
+  setting: airShape.setting.default(''),
   at: placeSchema,
-  directionDeg: z.number('Give the direction in degrees.').min(0).lt(360, 'A direction lies below 360.'),
-  distanceMm,
-  slantDeg: z
-    .number('Give the slant in degrees.')
-    .min(5, 'The slant lies between 5 and 90 degrees.')
-    .max(90, 'The slant lies between 5 and 90 degrees: 90 is straight down.'),
-  seconds: z
-    .number('Give the seconds.')
-    .positive('Give the seconds, above 0.')
-    .max(600, 'A pass lasts at most 10 minutes.'),
-  end: z.strictObject({ distanceMm, setting: z.string().max(40) }).nullish(),
-  way: z.enum(AIR_WAYS).optional(),
 });
 
 const planBaseSchema = z.strictObject({
@@ -79,8 +61,8 @@ const planBaseSchema = z.strictObject({
   film: z.discriminatedUnion('kind', [
     z.strictObject({
       kind: z.literal('run-off'),
-      tiltDeg: z.number().positive('Tilt it more than 0 degrees.').max(90, 'Tilt it at most 90 degrees.'),
-      seconds: z.number().positive('Let it run longer than 0 s.').max(3600, 'Let it run at most an hour.'),
+      tiltDeg,
+      seconds: runSeconds.positive('Let it run longer than 0 s.'),
     }),
     z.strictObject({
       kind: z.literal('thickness'),
@@ -100,8 +82,8 @@ const planSettingsSchema = z.strictObject({
   copies: z.int('Pieces are whole.').min(1, 'At least one piece.').max(200).default(1),
   standSeconds: z.number().min(1, 'At least 1 s.').max(36_000).default(20),
   waitSeconds: z.number().min(0).max(36_000).default(120),
-  spinRpm: z.number().min(0).max(600, 'Spin at most 600 turns a minute.').default(0),
-  spinSeconds: z.number().min(0).max(3600, 'Spin at most an hour.').default(0),
+  spinRpm: spinRpm.default(0),
+  spinSeconds: runSeconds.default(0),
   spinTimes: z.int('Spins are whole.').min(1, 'At least one spin.').max(20, 'At most 20 spins.').default(1),
   spreadBy: z.enum(SPREADERS).default('tilting'),
   blowTest: z.boolean().default(false),

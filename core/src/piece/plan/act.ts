@@ -1,0 +1,56 @@
+import { z } from 'zod';
+import { AIR_TOOL_NAMES } from '../../flow/air/tools.ts';
+import { AIR_WAYS } from '../../flow/air/breath.ts';
+
+/**
+ * What can be done to a piece, and how much of it at most: the one rule for a plan, its run sheet and the log of the
+ * pour. What one of them takes, the others take. Messages say what to change.
+ */
+const distanceMm = z
+  .number('Give the distance.')
+  .min(5, 'The distance is at least 0.5 cm.')
+  .max(3000, 'The distance is at most 3 m.');
+
+const setting = z.string().trim().max(40);
+
+/** One pass of air, of any blower; the setting is left empty where a plan does not say it. */
+export const airShape = {
+  tool: z.enum(AIR_TOOL_NAMES, 'Choose the tool.'),
+  setting,
+  distanceMm,
+  /** From the surface: 90 is straight down. */
+  slantDeg: z
+    .number('Give the slant.')
+    .min(5, 'The slant lies between 5 and 90 degrees.')
+    .max(90, 'The slant lies between 5 and 90 degrees: 90 is straight down.'),
+  /** Clockwise from the top edge of the support. */
+  directionDeg: z.number('Give the direction in degrees.').min(0).lt(360, 'A direction lies below 360.'),
+  seconds: z
+    .number('Give the seconds.')
+    .positive('Give the seconds, above 0.')
+    .max(600, 'A pass lasts at most 10 minutes.'),
+  /** How it ends, where that is not how it begins. */
+  end: z.strictObject({ distanceMm, setting }).nullish(),
+  way: z.enum(AIR_WAYS).optional(),
+};
+
+/** Turns a minute of a spinner; 0 where a plan has no spin. */
+export const spinRpm = z
+  .number('Give the turns a minute.')
+  .min(0, 'Give the turns a minute, 0 or more.')
+  .max(600, 'Spin at most 600 turns a minute.');
+
+/** Seconds of a spin, or of paint that runs. */
+export const runSeconds = z
+  .number('Give the seconds.')
+  .min(0, 'Give the seconds, 0 or more.')
+  .max(3600, 'Give at most an hour.');
+
+/** Degrees that a support is tipped. */
+export const tiltDeg = z
+  .number('Give the degrees.')
+  .positive('Tilt it more than 0 degrees.')
+  .max(90, 'Tilt it at most 90 degrees.');
+
+/** The heaviest layer, grams. */
+export const MOST_LAYER_G = 50_000;
