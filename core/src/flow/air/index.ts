@@ -5,4 +5,12 @@ export { AIR_WAYS, breathReachMm, type AirWay, type PassEnd } from './breath.ts'
 export { deepDentMm } from './deepDent.ts';
 export { AIR_DENSITY_KG_M3, jetOnPaint, type JetOnPaint } from './jet.ts';
 export { passReachMm, peakShearPa, surfaceSpeedMmS, type Sheet } from './shear.ts';
-export { AIR_TOOLS, AIR_TOOL_NAMES, airPower, airTool, type AirPower, type AirTool } from './tools.ts';
+export {
+  AIR_TOOLS,
+  AIR_TOOL_NAMES,
+  airPower,
+  airTool,
+  type AirPower,
+  type AirSetting,
+  type AirTool,
+} from './tools.ts';

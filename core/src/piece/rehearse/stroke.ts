@@ -1,4 +1,4 @@
-import { airTool, type AirTool } from '../../flow/air/index.ts';
+import { airTool, type AirSetting, type AirTool } from '../../flow/air/index.ts';
 import type { FilmAir } from '../../flow/solver/index.ts';
 import { exitOf, type BlowerExit } from '../amount/index.ts';
 import type { PlanPass } from '../plan/index.ts';
@@ -22,7 +22,7 @@ export interface Stroke {
 }
 
 /** How much faster or slower than the tool's usual exit a setting blows (assumptions, no published source). */
-const SETTINGS: Readonly<Record<string, number>> = {
+const SETTINGS: Readonly<Record<AirSetting, number>> = {
   soft: 0.7,
   steady: 1,
   strong: 1.3,
@@ -35,11 +35,11 @@ const SETTINGS: Readonly<Record<string, number>> = {
 };
 
 /**
- * How much faster than its usual exit a tool's setting blows; an unknown setting blows as usual.
+ * How much faster than its usual exit a tool's setting blows; one that was typed blows as usual.
  *
  * @example settingSpeed('soft') // 0.7
  */
-export const settingSpeed = (setting: string): number => SETTINGS[setting] ?? 1;
+export const settingSpeed = (setting: string): number => SETTINGS[setting as AirSetting] ?? 1;
 
 /** What a person's breath and the film model's friction leave open, until measured pours say more (an assumption). */
 export const USUAL_STRENGTH = { breath: 2, other: 1 } as const;
