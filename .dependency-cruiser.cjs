@@ -1,7 +1,8 @@
 /** The doors of core, lowest first: imports go down only. */
-const DOORS = ['base', 'paint', 'flow', 'thickness', 'piece', 'picture', 'judgement', 'registry'];
+const DOORS = ['base', 'paint', 'flow', 'thickness', 'piece', 'picture', 'judgement', 'drill', 'registry'];
 /** The rooms of the pages, lowest first: a station may use everything, nothing uses a station but its door. */
 const FLOORS = [
+  'shell',
   'api',
   'csv',
   'theme',

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 
@@ -112,3 +112,18 @@ it(
   },
   TIMEOUT_MS,
 );
+
+it.each([
+  ['core', 'core/src'],
+  ['web', 'web/src'],
+])('every room of %s has its place among the directions', (prefix, folder) => {
+  // eslint-disable-next-line @typescript-eslint/no-require-imports
+  const { forbidden } = require('../.dependency-cruiser.cjs') as { forbidden: { name: string }[] };
+  const known = new Set(forbidden.map(({ name }) => name));
+  const rooms = readdirSync(join(ROOT, folder), { withFileTypes: true }).filter((entry) =>
+    entry.isDirectory(),
+  );
+  expect(rooms.map(({ name }) => name).filter((name) => !known.has(`${prefix}-${name}-looks-down`))).toEqual(
+    [],
+  );
+});
