@@ -11,7 +11,7 @@ export function toMg(massG: number): number {
 }
 
 /**
- * toG
+ * Grams of whole milligrams.
  *
  * @example toG(56_250) // 56.25
  */

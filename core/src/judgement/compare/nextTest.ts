@@ -21,7 +21,7 @@ export interface NextTest {
   readonly couldMatter: number;
 }
 
-/** Changes a hand can make on purpose, up; the room and the spinner's whim are not among them. */
+/** What an artist can change on purpose, and the factor to change it by. The room and how a spinner happens to turn can't be chosen. */
 const CAN_CHANGE: Readonly<Record<string, number>> = {
   activatorShare: 1.4,
   colorPaS: 1.25,

@@ -55,11 +55,14 @@ const SHARED_APART: Readonly<Record<'open' | 'sheet' | 'size' | 'count', number>
   count: 0.4,
 };
 const SHARED_KINDS = ['open', 'sheet', 'size', 'count'] as const;
-/** Ranges are so much wider than the fit's own: runs are coarser than what they are held against (measured on the demo's world, whose truth is known). */
+/**
+ * Widens the fit's own ranges by this factor, because the runs are coarser than the pours they are compared with.
+ * Measured on the demo's world, where the truth is known.
+ */
 const COARSE = 1.2;
 const ROUNDS = 6;
 const STEPS = 12;
-/** A step that moves no unknown further, in spreads, is the last; and so for what is left apart. */
+/** The fit stops once a step moves no unknown by more than this, in spreads; shared offsets likewise. */
 const STILL = 2e-3;
 
 interface Told {

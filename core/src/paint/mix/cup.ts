@@ -201,9 +201,10 @@ const asFilled = (cup: CupRecord): CupRecord => ({
 });
 
 /**
- * What a cup has been filled with, ingredient by ingredient: additions and movements in their order, which is that of
- * their places and, where none were given, of their times: a clock that was set back must not turn it round. A share that is taken out, or thrown out, takes of everything alike; a loss is water:
- * where less was added than dried away, the rest is a deficit, since it left the paint and the media.
+ * What is in a cup, ingredient by ingredient. Additions and movements count in the order of their numbers; where one has
+ * none, by its time, so that a clock that was set back doesn't reverse them. A share that is taken or thrown out takes
+ * the same part of every ingredient. A loss is water; where more dried away than was added, the cup lacks the rest,
+ * because it came out of the paint and the media.
  *
  * @returns whole milligrams, one for each ingredient; below 0 for water that the cup lacks
  */

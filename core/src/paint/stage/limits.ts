@@ -31,7 +31,7 @@ export const LIMITS = {
   denser: 0.03,
   /** How much denser a layer is than the one under it when it goes down as a whole, as a share. */
   sinks: 0.1,
-  /** Its share of the colors to an equal share. */
+  /** A color with less than this part of an equal share is little. */
   littleOfColor: 0.6,
   /** The base that is laid to the mean film that stays of it after a usual run-off. */
   baseOfFilm: { least: 0.6 },

@@ -58,7 +58,6 @@ export function usePlanEditing() {
     [...plan.body.stacks, ...plan.body.paths, ...plan.body.passes].map(({ id }) => id),
   );
 
-  /** Lays a ready layout out. @returns false when there is no paint to lay */
   /** What a layout asks for; how amounts are reckoned stays as the artist set it. */
   const stepsOf = ({
     sheetMm,
@@ -74,6 +73,7 @@ export function usePlanEditing() {
     ...{ spinRpm, spinSeconds, spinTimes },
   });
 
+  /** Lays a ready layout out. @returns false when there is no paint to lay */
   function lay(name: LayoutName, flowers: number | null): boolean {
     if (plan.paints.length === 0) return false;
     const count = Math.min(9, Math.max(1, Math.round(flowers ?? 3)));

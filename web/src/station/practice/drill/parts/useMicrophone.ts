@@ -1,6 +1,6 @@
 import { onBeforeUnmount, ref } from 'vue';
 
-/** Quietest and loudest of a breath at the microphone, as the mean square root of its wave: from memory of no particular one. */
+/** The quietest and the loudest breath a typical microphone picks up, as the RMS of its signal (full scale is 1); from memory. */
 const QUIET = 0.01;
 const LOUD = 0.3;
 const SMOOTH = 0.75;
