@@ -126,6 +126,8 @@ test.describe('on the demo as it is', () => {
     await expect(page.getByRole('radio', { name: 'Core sample' })).toBeChecked();
     await swipe(page, [60, 500], [360, 500]);
     await expect(page.getByRole('radio', { name: 'From above' })).toBeChecked();
+    // A hand taps when the strip has come to rest.
+    await expect(support).toBeInViewport({ ratio: 0.6 });
     await page.getByText('Core sample', { exact: true }).first().tap();
     await expect(sample).toBeInViewport({ ratio: 1 });
   });

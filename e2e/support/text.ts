@@ -10,7 +10,8 @@ function brokenOff(): { over: number; cut: string[] } {
     const hides = overflowX === 'hidden' || overflowX === 'clip';
     return hides && each.clientWidth > 1 && each.scrollWidth > each.clientWidth + 2;
   });
-  return { over: Math.max(0, over), cut: cut.map((each) => each.textContent.trim().slice(0, 40)) };
+  // A pixel is what rounding gives.
+  return { over: over > 1 ? over : 0, cut: cut.map((each) => each.textContent.trim().slice(0, 40)) };
 }
 
 const scaleText = (page: Page, size: string) =>
