@@ -16,7 +16,7 @@ const SIZES = [
 ] as const;
 
 /** Paper keeps its size, and a day of the month its width, however large the text. */
-const AS_DRAWN: ReadonlySet<string> = new Set(['labels', 'calendar']);
+const AS_DRAWN: ReadonlySet<string> = new Set(['labels', 'record', 'contact sheet', 'calendar']);
 
 /** One visit of a view: what it looks like at every size, in both appearances, with text twice as large. */
 async function lookAt(page: Page, name: string): Promise<void> {
