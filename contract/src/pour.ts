@@ -107,13 +107,13 @@ const waitDataSchema = z.object({
   stepId: stepIdSchema,
 });
 const spinDataSchema = z.object({
-  rpm: spinRpm.positive('Give the turns a minute, above 0.'),
+  rpm: spinRpm.positive('Enter more than 0 turns a minute.'),
   seconds: runSeconds,
   way: z.enum(['clockwise', 'counterclockwise', 'both']),
   stepId: stepIdSchema,
 });
 const tiltDataSchema = z.object({
-  directionDeg: z.number().min(0).lt(360),
+  directionDeg: airShape.directionDeg,
   seconds: runSeconds.nullable(),
   stepId: stepIdSchema,
 });
@@ -146,7 +146,7 @@ const repairDataSchema = z.object({
   layers: z
     .array(z.object({ mixId: idSchema, mg: layerMgSchema }))
     .max(MOST_REPAIR_LAYERS, `A repair lays at most ${MOST_REPAIR_LAYERS} layers.`),
-  directionDeg: z.number().min(0).lt(360),
+  directionDeg: airShape.directionDeg,
   note: says,
 });
 const noteDataSchema = z.object({ text: z.string().trim().min(1, 'Write something.').max(2000) });

@@ -69,7 +69,7 @@ export const AIR_TOOLS = [
 ] as const;
 
 export type AirTool = (typeof AIR_TOOLS)[number]['tool'];
-/** How a tool can be set; a setting has a row in `piece/rehearse/stroke` as well, by its type. */
+/** A setting of any tool. Each has its speed in `piece/rehearse/stroke`; one without fails the compiler. */
 export type AirSetting = (typeof AIR_TOOLS)[number]['settings'][number];
 export const AIR_TOOL_NAMES = AIR_TOOLS.map((each) => each.tool) as unknown as readonly [
   AirTool,

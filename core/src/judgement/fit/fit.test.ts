@@ -120,7 +120,7 @@ it('a parabola through the runs is exact at every one of them', () => {
 const ARTISTS = ring(25, 100);
 
 it.each([0, 1])(
-  'its ranges hold: nine in ten truths of many artists lie within 1.645 spreads, with few pours and with many, films off by %d spreads, that answer 15 % more or less',
+  'its ranges hold: with few pours and with many, 9 of 10 true values lie within 1.645 spreads (films off by %d spreads, responses off by 15 %)',
   (spreads) => {
     const off = (random: Random): Shared => {
       const [open, sheet, sizeLn, countLn] = [0.03, 0.05, 0.15, 0.4].map(

@@ -7,7 +7,7 @@ import { AIR_WAYS } from '../../flow/air/breath.ts';
  * pour. What one of them takes, the others take. Messages say what to change.
  */
 const distanceMm = z
-  .number('Give the distance.')
+  .number('Enter the distance.')
   .min(5, 'The distance is at least 0.5 cm.')
   .max(3000, 'The distance is at most 3 m.');
 
@@ -20,14 +20,14 @@ export const airShape = {
   distanceMm,
   /** From the surface: 90 is straight down. */
   slantDeg: z
-    .number('Give the slant.')
+    .number('Enter the slant.')
     .min(5, 'The slant lies between 5 and 90 degrees.')
     .max(90, 'The slant lies between 5 and 90 degrees: 90 is straight down.'),
   /** Clockwise from the top edge of the support. */
-  directionDeg: z.number('Give the direction in degrees.').min(0).lt(360, 'A direction lies below 360.'),
+  directionDeg: z.number('Enter the direction in degrees.').min(0).lt(360, 'Enter a direction below 360°.'),
   seconds: z
-    .number('Give the seconds.')
-    .positive('Give the seconds, above 0.')
+    .number('Enter the seconds.')
+    .positive('Enter more than 0 s.')
     .max(600, 'A pass lasts at most 10 minutes.'),
   /** How it ends, where that is not how it begins. */
   end: z.strictObject({ distanceMm, setting }).nullish(),
@@ -36,19 +36,19 @@ export const airShape = {
 
 /** Turns a minute of a spinner; 0 where a plan has no spin. */
 export const spinRpm = z
-  .number('Give the turns a minute.')
-  .min(0, 'Give the turns a minute, 0 or more.')
+  .number('Enter the turns a minute.')
+  .min(0, 'Enter 0 turns a minute or more.')
   .max(600, 'Spin at most 600 turns a minute.');
 
 /** Seconds of a spin, or of paint that runs. */
 export const runSeconds = z
-  .number('Give the seconds.')
-  .min(0, 'Give the seconds, 0 or more.')
-  .max(3600, 'Give at most an hour.');
+  .number('Enter the seconds.')
+  .min(0, 'Enter 0 s or more.')
+  .max(3600, 'Enter an hour at most.');
 
 /** Degrees that a support is tipped. */
 export const tiltDeg = z
-  .number('Give the degrees.')
+  .number('Enter the degrees.')
   .positive('Tilt it more than 0 degrees.')
   .max(90, 'Tilt it at most 90 degrees.');
 
