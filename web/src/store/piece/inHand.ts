@@ -18,8 +18,11 @@ export interface InHand {
   letGo(): void;
 }
 
-/** Read again so often when it is written to all the time. */
-const MOST_TRIES = 4;
+/** Read again so often at once when it is written to all the time; then with a pause each. */
+const QUICK_TRIES = 4;
+const PAUSE_MS = 500;
+
+const pause = () => new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
 
 /**
  * @param inHandId outlives the page
@@ -38,17 +41,27 @@ export function pieceInHand(inHandId: Ref<string | null>, piece: Ref<Piece | nul
 
   /** Counts what became newer: an answer that was on its way meanwhile is old. */
   let newer = 0;
+  /** Counts what was asked for: an answer to what was asked before the one that is shown is old, too. */
+  let [asked, shownAsked] = [0, 0];
 
   async function open(id: string): Promise<void> {
     inHandId.value = id;
     try {
       for (let tries = 1; ; tries += 1) {
         const before = newer;
+        const mine = (asked += 1);
         const read = await call(api.pieces.get, { params: { id } });
         // Another was opened meanwhile: that one is wanted.
-        if (inHandId.value !== id) return;
-        if (newer !== before && tries < MOST_TRIES) continue;
+        if (inHandId.value !== id || mine < shownAsked) return;
+        const isOld = newer !== before;
+        // What is shown already never goes back: its next write would name a version that is gone.
+        if (isOld && (tries < QUICK_TRIES || piece.value?.id === id)) {
+          if (tries >= QUICK_TRIES) await pause();
+          continue;
+        }
         piece.value = read;
+        shownAsked = mine;
+        if (isOld) open(id).catch(() => {});
         return;
       }
     } catch (error) {
