@@ -145,11 +145,11 @@ test('a plan is rehearsed, taken from what was blown, measured, poured and held 
       send(studio, 'POST', `/api/pieces/${id}/events`, {
         ...{ id: crypto.randomUUID(), at: new Date().toISOString(), kind, data },
       });
-    for (const { id: mixId, role } of mixes) {
+    for (const { id: cupId, role } of mixes) {
       const mg = role === 'activator' ? 1500 : 9000;
       await log(
         'layer',
-        role === 'pillow' ? { mixId, mg: 150_000, shape: face } : { mixId, mg, shape: pile },
+        role === 'pillow' ? { cupId, mg: 150_000, shape: face } : { cupId, mg, shape: pile },
       );
     }
     for (const directionDeg of [0, 60, 120, 180, 240, 300]) {
@@ -194,12 +194,12 @@ test('what if: one cause of a plan as small runs, the best by the aim first, one
   await expect(runs.first()).toContainText('in the middle');
   const layers = async () =>
     (
-      await send<Json & { plan: { stacks: { layers: { paintId: string }[] }[] } }>(
+      await send<Json & { plan: { stacks: { layers: { cupId: string }[] }[] } }>(
         studio,
         'GET',
         `/api/pieces/${id}`,
       )
-    ).plan.stacks[0]!.layers.map(({ paintId }) => paintId);
+    ).plan.stacks[0]!.layers.map(({ cupId }) => cupId);
   const before = await layers();
   await runs.filter({ hasText: 'colors turned over' }).getByRole('button').click();
   await expect(page).toHaveURL(new RegExp(`/practice/piece/${id}$`));

@@ -121,7 +121,7 @@ test('records that were damaged are named, take nothing with them, and can be se
   await rename(studio, healthy, 'Healthy');
   const { mixes } = await send<Json & { mixes: Json[] }>(studio, 'GET', `/api/pieces/${id}`);
   const reading = {
-    ...{ id: crypto.randomUUID(), mixId: mixes[0]!.id, raceId: null, temperatureC: null },
+    ...{ id: crypto.randomUUID(), cupId: mixes[0]!.id, raceId: null, temperatureC: null },
     measure: { kind: 'words', stage: 'fading' },
   };
   await send(studio, 'POST', `/api/pieces/${id}/readings`, { readings: [reading] });

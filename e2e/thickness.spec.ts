@@ -148,7 +148,7 @@ test('a bloom’s contrast check flags a thin color and a thick activator, and w
   );
   const read = (name: string, seconds: number) => ({
     id: crypto.randomUUID(),
-    mixId: piece.mixes.find((mix) => mix.name === name)!.id,
+    cupId: piece.mixes.find((mix) => mix.name === name)!.id,
     raceId: null,
     temperatureC: 20,
     measure: { kind: 'drain-cup', cup: 'iso-6', own: null, seconds, densityGPerMl: 1.1 },
@@ -175,7 +175,7 @@ test('a learned paint is used by the next piece, and the shelf says so', async (
     readings: [
       {
         id: crypto.randomUUID(),
-        mixId: piece.mixes[0]!.id,
+        cupId: piece.mixes[0]!.id,
         raceId: null,
         temperatureC: 21,
         measure: { kind: 'drain-cup', cup: 'iso-6', own: null, seconds: 200, densityGPerMl: 1.1 },

@@ -28,7 +28,7 @@ async function worstPiece(studio: Studio): Promise<string> {
     Json & { version: number; mixes: (Json & { ingredients: Json[] })[] }
   >(studio, 'GET', `/api/pieces/${id}`);
   await send(studio, 'PATCH', `/api/pieces/${id}`, { version, name: LONG, note: '\u202e'.repeat(4000) });
-  for (const { id: mixId, ingredients } of mixes) {
+  for (const { id: cupId, ingredients } of mixes) {
     for (const _ of [1, 2]) {
       void _;
       const body = {
@@ -37,7 +37,7 @@ async function worstPiece(studio: Studio): Promise<string> {
         mg: 20_000_000,
         source: 'typed',
       };
-      await send(studio, 'POST', `/api/mixes/${mixId}/additions`, body);
+      await send(studio, 'POST', `/api/mixes/${cupId}/additions`, body);
     }
   }
   const own = { name: LONG, a: 1e-6, b: 0, sdLn: 10 };
@@ -50,7 +50,7 @@ async function worstPiece(studio: Studio): Promise<string> {
   for (const measure of measures) {
     const reading = {
       id: crypto.randomUUID(),
-      mixId: mixes[0]!.id,
+      cupId: mixes[0]!.id,
       raceId: null,
       temperatureC: -10,
       measure,
@@ -59,7 +59,7 @@ async function worstPiece(studio: Studio): Promise<string> {
   }
   const event = (kind: string, data: object, at = '0001-01-01T00:00:00Z') =>
     send(studio, 'POST', `/api/pieces/${id}/events`, { id: crypto.randomUUID(), at, kind, data });
-  await event('layer', { mixId: mixes[0]!.id, mg: 20_000_000, at: { x: 0, y: 1 } }, '9999-12-31T23:59:59Z');
+  await event('layer', { cupId: mixes[0]!.id, mg: 20_000_000, at: { x: 0, y: 1 } }, '9999-12-31T23:59:59Z');
   const pass = {
     tool: 'leaf-blower',
     setting: 's'.repeat(40),
@@ -75,7 +75,7 @@ async function worstPiece(studio: Studio): Promise<string> {
     ...{ version: 0, rating: 1, verdict: 'scrape', hangingDeg: 270, cells: 4, lacing: 4, petals: 0, mud: 4 },
     ...{ cellSizeMm: 100, tryNext: 't'.repeat(4000), note: 'j'.repeat(4000) },
     faults: Array.from({ length: 60 }, () => ({
-      ...{ id: crypto.randomUUID(), kind: 'mud', at: { x: 1, y: 1 }, mixId: null, note: 'f'.repeat(4000) },
+      ...{ id: crypto.randomUUID(), kind: 'mud', at: { x: 1, y: 1 }, cupId: null, note: 'f'.repeat(4000) },
     })),
   });
   return id;

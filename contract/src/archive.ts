@@ -12,13 +12,13 @@ import { savedViewSchema } from './result.ts';
 import { supportSchema } from './support.ts';
 
 export const ARCHIVE_FORMAT = 'icy-ribbon/studio';
-export const ARCHIVE_VERSION = 1;
+export const ARCHIVE_VERSION = 2;
 
 /** studio.json of an archive: everything but the photos, which lie beside it as photos/<hash>.jpg. */
 export const archiveSchema = z.object({
   format: z.literal(ARCHIVE_FORMAT, 'This is no Icy Ribbon studio.'),
   formatVersion: z.literal(
-    ARCHIVE_VERSION,
+    [1, ARCHIVE_VERSION],
     'This studio was written by another version of Icy Ribbon: update it and try again.',
   ),
   materials: z.array(materialSchema).max(MOST.materials),

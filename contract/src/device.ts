@@ -70,7 +70,7 @@ export const doingSchema = z.object({
   tab: idSchema,
   pieceId: idSchema.nullable(),
   doing: z.enum(DOINGS).nullable(),
-  mixId: idSchema.nullable(),
+  cupId: idSchema.nullable(),
 });
 
 /** Everyone at the studio who does something, whoever is told included. */

@@ -7,7 +7,7 @@ import { pieceSchema } from './piece.ts';
 import { supportSchema } from './support.ts';
 
 export const DOCUMENT_FORMAT = 'icy-ribbon/piece';
-export const DOCUMENT_VERSION = 1;
+export const DOCUMENT_VERSION = 2;
 
 const MOST_BASE64 = 80 * 1024 * 1024;
 
@@ -15,7 +15,7 @@ const MOST_BASE64 = 80 * 1024 * 1024;
 export const pieceDocumentSchema = z.object({
   format: z.literal(DOCUMENT_FORMAT, 'This is not an Icy Ribbon piece.'),
   formatVersion: z.literal(
-    DOCUMENT_VERSION,
+    [1, DOCUMENT_VERSION],
     'This piece was written by another version of Icy Ribbon: update it and try again.',
   ),
   piece: pieceSchema,

@@ -12,7 +12,7 @@ const faultPinSchema = z.object({
   kind: z.enum(FAULT_KINDS, 'Choose what went wrong.'),
   at: z.object({ x: z.number().min(0).max(1), y: z.number().min(0).max(1) }).nullable(),
   /** The cup it concerns, where there is one: the color that sank. */
-  mixId: idSchema.nullable().default(null),
+  cupId: idSchema.nullable().default(null),
   note: noteSchema,
 });
 

@@ -31,7 +31,7 @@ function saidAt(schema: z.ZodType, given: object, path: string, value: unknown):
 
 const event = (kind: string, data: object) => ({ id: ID, at: AT, kind, data });
 const EVENTS = {
-  layer: event('layer', { mixId: ID, mg: 5000 }),
+  layer: event('layer', { cupId: ID, mg: 5000 }),
   pass: event('pass', {
     tool: 'mouth',
     setting: 'soft',
@@ -72,7 +72,7 @@ describe('an event of a pour', () => {
     ['layer', 'data.mg', 0, /more than 0 g/],
     ['layer', 'data.mg', 12.5, /whole milligrams/],
     ['layer', 'data.mg', 51_000_000, /50 kg/],
-    ['layer', 'data.mixId', '', /UUID/],
+    ['layer', 'data.cupId', '', /UUID/],
     ['pass', 'data.distanceMm', null, /Enter the distance/],
     ['pass', 'data.distanceMm', 2, /at least 0.5 cm/],
     ['pass', 'data.distanceMm', 9000, /at most 3 m/],
@@ -127,7 +127,7 @@ describe('a judgement', () => {
   };
 
   it('is taken, and what is left out is nothing', () => {
-    expect(judgementPutSchema.parse(judged).faults[0]).toMatchObject({ mixId: null });
+    expect(judgementPutSchema.parse(judged).faults[0]).toMatchObject({ cupId: null });
     const { rating, faults, hangingDeg, verdict, ...least } = judged;
     void [rating, faults, hangingDeg, verdict];
     expect(judgementPutSchema.parse(least)).toMatchObject({ rating: null, faults: [], verdict: null });
@@ -237,7 +237,7 @@ it('a studio of another version is refused in words', () => {
     details: [],
   };
   expect(archiveSchema.safeParse(empty).success).toBe(true);
-  expect(saidAt(archiveSchema, empty, 'formatVersion', 2)).toMatch(/another version/);
+  expect(saidAt(archiveSchema, empty, 'formatVersion', 3)).toMatch(/another version/);
   expect(saidAt(archiveSchema, empty, 'format', 'zip')).toMatch(/no Icy Ribbon studio/);
 });
 

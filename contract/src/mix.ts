@@ -65,13 +65,16 @@ export const variantSchema = z.string().max(80);
 export const blendSchema = z
   .array(
     z.object({
-      paintId: z.uuid('Choose a paint.'),
+      materialId: z.uuid('Choose a paint.'),
       parts: z.number('Give parts.').positive('Parts are above 0.').max(1000, 'At most 1000 parts.'),
     }),
   )
   .min(2, 'Several paints are at least two.')
   .max(5, 'A cup takes at most five paints.')
-  .refine((parts) => new Set(parts.map(({ paintId }) => paintId)).size === parts.length, 'Each paint once.');
+  .refine(
+    (parts) => new Set(parts.map(({ materialId }) => materialId)).size === parts.length,
+    'Each paint once.',
+  );
 
 /** The recipe as it was when the cup was planned. */
 const recipeSnapshotSchema = z.object({
@@ -121,7 +124,7 @@ export const mixCreateSchema = z.object({
   /** Left out: the variant for metallics where the paint calls for it, else the recipe's own parts. */
   variant: variantSchema.nullable().optional(),
   /** Left out for a medium that holds no paint. */
-  paintId: idSchema.optional(),
+  materialId: idSchema.optional(),
   /** Instead of one paint: several. */
   blend: blendSchema.nullable().optional(),
   /** Left out: the paint's name, or the recipe's. */
@@ -157,7 +160,7 @@ export const movementCreateSchema = z.object({
 export const combineSchema = z.object({
   id: idSchema,
   name: nameSchema,
-  mixIds: z.array(idSchema).min(1, 'Choose a cup.').max(10),
+  cupIds: z.array(idSchema).min(1, 'Choose a cup.').max(10),
 });
 
 export const additionCreateSchema = z.object({
@@ -172,7 +175,7 @@ export const additionCreateSchema = z.object({
 /** Pours some of a mixed cup, a medium made for several, into this one. */
 export const drawCreateSchema = z.object({
   id: idSchema,
-  fromMixId: idSchema,
+  fromCupId: idSchema,
   mg: massMgSchema.min(1, 'Pour more than 0 g.'),
 });
 

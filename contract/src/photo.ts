@@ -11,11 +11,11 @@ const count = z.int().min(0).max(10_000_000);
 const sizePx = z.int().min(1).max(100_000);
 const MOST_COLORS = 24;
 
-/** A color that was looked for; `mixId` is the cup it came from. */
+/** A color that was looked for; `cupId` is the cup it came from. */
 const measuredColorSchema = z.object({
   name: z.string().min(1).max(120),
   hex: hexColorSchema,
-  mixId: idSchema.nullable(),
+  cupId: idSchema.nullable(),
 });
 
 /** Corners of a support in pixels of a photo: top left, top right, bottom right, bottom left. */

@@ -11,7 +11,7 @@ const plannedCupSchema = z.object({
   role: z.enum(CUP_ROLES),
   recipeId: recipeIdSchema,
   variant: variantSchema.nullable(),
-  paintId: idSchema.nullable(),
+  materialId: idSchema.nullable(),
   blend: blendSchema.nullable().default(null),
 });
 

@@ -17,7 +17,7 @@ const number = (min: number, max: number) =>
 const place = fc.record({ x: number(-5000, 10_000), y: number(-5000, 10_000) });
 const id = fc.oneof(fc.uuid(), fc.string({ minLength: 1, maxLength: 80 }));
 const words = fc.oneof(fc.constantFrom('', '  ', 'soft', 'x'.repeat(40)), fc.string({ maxLength: 40 }));
-const layers = fc.array(fc.record({ id, paintId: fc.uuid(), massG: fc.option(number(0.001, 50_000)) }), {
+const layers = fc.array(fc.record({ id, cupId: fc.uuid(), massG: fc.option(number(0.001, 50_000)) }), {
   minLength: 1,
   maxLength: 3,
 });
@@ -39,7 +39,7 @@ const plan = fc.record({
   base: fc.option(
     fc.record({
       pattern: fc.constant('one'),
-      areas: fc.array(fc.record({ paintId: fc.uuid(), share: fc.double({ min: 0, max: 1, noNaN: true }) }), {
+      areas: fc.array(fc.record({ cupId: fc.uuid(), share: fc.double({ min: 0, max: 1, noNaN: true }) }), {
         minLength: 1,
         maxLength: 3,
       }),

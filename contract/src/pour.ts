@@ -54,7 +54,7 @@ const layerMgSchema = z
 
 /** A cup, or part of one, laid on the support. */
 const layerDataSchema = z.object({
-  mixId: idSchema,
+  cupId: idSchema,
   mg: layerMgSchema,
   /** "add" when it came on after the first air: base or color pushed in. */
   moment: z.enum(['lay', 'add']).optional(),
@@ -144,7 +144,7 @@ const MOST_REPAIR_LAYERS = 40;
 const repairDataSchema = z.object({
   mark: spotMarkSchema,
   layers: z
-    .array(z.object({ mixId: idSchema, mg: layerMgSchema }))
+    .array(z.object({ cupId: idSchema, mg: layerMgSchema }))
     .max(MOST_REPAIR_LAYERS, `A repair lays at most ${MOST_REPAIR_LAYERS} layers.`),
   directionDeg: airShape.directionDeg,
   note: says,

@@ -72,7 +72,7 @@ const measureSchema = z.discriminatedUnion('kind', [
 export const readingSchema = z.object({
   id: idSchema,
   /** Null for the lane of a reference liquid. */
-  mixId: idSchema.nullable(),
+  cupId: idSchema.nullable(),
   raceId: idSchema.nullable(),
   at: timestampSchema,
   temperatureC: roomTemperatureSchema.nullable(),
@@ -88,7 +88,7 @@ export const readingsCreateSchema = z.object({
     .array(
       z.object({
         id: idSchema,
-        mixId: idSchema.nullable(),
+        cupId: idSchema.nullable(),
         raceId: idSchema.nullable(),
         temperatureC: roomTemperatureSchema.nullable(),
         measure: measureSchema,

@@ -63,9 +63,9 @@ export const pass = (seconds: number, minute: number, id = `pass ${minute}`, mor
     ...more,
   },
 });
-export const layer = (mixId: string, mg: number, minute: number, more: object = {}) => ({
+export const layer = (cupId: string, mg: number, minute: number, more: object = {}) => ({
   id: `layer ${minute}`,
   kind: 'layer',
   at: minuteOf(minute),
-  data: { mixId, mg, ...more },
+  data: { cupId, mg, ...more },
 });

@@ -46,12 +46,12 @@ export async function mixedPiece(
     supportId: supports[0]!.id,
   });
   for (const { paint, role, recipeId, grams, totalMg = 56_250 } of cups) {
-    const paintId = shelf.find((each) => each.name === paint)!.id;
+    const materialId = shelf.find((each) => each.name === paint)!.id;
     const mix = await send<Json & { ingredients: (Json & { targetMg: number })[] }>(
       studio,
       'POST',
       `/api/pieces/${piece.id}/mixes`,
-      { role, recipeId, paintId, totalMg },
+      { role, recipeId, materialId, totalMg },
     );
     for (const [index, { id: ingredientId, targetMg }] of mix.ingredients.entries()) {
       const mg = grams?.[index] === undefined ? targetMg : Math.round(grams[index] * 1000);
@@ -80,7 +80,7 @@ export async function readCups(
   );
   const readings = piece.mixes.map((mix) => ({
     id: crypto.randomUUID(),
-    mixId: mix.id,
+    cupId: mix.id,
     raceId: null,
     temperatureC: 20,
     measure: {

@@ -34,7 +34,7 @@ export async function fillWithPours(db: Db, count: number): Promise<void> {
     } as const;
     const { id } = await createPiece(trx, { id: randomUUID(), ...given });
     for (const role of ['base', 'color', 'color'] as const) {
-      await createMix(trx, id, { role, recipeId: 'D2', paintId: paint.id, totalMg: 56_250 });
+      await createMix(trx, id, { role, recipeId: 'D2', materialId: paint.id, totalMg: 56_250 });
     }
     return (await findPiece(trx, id))!;
   });
@@ -101,7 +101,7 @@ function eventsOf(mixes: readonly Mix[], at: string): PourEvent[] {
   const layers = mixes.map((mix): PourEvent => ({
     ...event(),
     kind: 'layer',
-    data: { mixId: mix.id, mg: Math.round(between(10_000, 40_000)) },
+    data: { cupId: mix.id, mg: Math.round(between(10_000, 40_000)) },
   }));
   const passes = [0, 1].map((): PourEvent => {
     const tool = anyOf(AIR_TOOL_NAMES);
@@ -126,7 +126,7 @@ function measured(mixes: readonly Mix[], measuredAt: string): Measurement {
   const palette = mixes.map((mix, index) => ({
     name: `${mix.name} ${index}`,
     hex: '#446688',
-    mixId: mix.id,
+    cupId: mix.id,
   }));
   return {
     corners: [

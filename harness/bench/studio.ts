@@ -52,7 +52,7 @@ export const readings: readonly ReadingRecord[] = Array.from({ length: 1000 }, (
   const of = cups[at % CUPS]!;
   return {
     id: String(at),
-    mixId: of.id,
+    cupId: of.id,
     raceId: `race ${Math.floor(at / 5)}`,
     at: '2026-03-01T09:30:00.000Z',
     contents: of.ingredients.map((each, index) => ({ ingredientId: each.id, mg: CONTENTS_MG[index] ?? 0 })),

@@ -4,12 +4,11 @@ import fc from 'fast-check';
 /** What an id stands for, by the name of its field; the runner puts a real one in its place. */
 const ID_OF: Readonly<Record<string, string>> = {
   pieceId: 'piece',
-  mixId: 'mix',
-  fromMixId: 'mix',
-  mixIds: 'mix',
+  cupId: 'mix',
+  fromCupId: 'mix',
+  cupIds: 'mix',
   ingredientId: 'ingredient',
   additionId: 'addition',
-  paintId: 'material',
   materialId: 'material',
   supportId: 'support',
   eventId: 'event',

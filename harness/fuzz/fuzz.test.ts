@@ -20,7 +20,7 @@ beforeAll(async () => {
       id: randomUUID(),
       at: '2026-03-01T10:00:00Z',
       kind: 'layer',
-      data: { mixId: cup.id, mg: 9000 },
+      data: { cupId: cup.id, mg: 9000 },
     };
     await studio.http.post(`/api/pieces/${piece.id}/events`).send(event).expect(201);
   }

@@ -57,13 +57,13 @@ async function fillFolder(folder: string): Promise<{ pieceIds: string[]; cups: M
   const pieces = await db.selectFrom('piece').select('id').execute();
   const ingredients = await db
     .selectFrom('mixIngredient')
-    .innerJoin('mix', 'mix.id', 'mixIngredient.mixId')
-    .select(['mix.pieceId', 'mix.id as mixId', 'mixIngredient.id'])
+    .innerJoin('mix', 'mix.id', 'mixIngredient.cupId')
+    .select(['mix.pieceId', 'mix.id as cupId', 'mixIngredient.id'])
     .execute();
   await db.destroy();
   return {
     pieceIds: pieces.map(({ id }) => id),
-    cups: new Map(ingredients.map(({ pieceId, mixId, id }) => [pieceId, `${mixId} ${id}`])),
+    cups: new Map(ingredients.map(({ pieceId, cupId, id }) => [pieceId, `${cupId} ${id}`])),
   };
 }
 
@@ -99,9 +99,9 @@ function asker(studio: Awaited<ReturnType<typeof fillFolder>>, seed: number): ()
     [
       8,
       () => {
-        const [mixId, ingredientId] = studio.cups.get(anyOf(studio.pieceIds))!.split(' ');
+        const [cupId, ingredientId] = studio.cups.get(anyOf(studio.pieceIds))!.split(' ');
         const body = { id: randomUUID(), ingredientId, mg: 1000, source: 'typed' };
-        return { kind: 'weighing in', method: 'POST', path: `/api/mixes/${mixId}/additions`, body };
+        return { kind: 'weighing in', method: 'POST', path: `/api/mixes/${cupId}/additions`, body };
       },
     ],
     [3, () => get('health', '/api/health')],

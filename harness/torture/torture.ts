@@ -99,7 +99,7 @@ export async function torture(
 
 interface Target {
   readonly pieceId: string;
-  readonly mixId: string;
+  readonly cupId: string;
   readonly ingredientId: string;
 }
 
@@ -107,8 +107,8 @@ function targetsIn(dataFolder: string): Target[] {
   const file = new SqliteFile(folderOf(dataFolder).database, { readonly: true });
   const rows = file
     .prepare(
-      `SELECT mix.pieceId, mix.id AS mixId, mixIngredient.id AS ingredientId FROM mix
-       JOIN mixIngredient ON mixIngredient.mixId = mix.id GROUP BY mix.pieceId`,
+      `SELECT mix.pieceId, mix.id AS cupId, mixIngredient.id AS ingredientId FROM mix
+       JOIN mixIngredient ON mixIngredient.cupId = mix.id GROUP BY mix.pieceId`,
     )
     .all() as Target[];
   file.close();
@@ -116,7 +116,7 @@ function targetsIn(dataFolder: string): Target[] {
 }
 
 function makeWrite(targets: readonly Target[], image: Buffer, random: Random): Write {
-  const { pieceId, mixId, ingredientId } = targets[Math.floor(random() * targets.length)]!;
+  const { pieceId, cupId, ingredientId } = targets[Math.floor(random() * targets.length)]!;
   const id = randomUUID();
   const post = (path: string, body: unknown) => (address: string) =>
     fetch(`${address}${path}`, {
@@ -131,11 +131,11 @@ function makeWrite(targets: readonly Target[], image: Buffer, random: Random): W
   }
   if (kind < 0.8) {
     const body = { id, ingredientId, mg: 1 + Math.floor(random() * 900), source: 'typed' };
-    return { id, table: 'mixAddition', send: post(`/api/mixes/${mixId}/additions`, body) };
+    return { id, table: 'mixAddition', send: post(`/api/mixes/${cupId}/additions`, body) };
   }
   if (kind < 0.92) {
     const measure = { kind: 'words', stage: 'fading' };
-    const readings = [{ id, mixId, raceId: null, temperatureC: null, measure }];
+    const readings = [{ id, cupId, raceId: null, temperatureC: null, measure }];
     return { id, table: 'reading', send: post(`/api/pieces/${pieceId}/readings`, { readings }) };
   }
   return {

@@ -1,4 +1,4 @@
-import { api } from '@icy-ribbon/contract';
+import { api, withNewNames } from '@icy-ribbon/contract';
 import { seededRandom } from '@icy-ribbon/core/base/random';
 import compression from 'compression';
 import express, { type Express, type Router } from 'express';
@@ -129,6 +129,11 @@ export function studioRouter(parts: StudioParts): Router {
   uploadRoutes(router, db, files, dataFolder);
   router.use(api.photos.measure.path, express.json({ limit: '20mb' }));
   router.use('/api', express.json({ limit: '1mb' }));
+  // What a page from before an update still sends.
+  router.use('/api', (request, _response, next) => {
+    request.body = withNewNames(request.body as unknown);
+    next();
+  });
   calculationRoutes(router);
   materialRoutes(router, db, tasks);
   equipmentRoutes(router, db);

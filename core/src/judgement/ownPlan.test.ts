@@ -167,7 +167,7 @@ function poured(technique: Technique, support: SupportSize, plan: Plan, cups: re
     ...{ id: 'x', name: 'x', technique, support, pouredAt: '2026-03-01T10:00:00Z' },
     cups: cups.map((cup): PouredCup => ({
       ...asPaint(cup),
-      laidMg: laid.filter(({ paintId }) => paintId === cup.id).reduce((sum, { mg }) => sum + mg, 0),
+      laidMg: laid.filter(({ cupId }) => cupId === cup.id).reduce((sum, { mg }) => sum + mg, 0),
       waterFraction: cup.waterFraction,
       waterLimit: cup.recipe.waterLimit ?? null,
       doseFactor: cup.recipe.doseFactor ?? null,
@@ -175,7 +175,7 @@ function poured(technique: Technique, support: SupportSize, plan: Plan, cups: re
       hasSilicone: false,
       hasWeakBinder: materialKind(cup.kind).binder < 0.22,
     })),
-    order: laid.map(({ paintId }) => paintId),
+    order: laid.map(({ cupId }) => cupId),
     passes: plan.passes,
     torches: steps.filter(({ kind }) => kind === 'torch').length,
     torchedAfterAir: false,
@@ -189,7 +189,7 @@ function poured(technique: Technique, support: SupportSize, plan: Plan, cups: re
     rating: null,
     faults: [],
     flowersDm2: plan.stacks.reduce((sum, { footprintMm }) => sum + flowerDm2(footprintMm), 0),
-    onFace: plan.base?.areas.map(({ paintId }) => paintId) ?? [],
+    onFace: plan.base?.areas.map(({ cupId }) => cupId) ?? [],
   };
 }
 
@@ -204,7 +204,7 @@ function accusations(technique: Technique, layout: LayoutName, support: SupportS
   });
   const record = poured(technique, support, plan, cups);
   const causes = FAULTS.flatMap(({ kind }) =>
-    cups.flatMap(({ id }) => why(record, { kind, mixId: id }).causes.filter(({ weight }) => weight > LIKELY)),
+    cups.flatMap(({ id }) => why(record, { kind, cupId: id }).causes.filter(({ weight }) => weight > LIKELY)),
   );
   return [
     ...findings.filter(({ level }) => level === 'wrong').map(({ code, facts }) => ({ code, facts })),

@@ -5,7 +5,7 @@ import { hexDistance } from '../paint/color/oklab.ts';
 export interface CupColor {
   readonly name: string;
   readonly hex: string;
-  readonly mixId: string | null;
+  readonly cupId: string | null;
 }
 
 export interface CupPalette {
@@ -39,7 +39,7 @@ export function paletteOfCups(
     if (palette.some((color) => hexDistance(color.hex, cup.colorHex) < TOO_CLOSE)) continue;
     const taken = palette.filter((color) => color.name === cup.name || color.name.startsWith(`${cup.name} `));
     const name = taken.length > 0 ? `${cup.name} ${taken.length + 1}` : cup.name;
-    palette.push({ name, hex: cup.colorHex, mixId: cup.id });
+    palette.push({ name, hex: cup.colorHex, cupId: cup.id });
     if (activator === null && SHEET.includes(cup.role)) activator = name;
   }
   return { palette, base: palette[0]?.name ?? '', activator };

@@ -58,7 +58,7 @@ async function fullPiece(): Promise<Piece> {
         id: `00000000-0000-4000-8000-00000000000${index}`,
         at: '2026-03-01T10:00:00Z',
         kind: 'layer',
-        data: { mixId: cup.id, mg: 10_000 },
+        data: { cupId: cup.id, mg: 10_000 },
       })
       .expect(201);
   }

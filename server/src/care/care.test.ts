@@ -10,7 +10,7 @@ beforeEach(async () => {
   piece = await startPiece(studio);
   const mix = await weighInFully(studio, await planCup(studio, piece, 'Deep blue', 56_250));
   for (const [kind, data] of [
-    ['layer', { mixId: mix.id, mg: 40_000 }],
+    ['layer', { cupId: mix.id, mg: 40_000 }],
     [
       'pass',
       {

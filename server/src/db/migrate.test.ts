@@ -4,26 +4,7 @@ import { join } from 'node:path';
 import SqliteFile from 'better-sqlite3';
 import { Kysely, sql } from 'kysely';
 import { TransactionalSqliteDialect } from './dialect.ts';
-import { migrate } from './migrate.ts';
-import { first } from './migrations/0001-first.ts';
-import { recipesAndStock } from './migrations/0002-recipes-and-stock.ts';
-import { readings } from './migrations/0003-readings.ts';
-import { plan } from './migrations/0004-plan.ts';
-import { results } from './migrations/0005-results.ts';
-import { corrections } from './migrations/0006-corrections.ts';
-import { safe } from './migrations/0007-safe.ts';
-import { aims } from './migrations/0008-aims.ts';
-import { cells } from './migrations/0009-cells.ts';
-import { standIns } from './migrations/0010-stand-ins.ts';
-import { colors } from './migrations/0011-colors.ts';
-import { topCoat } from './migrations/0012-top-coat.ts';
-import { supportKind } from './migrations/0013-support-kind.ts';
-import { tintingStrength } from './migrations/0014-tinting-strength.ts';
-import { touchDry } from './migrations/0015-touch-dry.ts';
-import { care } from './migrations/0016-care.ts';
-import { drills } from './migrations/0017-drills.ts';
-import { originals } from './migrations/0018-originals.ts';
-import { lists } from './migrations/0019-lists.ts';
+import { migrate, MIGRATIONS } from './migrate.ts';
 import { openDatabase } from './open.ts';
 
 let folder: string;
@@ -32,25 +13,7 @@ afterEach(() => rmSync(folder, { recursive: true, force: true }));
 
 const STAMP = '2026-03-01T09:30:00.000Z';
 const later = {
-  '0001-first': first,
-  '0002-recipes-and-stock': recipesAndStock,
-  '0003-readings': readings,
-  '0004-plan': plan,
-  '0005-results': results,
-  '0006-corrections': corrections,
-  '0007-safe': safe,
-  '0008-aims': aims,
-  '0009-cells': cells,
-  '0010-stand-ins': standIns,
-  '0011-colors': colors,
-  '0012-top-coat': topCoat,
-  '0013-support-kind': supportKind,
-  '0014-tinting-strength': tintingStrength,
-  '0015-touch-dry': touchDry,
-  '0016-care': care,
-  '0017-drills': drills,
-  '0018-originals': originals,
-  '0019-lists': lists,
+  ...MIGRATIONS,
   '9998-later': {
     up: (db: Kysely<unknown>) =>
       sql`ALTER TABLE piece ADD COLUMN mood TEXT`.execute(db).then(() => undefined),
@@ -102,5 +65,56 @@ it('a migration that fails leaves the database as it was and keeps the backup', 
     .map((row) => (row as { name: string }).name);
   expect(names).not.toContain('mood');
   expect(readdirSync(folder).some((name) => name.includes('before-migration'))).toBe(true);
+  await db.destroy();
+});
+
+it('cups that were named in two ways have one name, in columns and in what is kept as text', async () => {
+  const file = new SqliteFile(join(folder, 'icy-ribbon.sqlite'));
+  const db = new Kysely<unknown>({ dialect: new TransactionalSqliteDialect(file) });
+  const before = Object.fromEntries(Object.entries(MIGRATIONS).filter(([name]) => name < '0020'));
+  await migrate(db, file, STAMP, { migrations: before });
+  const note = 'the "mixId" of a "paintId"';
+  file.exec(`INSERT INTO support VALUES ('s', 1, '', '', NULL, 's', 'rectangle', 1, 1, 1, 'canvas');
+    INSERT INTO piece (id, version, createdAt, updatedAt, name, technique, supportId, supportSnapshot, note, aims)
+      VALUES ('p', 1, '', '', 'p', 'dutch', 's', '{}', '', '{}')`);
+  const put = (table: string, row: Record<string, unknown>) =>
+    file
+      .prepare(
+        `INSERT INTO ${table} (${Object.keys(row).join(', ')}) VALUES (${Object.keys(row)
+          .map(() => '?')
+          .join(', ')})`,
+      )
+      .run(...Object.values(row));
+  const [version, createdAt, updatedAt] = [1, '', ''];
+  put('pourEvent', {
+    ...{ id: 'e', pieceId: 'p', kind: 'layer', at: '' },
+    data: JSON.stringify({ mixId: 'c', mg: 5, note }),
+  });
+  put('plan', {
+    ...{ pieceId: 'p', version, createdAt, updatedAt },
+    body: JSON.stringify({
+      stacks: [{ layers: [{ id: 'l', paintId: 'c' }] }],
+      planned: [{ id: 'c', recipeId: 'D2', paintId: 'white' }],
+    }),
+  });
+  put('recipe', {
+    ...{ id: 'r', version, createdAt, updatedAt, name: 'r' },
+    body: JSON.stringify({ blend: [{ paintId: 'white', parts: 2 }], note }),
+  });
+  await migrate(db, file, STAMP, { beforeMigration: () => Promise.resolve('') });
+  const text = (column: string, table: string) =>
+    JSON.parse(
+      (file.prepare(`SELECT ${column} AS text FROM ${table}`).get() as { text: string }).text,
+    ) as object;
+  expect(text('data', 'pourEvent')).toEqual({ cupId: 'c', mg: 5, note });
+  expect(text('body', 'plan')).toEqual({
+    stacks: [{ layers: [{ id: 'l', cupId: 'c' }] }],
+    planned: [{ id: 'c', recipeId: 'D2', materialId: 'white' }],
+  });
+  expect(text('body', 'recipe')).toEqual({ blend: [{ materialId: 'white', parts: 2 }], note });
+  for (const table of ['mixIngredient', 'mixAddition', 'mixMovement', 'reading']) {
+    const columns = file.prepare('SELECT name FROM pragma_table_info(?)').all(table) as { name: string }[];
+    expect(columns.map(({ name }) => name)).toContain('cupId');
+  }
   await db.destroy();
 });

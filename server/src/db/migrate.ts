@@ -20,8 +20,10 @@ import { care } from './migrations/0016-care.ts';
 import { drills } from './migrations/0017-drills.ts';
 import { originals } from './migrations/0018-originals.ts';
 import { lists } from './migrations/0019-lists.ts';
+import { cupId } from './migrations/0020-cup-id.ts';
 
-const MIGRATIONS: Record<string, Migration> = {
+/** In the order in which they were written. */
+export const MIGRATIONS: Record<string, Migration> = {
   '0001-first': first,
   '0002-recipes-and-stock': recipesAndStock,
   '0003-readings': readings,
@@ -41,6 +43,7 @@ const MIGRATIONS: Record<string, Migration> = {
   '0017-drills': drills,
   '0018-originals': originals,
   '0019-lists': lists,
+  '0020-cup-id': cupId,
 };
 
 /** The database was written by a newer program than this one. */

@@ -140,7 +140,7 @@ export interface MixTable extends RecordColumns {
 
 export interface MixIngredientTable {
   id: string;
-  mixId: string;
+  cupId: string;
   position: number;
   role: Ingredient['role'];
   share: number;
@@ -153,7 +153,7 @@ export interface MixAdditionTable {
   /** Counts up, so that the order of weighing is kept. */
   seq: Generated<number>;
   id: string;
-  mixId: string;
+  cupId: string;
   ingredientId: string;
   mg: number;
   source: Addition['source'];
@@ -169,7 +169,7 @@ export interface MixAdditionTable {
 
 export interface MixMovementTable {
   id: string;
-  mixId: string;
+  cupId: string;
   kind: Movement['kind'];
   mg: number;
   at: string;
@@ -182,7 +182,7 @@ export interface ReadingTable {
   id: string;
   pieceId: string;
   /** Null for a reference liquid that ran in a race. */
-  mixId: string | null;
+  cupId: string | null;
   raceId: string | null;
   at: string;
   temperatureC: number | null;

@@ -255,7 +255,7 @@ function layDown(
         id: makeId(),
         kind: 'layer',
         at: clock(1),
-        data: { mixId: mix.id, mg: Math.round((actualMg * share) / 100) * 100, shape: liesAs(mix.role) },
+        data: { cupId: mix.id, mg: Math.round((actualMg * share) / 100) * 100, shape: liesAs(mix.role) },
       };
     }),
   ];
@@ -358,7 +358,7 @@ function judge(
       id: faultIds[index]!,
       kind,
       at: { x: 0.5, y: 0.5 },
-      mixId: null,
+      cupId: null,
       note: '',
     })),
     hangingDeg: null,

@@ -33,7 +33,7 @@ afterAll(() => studio.close());
 /** A scene without the ids, which are others each time. */
 const plainScene = ({ layers, ...scene }: Scene) => ({
   ...scene,
-  layers: layers.map((layer) => ({ ...layer, paintId: '' })),
+  layers: layers.map((layer) => ({ ...layer, cupId: '' })),
 });
 
 /** Every number in something, with where it stands. */

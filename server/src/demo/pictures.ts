@@ -62,7 +62,7 @@ export function demoPictures(folder: string) {
       const { measurement, ...rest } = picture;
       const palette = measurement.palette.map((color) => ({
         ...color,
-        mixId: piece.mixes.find((mix) => mix.name === color.name)?.id ?? null,
+        cupId: piece.mixes.find((mix) => mix.name === color.name)?.id ?? null,
       }));
       return {
         ...rest,

@@ -170,7 +170,7 @@ export async function removeSample(db: Db): Promise<void> {
         .where('id', 'not in', (inner) =>
           inner
             .selectFrom('mixIngredient')
-            .innerJoin('mix', 'mix.id', 'mixIngredient.mixId')
+            .innerJoin('mix', 'mix.id', 'mixIngredient.cupId')
             .where('mix.pieceId', '<>', sample.pieceId)
             .select('mixIngredient.materialId'),
         )

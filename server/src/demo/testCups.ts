@@ -23,7 +23,7 @@ export function testCups(
   const liquid = { kind: 'glycerine', massFraction: 1, temperatureC } as const;
   const reading = (mix: Mix | null, measure: Reading['measure'], at: string): Reading => ({
     id: makeId(),
-    mixId: mix?.id ?? null,
+    cupId: mix?.id ?? null,
     raceId: measure.kind === 'race' ? raceId : null,
     at,
     temperatureC,

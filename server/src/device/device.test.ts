@@ -467,7 +467,7 @@ describe('event streams', () => {
     const before = lines.reduce((sum, mine) => sum + mine.length, 0);
     expect(before).toBe(100);
     for (let at = 0; at < 100; at += 1) {
-      hub.say({ tab: `tab ${at}`, pieceId: null, doing: 'pouring', mixId: null });
+      hub.say({ tab: `tab ${at}`, pieceId: null, doing: 'pouring', cupId: null });
     }
     work.forEach((each) => each());
     work = [];
@@ -486,7 +486,7 @@ describe('as it happens', () => {
       hub.listen(tab(at), device, (line) => to.push(JSON.parse(line.replace('data: ', '')) as Live));
     const stop = listen(1, 'the computer', told[0]);
     listen(2, 'Phone', told[1]);
-    const doing = { tab: tab(2), pieceId: 'p', doing: 'weighing', mixId: 'm' } as const;
+    const doing = { tab: tab(2), pieceId: 'p', doing: 'weighing', cupId: 'm' } as const;
     expect(hub.say(doing)).toBe(true);
     hub.changed(tab(2), 'p');
     expect(told[0].slice(-2)).toEqual([

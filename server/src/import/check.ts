@@ -96,14 +96,14 @@ function checkPiece(
   const cups = new Set(piece.mixes.map(({ id }) => id));
   piece.readings.forEach((reading, index) => {
     enter('reading', reading.id, `${at}.readings.${index}`);
-    if (reading.mixId !== null && !cups.has(reading.mixId)) {
-      wrong(`${at}.readings.${index}.mixId`, 'A cup that was read is missing from the file.');
+    if (reading.cupId !== null && !cups.has(reading.cupId)) {
+      wrong(`${at}.readings.${index}.cupId`, 'A cup that was read is missing from the file.');
     }
   });
   piece.events.forEach((event, index) => {
     enter('pourEvent', event.id, `${at}.events.${index}`);
-    if (event.kind === 'layer' && !cups.has(event.data.mixId)) {
-      wrong(`${at}.events.${index}.data.mixId`, 'A cup that was poured is missing from the file.');
+    if (event.kind === 'layer' && !cups.has(event.data.cupId)) {
+      wrong(`${at}.events.${index}.data.cupId`, 'A cup that was poured is missing from the file.');
     }
   });
   piece.care.forEach((event, index) => enter('careEvent', event.id, `${at}.care.${index}`));

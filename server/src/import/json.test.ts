@@ -24,3 +24,10 @@ it('does not build what is deeper or of more parts than anything that is written
 it('what is no JSON is nothing', () => {
   for (const text of ['', '{', '"open', '"\\"', '[1,]', '\0']) expect(read(text)).toBeUndefined();
 });
+
+it('a file from before cups had one name is read as one of today', () => {
+  expect(read('{"data":{"mixId":"a"},"layers":[{"paintId":"b","massG":5}]}')).toEqual({
+    data: { cupId: 'a' },
+    layers: [{ cupId: 'b', massG: 5 }],
+  });
+});

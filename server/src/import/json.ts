@@ -1,3 +1,5 @@
+import { holdsOldNames, withNewNames } from '@icy-ribbon/contract';
+
 /** Deeper than this lies nothing that was written here. */
 const MOST_DEPTH = 60;
 /** More lists and records than this are in no file that was written here. */
@@ -16,7 +18,9 @@ const [CLOSE_LIST, CLOSE_RECORD] = [0x5d, 0x7d];
 export function parseJson(bytes: Buffer): unknown {
   if (!isBounded(bytes)) return undefined;
   try {
-    return JSON.parse(bytes.toString('utf8'));
+    const text = bytes.toString('utf8');
+    const value: unknown = JSON.parse(text);
+    return holdsOldNames(text) ? withNewNames(value) : value;
   } catch {
     return undefined;
   }

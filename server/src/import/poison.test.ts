@@ -34,7 +34,7 @@ afterEach(async () => {
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 async function read(mix: Mix, measure: object, raceId: string | null = null): Promise<void> {
-  const reading = { id: randomUUID(), mixId: mix.id, raceId, temperatureC: null, measure };
+  const reading = { id: randomUUID(), cupId: mix.id, raceId, temperatureC: null, measure };
   await studio.http
     .post(`/api/pieces/${mix.pieceId}/readings`)
     .send({ readings: [reading] })
@@ -122,8 +122,8 @@ it.each([
   ],
   [
     'a cup that was read and is not there',
-    (copy: Archive) => (copy.pieces[0]!.readings[0]!.mixId = randomUUID()),
-    'pieces.0.readings.0.mixId',
+    (copy: Archive) => (copy.pieces[0]!.readings[0]!.cupId = randomUUID()),
+    'pieces.0.readings.0.cupId',
   ],
   ['a support that is not there', (copy: Archive) => (copy.supports = []), 'pieces.0.support'],
   [

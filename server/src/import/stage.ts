@@ -43,9 +43,9 @@ const SHELVES = {
 /** What belongs to a piece, each with how its piece is found, in an order in which all they refer to is there. */
 const PARTS: Readonly<Record<string, string>> = {
   mix: 'pieceId IN (SELECT id FROM temp.arriving)',
-  mixIngredient: 'mixId IN (SELECT id FROM staged.mix WHERE pieceId IN (SELECT id FROM temp.arriving))',
-  mixAddition: 'mixId IN (SELECT id FROM staged.mix WHERE pieceId IN (SELECT id FROM temp.arriving))',
-  mixMovement: 'mixId IN (SELECT id FROM staged.mix WHERE pieceId IN (SELECT id FROM temp.arriving))',
+  mixIngredient: 'cupId IN (SELECT id FROM staged.mix WHERE pieceId IN (SELECT id FROM temp.arriving))',
+  mixAddition: 'cupId IN (SELECT id FROM staged.mix WHERE pieceId IN (SELECT id FROM temp.arriving))',
+  mixMovement: 'cupId IN (SELECT id FROM staged.mix WHERE pieceId IN (SELECT id FROM temp.arriving))',
   reading: 'pieceId IN (SELECT id FROM temp.arriving)',
   pourEvent: 'pieceId IN (SELECT id FROM temp.arriving)',
   careEvent: 'pieceId IN (SELECT id FROM temp.arriving)',

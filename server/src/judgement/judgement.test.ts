@@ -29,7 +29,7 @@ it('is kept with its piece, pins and all', async () => {
   const { body } = await put({ ...judged, version: 0 }).expect(200);
   expect(body).toMatchObject({ version: 1, rating: 4, verdict: 'finish', hangingDeg: 180 });
   const { judgement } = (await studio.http.get(`/api/pieces/${piece.id}`).expect(200)).body as Piece;
-  expect(judgement?.faults).toEqual([{ ...judged.faults[0], mixId: null }]);
+  expect(judgement?.faults).toEqual([{ ...judged.faults[0], cupId: null }]);
 });
 
 it('is changed by the version that was read', async () => {

@@ -17,7 +17,7 @@ export const dryShiftsCached = (db: Db): Promise<Map<string, DryShift>> =>
 async function dryShifts(db: Reader): Promise<Map<string, DryShift>> {
   const rows = await db
     .selectFrom('mix')
-    .innerJoin('mixIngredient', 'mixIngredient.mixId', 'mix.id')
+    .innerJoin('mixIngredient', 'mixIngredient.cupId', 'mix.id')
     .select(['mix.id', 'mix.dryColorHex', 'mixIngredient.targetMg', 'mixIngredient.materialSnapshot'])
     .where('mix.dryColorHex', 'is not', null)
     .where('mix.deletedAt', 'is', null)

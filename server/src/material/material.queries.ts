@@ -54,8 +54,8 @@ export async function usedSinceCount(db: Reader): Promise<Map<string, number>> {
     SELECT material.id, sum(mixAddition.mg) AS usedMg
     FROM material
     CROSS JOIN mixIngredient ON mixIngredient.materialId = material.id
-    CROSS JOIN mix ON mix.id = mixIngredient.mixId AND mix.deletedAt IS NULL
-    CROSS JOIN mixAddition ON mixAddition.mixId = mix.id AND mixAddition.ingredientId = mixIngredient.id
+    CROSS JOIN mix ON mix.id = mixIngredient.cupId AND mix.deletedAt IS NULL
+    CROSS JOIN mixAddition ON mixAddition.cupId = mix.id AND mixAddition.ingredientId = mixIngredient.id
     WHERE material.stockCountedAt IS NOT NULL
       AND mixAddition.voidedAt IS NULL AND mixAddition.source != 'poured'
       AND CASE WHEN material.countedAfterSeq IS NULL OR mixAddition.imported = 1

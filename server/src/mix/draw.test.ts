@@ -16,13 +16,13 @@ beforeEach(async () => {
     studio,
     await plan({ role: 'medium', recipeId: 'bloom-medium', totalMg: 80_000 }),
   );
-  const { id: paintId } = await materialNamed(studio, 'Fluid teal');
-  color = await plan({ role: 'color', recipeId: 'B1', paintId, totalMg: 60_000 });
+  const { id: materialId } = await materialNamed(studio, 'Fluid teal');
+  color = await plan({ role: 'color', recipeId: 'B1', materialId, totalMg: 60_000 });
 });
 afterEach(() => studio.close());
 
-const draw = (mg: number, id = randomUUID(), fromMixId = medium.id) =>
-  studio.http.post(`/api/mixes/${color.id}/draws`).send({ id, fromMixId, mg });
+const draw = (mg: number, id = randomUUID(), fromCupId = medium.id) =>
+  studio.http.post(`/api/mixes/${color.id}/draws`).send({ id, fromCupId, mg });
 
 it('a medium is a cup of its own, named after its recipe, without a paint', () => {
   expect(medium).toMatchObject({ role: 'medium', name: 'Bloom medium', recipe: { id: 'bloom-medium' } });
@@ -98,19 +98,19 @@ it('no more than it holds, not into itself, and nothing the cup takes none of', 
   expect((await draw(90_000).expect(422)).body.errors[0].path).toBe('mg');
   const self = await studio.http
     .post(`/api/mixes/${medium.id}/draws`)
-    .send({ id: randomUUID(), fromMixId: medium.id, mg: 1_000 })
+    .send({ id: randomUUID(), fromCupId: medium.id, mg: 1_000 })
     .expect(422);
-  expect(self.body.errors[0].path).toBe('fromMixId');
-  const { id: paintId } = await materialNamed(studio, 'White');
+  expect(self.body.errors[0].path).toBe('fromCupId');
+  const { id: materialId } = await materialNamed(studio, 'White');
   const activator = (
     await studio.http
       .post(`/api/pieces/${piece.id}/mixes`)
-      .send({ role: 'activator', recipeId: 'A1', paintId, totalMg: 20_000 })
+      .send({ role: 'activator', recipeId: 'A1', materialId, totalMg: 20_000 })
       .expect(201)
   ).body as Mix;
   const odd = await studio.http
     .post(`/api/mixes/${activator.id}/draws`)
-    .send({ id: randomUUID(), fromMixId: medium.id, mg: 1_000 })
+    .send({ id: randomUUID(), fromCupId: medium.id, mg: 1_000 })
     .expect(422);
   expect(odd.body.errors[0].message).toMatch(/takes no/);
 });
@@ -120,5 +120,5 @@ it('a recipe that makes colors does not make a medium, and a color needs a paint
   const wrong = await send({ role: 'medium', recipeId: 'B1', totalMg: 60_000 });
   expect(wrong.body.errors[0].path).toBe('recipeId');
   const bare = await send({ role: 'color', recipeId: 'B1', totalMg: 60_000 });
-  expect(bare.body.errors[0].path).toBe('paintId');
+  expect(bare.body.errors[0].path).toBe('materialId');
 });

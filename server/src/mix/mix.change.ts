@@ -81,10 +81,10 @@ export async function addToMix(trx: Writer, id: string, input: AdditionCreate): 
   requireIngredient(mix, input.ingredientId);
   const known = await trx
     .selectFrom('mixAddition')
-    .select('mixId')
+    .select('cupId')
     .where('id', '=', input.id)
     .executeTakeFirst();
-  if (known && known.mixId !== id) throw taken('cup');
+  if (known && known.cupId !== id) throw taken('cup');
   if (!known) {
     await insertAddition(trx, id, {
       ...input,
@@ -110,7 +110,7 @@ export async function takeBack(trx: Writer, id: string, additionId: string): Pro
   await trx
     .updateTable('mixAddition')
     .set({ voidedAt })
-    .where('mixId', '=', id)
+    .where('cupId', '=', id)
     .where((eb) =>
       addition.drawId === null ? eb('id', '=', additionId) : eb('drawId', '=', addition.drawId),
     )
@@ -126,11 +126,11 @@ export async function takeBack(trx: Writer, id: string, additionId: string): Pro
 async function giveBack(trx: Writer, drawId: string, voidedAt: string): Promise<void> {
   const movement = await trx
     .selectFrom('mixMovement')
-    .select('mixId')
+    .select('cupId')
     .where('id', '=', drawId)
     .executeTakeFirst();
   await trx.updateTable('mixMovement').set({ voidedAt }).where('id', '=', drawId).execute();
-  const source = movement && (await findMix(trx, movement.mixId));
+  const source = movement && (await findMix(trx, movement.cupId));
   if (source) await touch(trx, source);
 }
 
@@ -192,11 +192,11 @@ async function touch(trx: Writer, mix: Mix): Promise<void> {
 }
 
 /** @throws HttpProblem 422 when a cup would hold more than a cup can */
-export async function requireFits(trx: Writer, mixId: string): Promise<void> {
+export async function requireFits(trx: Writer, cupId: string): Promise<void> {
   const { held } = await trx
     .selectFrom('mixAddition')
     .select(({ fn }) => fn.sum<number>('mg').as('held'))
-    .where('mixId', '=', mixId)
+    .where('cupId', '=', cupId)
     .where('voidedAt', 'is', null)
     .executeTakeFirstOrThrow();
   if (Number(held ?? 0) > MOST_CUP_MG) throw unfit('mg', 'More than a ton does not fit a cup.');

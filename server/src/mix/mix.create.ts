@@ -76,13 +76,13 @@ export async function createMix(
 /** The paint or paints a cup was asked for, if its recipe takes any. */
 async function paintsFor(trx: Writer, recipe: Recipe, input: MixCreate): Promise<PaintPart[]> {
   if (input.role === 'medium') return [];
-  if (!input.blend) return [{ material: await paintFor(trx, recipe, input, input.paintId), parts: 1 }];
+  if (!input.blend) return [{ material: await paintFor(trx, recipe, input, input.materialId), parts: 1 }];
   const paints: PaintPart[] = [];
-  for (const [index, { paintId, parts }] of input.blend.entries()) {
-    const material = await paintFor(trx, recipe, input, paintId);
+  for (const [index, { materialId, parts }] of input.blend.entries()) {
+    const material = await paintFor(trx, recipe, input, materialId);
     if (!isPaint(material.kind)) {
       throw unfit(
-        `blend.${index}.paintId`,
+        `blend.${index}.materialId`,
         `"${material.name}" is no paint: only paints are stirred together.`,
       );
     }
@@ -95,13 +95,13 @@ async function paintFor(
   trx: Writer,
   recipe: Recipe,
   input: MixCreate,
-  paintId: string | undefined,
+  materialId: string | undefined,
 ): Promise<Material> {
-  const paint = paintId === undefined ? undefined : await findMaterial(trx, paintId);
-  if (!paint || paint.deletedAt !== null) throw unfit('paintId', 'Choose a paint from the shelf.');
+  const paint = materialId === undefined ? undefined : await findMaterial(trx, materialId);
+  if (!paint || paint.deletedAt !== null) throw unfit('materialId', 'Choose a paint from the shelf.');
   const takesPaint = partsFor(recipe, paint.finish, input.variant).some((part) => part.of.kind === 'paint');
   const fits = isPaint(paint.kind) || (!takesPaint && materialKind(paint.kind).group === 'powder');
-  if (!fits) throw unfit('paintId', `"${paint.name}" is no paint: choose a paint for the color.`);
+  if (!fits) throw unfit('materialId', `"${paint.name}" is no paint: choose a paint for the color.`);
   return paint;
 }
 

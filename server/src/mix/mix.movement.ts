@@ -28,7 +28,7 @@ export async function moveOut(trx: Writer, id: string, input: MovementCreate): P
   const { version } = input.kind === 'loss' ? await withWater(trx, mix, input.mg) : mix;
   await trx
     .insertInto('mixMovement')
-    .values({ ...input, mixId: id, at: timestamp(), voidedAt: null, place: await nextPlace(trx, id) })
+    .values({ ...input, cupId: id, at: timestamp(), voidedAt: null, place: await nextPlace(trx, id) })
     .execute();
   await updateVersioned(trx, 'mix', { id, version }, {}, () => Promise.resolve(mix));
   return found(await findMix(trx, id), 'cup');
@@ -97,11 +97,11 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
   const poured: { ingredient: Ingredient; mg: number }[] = [];
   let lackedMg = 0;
   const mixes: Mix[] = [];
-  for (const [index, mixId] of input.mixIds.entries()) {
-    const mix = await liveMix(trx, mixId);
+  for (const [index, cupId] of input.cupIds.entries()) {
+    const mix = await liveMix(trx, cupId);
     const left = await leftMg(trx, mix);
     if (left === 0) {
-      throw unfit(`mixIds.${index}`, `Nothing of "${mix.name}" is left.`);
+      throw unfit(`cupIds.${index}`, `Nothing of "${mix.name}" is left.`);
     }
     const { actualIngredientMg, actualMg } = cupState(mix);
     lackedMg += Math.round((-Math.min(0, ...actualIngredientMg) * left) / actualMg);
@@ -113,8 +113,8 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
     await trx
       .insertInto('mixMovement')
       .values({
-        ...{ id: randomUUID(), mixId, kind: 'poured-over', mg: left, at, voidedAt: null },
-        place: await nextPlace(trx, mixId),
+        ...{ id: randomUUID(), cupId, kind: 'poured-over', mg: left, at, voidedAt: null },
+        place: await nextPlace(trx, cupId),
       })
       .execute();
     await updateVersioned(trx, 'mix', mix, {}, () => Promise.resolve(mix));
@@ -164,7 +164,7 @@ export async function combine(trx: Writer, pieceId: string, input: Combine): Pro
   await requireFits(trx, mix.id);
   // Water that one of them lacked is lacking in the new cup.
   if (lackedMg > 0) await moveOut(trx, mix.id, { id: randomUUID(), kind: 'loss', mg: lackedMg });
-  await pourInstead(trx, pieceId, new Set(input.mixIds), mix.id);
+  await pourInstead(trx, pieceId, new Set(input.cupIds), mix.id);
   return found(await findMix(trx, mix.id), 'cup');
 }
 
@@ -177,11 +177,9 @@ async function pourInstead(
 ): Promise<void> {
   const plan = (await plansOf(trx, [pieceId])).get(pieceId);
   if (!plan) return;
-  const swapped = <Item extends { readonly paintId: string }>(item: Item): Item =>
-    oldIds.has(item.paintId) ? { ...item, paintId: newId } : item;
-  const layered = <Item extends { readonly layers: readonly { readonly paintId: string }[] }>(
-    item: Item,
-  ) => ({
+  const swapped = <Item extends { readonly cupId: string }>(item: Item): Item =>
+    oldIds.has(item.cupId) ? { ...item, cupId: newId } : item;
+  const layered = <Item extends { readonly layers: readonly { readonly cupId: string }[] }>(item: Item) => ({
     ...item,
     layers: item.layers.map(swapped),
   });
@@ -201,12 +199,12 @@ async function pourInstead(
  */
 export async function draw(trx: Writer, id: string, input: DrawCreate): Promise<{ mix: Mix; from: Mix }> {
   const mix = await liveMix(trx, id);
-  const from = found(await findMix(trx, input.fromMixId), 'cup');
+  const from = found(await findMix(trx, input.fromCupId), 'cup');
   if (mix.additions.some((each) => each.drawId === input.id)) return { mix, from };
   await liveMix(trx, from.id);
   await requireFreshMovement(trx, input.id);
   const left = await leftMg(trx, from);
-  if (from.id === mix.id) throw unfit('fromMixId', 'A cup cannot be poured into itself.');
+  if (from.id === mix.id) throw unfit('fromCupId', 'A cup cannot be poured into itself.');
   if (input.mg > left) {
     throw unfit('mg', `"${from.name}" holds ${toG(left).toFixed(1)} g: pour that much or less.`);
   }
@@ -223,7 +221,7 @@ export async function draw(trx: Writer, id: string, input: DrawCreate): Promise<
     const into =
       mix.ingredients.find((each) => each.material.materialId === material.materialId) ??
       mix.ingredients.find((each) => each.material.kind === material.kind);
-    if (!into) throw unfit('fromMixId', `"${mix.name}" takes no ${material.name.toLowerCase()}.`);
+    if (!into) throw unfit('fromCupId', `"${mix.name}" takes no ${material.name.toLowerCase()}.`);
     await insertAddition(trx, id, {
       id: randomUUID(),
       ingredientId: into.id,
@@ -237,7 +235,7 @@ export async function draw(trx: Writer, id: string, input: DrawCreate): Promise<
   await trx
     .insertInto('mixMovement')
     .values({
-      ...{ id: input.id, mixId: from.id, kind: 'drawn', mg: input.mg, at, voidedAt: null },
+      ...{ id: input.id, cupId: from.id, kind: 'drawn', mg: input.mg, at, voidedAt: null },
       place: await nextPlace(trx, from.id),
     })
     .execute();

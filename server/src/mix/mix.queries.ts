@@ -46,20 +46,20 @@ async function assemble(db: Reader, rows: readonly Selectable<MixTable>[]): Prom
   const ingredients = await db
     .selectFrom('mixIngredient')
     .selectAll()
-    .where('mixId', 'in', ids)
+    .where('cupId', 'in', ids)
     .orderBy('position')
     .execute();
   const additions = await db
     .selectFrom('mixAddition')
     .selectAll()
-    .where('mixId', 'in', ids)
+    .where('cupId', 'in', ids)
     .where('voidedAt', 'is', null)
     .orderBy('seq')
     .execute();
   const movements = await db
     .selectFrom('mixMovement')
     .selectAll()
-    .where('mixId', 'in', ids)
+    .where('cupId', 'in', ids)
     .where('voidedAt', 'is', null)
     .orderBy('place')
     .orderBy('at')
@@ -69,7 +69,7 @@ async function assemble(db: Reader, rows: readonly Selectable<MixTable>[]): Prom
     recipe: { ...NO_BLEND, ...fromJson(row.recipe) },
     lid: row.lid === 1,
     ingredients: ingredients
-      .filter((each) => each.mixId === row.id)
+      .filter((each) => each.cupId === row.id)
       .map(({ id, role, share, targetMg, materialSnapshot }) => ({
         id,
         role,
@@ -78,7 +78,7 @@ async function assemble(db: Reader, rows: readonly Selectable<MixTable>[]): Prom
         material: fromJson(materialSnapshot),
       })),
     additions: additions
-      .filter((each) => each.mixId === row.id)
+      .filter((each) => each.cupId === row.id)
       .map(({ id, ingredientId, mg, source, at, drawId, place }) => ({
         id,
         ingredientId,
@@ -89,7 +89,7 @@ async function assemble(db: Reader, rows: readonly Selectable<MixTable>[]): Prom
         place,
       })),
     movements: movements
-      .filter((each) => each.mixId === row.id)
+      .filter((each) => each.cupId === row.id)
       .map(({ id, kind, mg, at, place }) => ({ id, kind, mg, at, place })),
   }));
 }
@@ -123,35 +123,35 @@ export async function insertMix(trx: Writer, mix: Mix, imported: 0 | 1 = 0): Pro
   await insertRows(
     trx,
     'mixMovement',
-    movements.map((each) => ({ ...each, mixId: mix.id, voidedAt: null })),
+    movements.map((each) => ({ ...each, cupId: mix.id, voidedAt: null })),
   );
 }
 
 /** Where the next of what comes into a cup or leaves it stands in its order. */
-export async function nextPlace(trx: Writer, mixId: string): Promise<number> {
+export async function nextPlace(trx: Writer, cupId: string): Promise<number> {
   const lastOf = (table: 'mixAddition' | 'mixMovement') =>
     trx
       .selectFrom(table)
       .select(({ fn }) => fn.max('place').as('last'))
-      .where('mixId', '=', mixId)
+      .where('cupId', '=', cupId)
       .executeTakeFirst();
   const places = [await lastOf('mixAddition'), await lastOf('mixMovement')];
   return 1 + Math.max(...places.map((each) => Number(each?.last ?? 0)));
 }
 
-const additionRow = (mixId: string, addition: Addition, imported: 0 | 1) => ({
+const additionRow = (cupId: string, addition: Addition, imported: 0 | 1) => ({
   ...addition,
-  mixId,
+  cupId,
   imported,
   voidedAt: null,
 });
 
-export const insertAddition = (trx: Writer, mixId: string, addition: Addition): Promise<void> =>
-  insertRows(trx, 'mixAddition', [additionRow(mixId, addition, 0)]);
+export const insertAddition = (trx: Writer, cupId: string, addition: Addition): Promise<void> =>
+  insertRows(trx, 'mixAddition', [additionRow(cupId, addition, 0)]);
 
-const ingredientRow = (mixId: string, position: number, { material, ...ingredient }: Ingredient) => ({
+const ingredientRow = (cupId: string, position: number, { material, ...ingredient }: Ingredient) => ({
   ...ingredient,
-  mixId,
+  cupId,
   position,
   materialId: material.materialId,
   materialSnapshot: toJson(material),
@@ -159,7 +159,7 @@ const ingredientRow = (mixId: string, position: number, { material, ...ingredien
 
 export const insertIngredient = (
   trx: Writer,
-  mixId: string,
+  cupId: string,
   position: number,
   ingredient: Ingredient,
-): Promise<void> => insertRows(trx, 'mixIngredient', [ingredientRow(mixId, position, ingredient)]);
+): Promise<void> => insertRows(trx, 'mixIngredient', [ingredientRow(cupId, position, ingredient)]);

@@ -38,7 +38,7 @@ describe('a color of several paints', () => {
   const ask = async (parts: readonly (readonly [name: string, parts: number])[], more: object = {}) => {
     const blend = [];
     for (const [name, each] of parts) {
-      blend.push({ paintId: (await materialNamed(studio, name)).id, parts: each });
+      blend.push({ materialId: (await materialNamed(studio, name)).id, parts: each });
     }
     return studio.http
       .post(`/api/pieces/${piece.id}/mixes`)
@@ -148,8 +148,8 @@ it.each([
   [{ totalMg: 10 }, 'totalMg'],
   [{ role: 'pillow' }, 'recipeId'],
 ])('refuses %j at its field', async (change, path) => {
-  const { id: paintId } = await materialNamed(studio, 'Ochre');
-  const given = { role: 'color', recipeId: 'D2', paintId, totalMg: 50_000, ...change };
+  const { id: materialId } = await materialNamed(studio, 'Ochre');
+  const given = { role: 'color', recipeId: 'D2', materialId, totalMg: 50_000, ...change };
   const answer = await studio.http.post(`/api/pieces/${piece.id}/mixes`).send(given).expect(422);
   expect(answer.body.errors[0].path).toBe(path);
 });
@@ -157,11 +157,11 @@ it.each([
 it('refuses a medium as the color, and says which medium the shelf lacks', async () => {
   const conditioner = await materialNamed(studio, 'Flow conditioner');
   const ochre = await materialNamed(studio, 'Ochre');
-  const post = (paintId: string) =>
+  const post = (materialId: string) =>
     studio.http
       .post(`/api/pieces/${piece.id}/mixes`)
-      .send({ role: 'color', recipeId: 'D2', paintId, totalMg: 50_000 });
-  expect((await post(conditioner.id)).body.errors[0].path).toBe('paintId');
+      .send({ role: 'color', recipeId: 'D2', materialId, totalMg: 50_000 });
+  expect((await post(conditioner.id)).body.errors[0].path).toBe('materialId');
   await studio.http.delete(`/api/materials/${conditioner.id}`).query({ version: 1 });
   expect((await post(ochre.id)).body.errors[0].message).toMatch(/needs flow conditioner/);
 });
@@ -179,7 +179,7 @@ it('a cup comes off the bench and back, but a poured one stays', async () => {
       id: randomUUID(),
       at: new Date().toISOString(),
       kind: 'layer',
-      data: { mixId: mix.id, mg: 1000 },
+      data: { cupId: mix.id, mg: 1000 },
     })
     .expect(201);
   await studio.http

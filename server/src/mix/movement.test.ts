@@ -43,7 +43,7 @@ it('more may dry away than was added: the paint and the medium held water, which
   const measure = { kind: 'words', stage: 'standing' };
   await studio.http
     .post(`/api/pieces/${piece.id}/readings`)
-    .send({ readings: [{ id: randomUUID(), mixId: mix.id, raceId: null, temperatureC: null, measure }] })
+    .send({ readings: [{ id: randomUUID(), cupId: mix.id, raceId: null, temperatureC: null, measure }] })
     .expect(201);
   const whole = (await studio.http.get(`/api/pieces/${piece.id}`).expect(200)).body as Piece;
   expect(whole.readings[0]!.contents[2]!.mg).toBe(-2_750);
@@ -65,7 +65,7 @@ it('not more than its water dries away', async () => {
 it('water that one cup lacks is lacking in what is poured together with it', async () => {
   await move('loss', 14_000).expect(201);
   const other = await weighInFully(studio, await planCup(studio, piece, 'Ochre', 37_500));
-  const combined = { id: randomUUID(), name: 'Left-overs', mixIds: [mix.id, other.id] };
+  const combined = { id: randomUUID(), name: 'Left-overs', cupIds: [mix.id, other.id] };
   const { body } = await studio.http.post(`/api/pieces/${piece.id}/combined`).send(combined).expect(201);
   const state = cupState(body as Mix);
   expect(state.actualMg).toBe(42_250 + 37_500);
@@ -94,7 +94,7 @@ it('an over-poured cup gets new targets, none below what is in it', async () => 
 
 it('what is left of two cups is poured into one, ingredient by ingredient, to the milligram', async () => {
   const other = await weighInFully(studio, await planCup(studio, piece, 'Ochre', 37_500));
-  const combined = { id: randomUUID(), name: 'Left-overs', mixIds: [mix.id, other.id] };
+  const combined = { id: randomUUID(), name: 'Left-overs', cupIds: [mix.id, other.id] };
   const { body } = await studio.http.post(`/api/pieces/${piece.id}/combined`).send(combined).expect(201);
   const state = cupState(body as Mix);
   expect(state.actualMg).toBe(93_750);

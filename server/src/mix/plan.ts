@@ -49,7 +49,7 @@ export interface CupPlan {
 export function planIngredients(plan: CupPlan): Ingredient[] {
   for (const { material } of plan.paints) {
     const because = refusal(plan.recipe, material.kind);
-    if (because) throw unfit('paintId', plan.paints.length > 1 ? `${material.name}: ${because}` : because);
+    if (because) throw unfit('materialId', plan.paints.length > 1 ? `${material.name}: ${because}` : because);
   }
   const [strongest] = [...plan.paints].sort((a, b) => b.parts - a.parts);
   const materialsFor = (source: IngredientSource): readonly PaintPart[] => {

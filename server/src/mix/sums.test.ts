@@ -43,7 +43,7 @@ it('more used of a counted paint than one amount may be is shown as it is', asyn
 
 it('a cup of more than a ton is refused, and what was in it stays', async () => {
   const ingredientId = mix.ingredients[0]!.id;
-  const row = { mixId: mix.id, ingredientId, source: 'typed' as const, at: new Date().toISOString() };
+  const row = { cupId: mix.id, ingredientId, source: 'typed' as const, at: new Date().toISOString() };
   await studio.db
     .insertInto('mixAddition')
     .values({ ...row, id: randomUUID(), mg: MOST_CUP_MG - 5, voidedAt: null, drawId: null, place: 1 })
@@ -94,7 +94,7 @@ describe('when the clock was set back', () => {
 
 it('what is poured together for a piece that is not there is not poured', async () => {
   await weigh(11_000).expect(201);
-  const body = { id: randomUUID(), name: 'Both', mixIds: [mix.id] };
+  const body = { id: randomUUID(), name: 'Both', cupIds: [mix.id] };
   await studio.http.post(`/api/pieces/${randomUUID()}/combined`).send(body).expect(404);
   const { body: listed } = await studio.http.get('/api/pieces').expect(200);
   expect(listed.items[0].mixes[0].leftMg).toBe(11_000);
@@ -136,16 +136,16 @@ describe('an id that something else has', () => {
     await studio.http.post(`/api/pieces/${other.id}/events`).send(event).expect(409);
 
     const words = { kind: 'words', stage: 'fading' };
-    const reading = { id: randomUUID(), mixId: mix.id, raceId: null, temperatureC: null, measure: words };
+    const reading = { id: randomUUID(), cupId: mix.id, raceId: null, temperatureC: null, measure: words };
     await studio.http
       .post(`/api/pieces/${piece.id}/readings`)
       .send({ readings: [reading] })
       .expect(201);
-    const moved = { readings: [{ ...reading, mixId: cup.id }] };
+    const moved = { readings: [{ ...reading, cupId: cup.id }] };
     await studio.http.post(`/api/pieces/${other.id}/readings`).send(moved).expect(409);
 
-    const paintId = (await materialNamed(studio, 'Ochre')).id;
-    const planned = { id: mix.id, role: 'color', recipeId: 'D2', paintId, totalMg: 50_000 };
+    const materialId = (await materialNamed(studio, 'Ochre')).id;
+    const planned = { id: mix.id, role: 'color', recipeId: 'D2', materialId, totalMg: 50_000 };
     await studio.http.post(`/api/pieces/${other.id}/mixes`).send(planned).expect(409);
     expect(studio.faults).toEqual([]);
   });

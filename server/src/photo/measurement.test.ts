@@ -18,8 +18,8 @@ async function pourAll(): Promise<void> {
     ['Deep blue', 'color', 15_000],
     ['Copper', 'color', 10_000],
   ] as const) {
-    const { id: mixId } = await weighInFully(studio, await planCup(studio, piece, paint, 40_000, role));
-    const event = { id: randomUUID(), kind: 'layer', at: '2026-03-01T10:00:00.000Z', data: { mixId, mg } };
+    const { id: cupId } = await weighInFully(studio, await planCup(studio, piece, paint, 40_000, role));
+    const event = { id: randomUUID(), kind: 'layer', at: '2026-03-01T10:00:00.000Z', data: { cupId, mg } };
     await studio.http.post(`/api/pieces/${piece.id}/events`).send(event).expect(201);
   }
 }
@@ -35,8 +35,8 @@ const measurement: Measurement = {
     [10, 70],
   ],
   palette: [
-    { name: 'White', hex: '#eeeeee', mixId: null },
-    { name: 'Deep blue', hex: '#203a80', mixId: null },
+    { name: 'White', hex: '#eeeeee', cupId: null },
+    { name: 'Deep blue', hex: '#203a80', cupId: null },
   ],
   base: 'White',
   activator: null,

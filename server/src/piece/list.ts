@@ -67,7 +67,7 @@ function conditionsOf(query: PieceListQuery): { own: Condition[]; joined: Condit
       sql`piece.deletedAt IS NULL`,
       technique && sql`piece.technique = ${technique}`,
       materialId &&
-        sql`piece.id IN (SELECT mix.pieceId FROM mix JOIN mixIngredient ON mixIngredient.mixId = mix.id
+        sql`piece.id IN (SELECT mix.pieceId FROM mix JOIN mixIngredient ON mixIngredient.cupId = mix.id
           WHERE mixIngredient.materialId = ${materialId} AND mix.deletedAt IS NULL)`,
       originId && sql`json_extract(piece.origin, '$.pieceId') = ${originId}`,
       words && sql`piece.rowid IN (SELECT rowid FROM pieceWords WHERE pieceWords MATCH ${words})`,

@@ -28,8 +28,8 @@ async function finishedPiece(): Promise<Piece> {
     from: null,
   };
   await log('room', { temperatureC: 21, humidityPercent: 45 });
-  await log('layer', { mixId: base.id, mg: 140_000 });
-  await log('layer', { mixId: color.id, mg: 36_500 });
+  await log('layer', { cupId: base.id, mg: 140_000 });
+  await log('layer', { cupId: color.id, mg: 36_500 });
   await log('pass', pass);
   const mistaken = await log('pass', { ...pass, slantDeg: 90 });
   await log('void', { eventId: mistaken });
@@ -196,7 +196,7 @@ describe('out and in again', () => {
 
   it.each([
     ['another program’s file', (document: PieceDocument) => ({ ...document, format: 'else' }), 'format'],
-    ['a newer form', (document: PieceDocument) => ({ ...document, formatVersion: 2 }), 'formatVersion'],
+    ['a newer form', (document: PieceDocument) => ({ ...document, formatVersion: 3 }), 'formatVersion'],
     [
       'a missing material',
       (document: PieceDocument) => ({ ...document, materials: [] }),

@@ -37,7 +37,7 @@ export async function setAside(
   const content = {
     record: await rows(table, key),
     parts: Object.fromEntries(
-      await Promise.all(parts.map(async (part) => [part, await rows(part, 'mixId')] as const)),
+      await Promise.all(parts.map(async (part) => [part, await rows(part, 'cupId')] as const)),
     ) as unknown,
   };
   await trx

@@ -68,7 +68,7 @@ const piece = (changes: Partial<Piece> = {}): Piece => ({
   ...changes,
 });
 
-const layer = { id: id(5), at: AT, kind: 'layer', data: { mixId: id(2), mg: 15_000 } } as const;
+const layer = { id: id(5), at: AT, kind: 'layer', data: { cupId: id(2), mg: 15_000 } } as const;
 const strike = { id: id(6), at: AT, kind: 'void', data: { eventId: id(5) } } as const;
 
 it('tells of each cup what was weighed in, laid and left', () => {

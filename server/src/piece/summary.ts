@@ -38,7 +38,7 @@ export function summarize(piece: Piece): PieceSummary {
   const events = inForce(piece.events);
   const layers = events.filter((event) => event.kind === 'layer');
   const passes = events.filter((event) => event.kind === 'pass');
-  const laidOf = (mixId: string) => laidMgOf(piece.events, mixId);
+  const laidOf = (cupId: string) => laidMgOf(piece.events, cupId);
   const { states } = cupStates(piece.mixes, piece.readings, laidOf);
   const mixes = piece.mixes.map((mix, index) => {
     const state = states[index]!;

@@ -48,7 +48,7 @@ function pouredIn(plan: Pick<PiecePlan, 'base' | 'stacks' | 'paths'>): string[] 
     ...(plan.base?.areas ?? []),
     ...plan.stacks.flatMap((stack) => stack.layers),
     ...plan.paths.flatMap((path) => path.layers),
-  ].map(({ paintId }) => paintId);
+  ].map(({ cupId }) => cupId);
 }
 
 /** A cup that was thrown out may still stand in a plan; another piece's may not. */

@@ -13,11 +13,11 @@ beforeEach(async () => {
 });
 afterEach(() => studio.close());
 
-const stack = (paintId: string) => ({
+const stack = (cupId: string) => ({
   id: 's1',
   at: { x: 100, y: 120 },
   footprintMm: 150,
-  layers: [{ id: 'l1', paintId, massG: 12.5 }],
+  layers: [{ id: 'l1', cupId, massG: 12.5 }],
 });
 const plan = (changes: object = {}) => ({
   ...EMPTY_PLAN,
@@ -45,7 +45,9 @@ it('a plan that started from an older one is refused with the newer one', async 
 
 it('a cup that is only planned may be poured; another piece’s may not', async () => {
   const id = randomUUID();
-  const planned = [{ id, name: 'rust', role: 'color', recipeId: 'D2', variant: null, paintId: randomUUID() }];
+  const planned = [
+    { id, name: 'rust', role: 'color', recipeId: 'D2', variant: null, materialId: randomUUID() },
+  ];
   await put(plan({ stacks: [stack(id)], planned })).expect(200);
   const answer = await put(plan({ stacks: [stack(randomUUID())], version: 1 })).expect(422);
   expect(answer.body.errors[0].path).toBe('planned');
@@ -54,10 +56,10 @@ it('a cup that is only planned may be poured; another piece’s may not', async 
 it('cups that are poured together are poured on by the plan, under the new cup, as old as the oldest', async () => {
   const full = await weighInFully(studio, mix);
   await put(plan()).expect(200);
-  const combined = { id: randomUUID(), name: 'Together', mixIds: [full.id] };
+  const combined = { id: randomUUID(), name: 'Together', cupIds: [full.id] };
   const { body } = await studio.http.post(`/api/pieces/${piece.id}/combined`).send(combined).expect(201);
   const whole = (await studio.http.get(`/api/pieces/${piece.id}`).expect(200)).body as Piece;
-  expect(whole.plan!.stacks[0]!.layers[0]!.paintId).toBe(combined.id);
+  expect(whole.plan!.stacks[0]!.layers[0]!.cupId).toBe(combined.id);
   expect(whole.plan!.version).toBe(2);
   expect((body as Mix).additions.map(({ at }) => at)).toEqual(
     (body as Mix).additions.map(() => full.additions.at(-1)!.at),
@@ -66,10 +68,10 @@ it('cups that are poured together are poured on by the plan, under the new cup, 
 
 it('a planned cup becomes a cup of the same id', async () => {
   const id = randomUUID();
-  const paintId = mix.ingredients.find((each) => each.role === 'paint')!.material.materialId;
-  const planned = [{ id, name: 'Deep blue', role: 'color', recipeId: 'D2', variant: null, paintId }];
+  const materialId = mix.ingredients.find((each) => each.role === 'paint')!.material.materialId;
+  const planned = [{ id, name: 'Deep blue', role: 'color', recipeId: 'D2', variant: null, materialId }];
   await put(plan({ stacks: [stack(id)], planned })).expect(200);
-  const cup = { id, role: 'color', recipeId: 'D2', paintId, totalMg: 40_000 };
+  const cup = { id, role: 'color', recipeId: 'D2', materialId, totalMg: 40_000 };
   const made = await studio.http.post(`/api/pieces/${piece.id}/mixes`).send(cup).expect(201);
   expect((made.body as Mix).id).toBe(id);
   await put(plan({ stacks: [stack(id)], version: 1 })).expect(200);
@@ -92,7 +94,7 @@ it('goes out with its piece and comes in again as a copy that pours the copy’s
     studio.http.post('/api/pieces/import').send(out.body as PieceDocument),
   );
   const copy = (await studio.http.get(`/api/pieces/${result!.piece!.pieceId}`).expect(200)).body as Piece;
-  expect(copy.plan!.stacks[0]!.layers[0]!.paintId).toBe(copy.mixes[0]!.id);
+  expect(copy.plan!.stacks[0]!.layers[0]!.cupId).toBe(copy.mixes[0]!.id);
   expect(copy.mixes[0]!.id).not.toBe(mix.id);
 });
 

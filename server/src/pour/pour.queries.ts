@@ -94,9 +94,9 @@ async function requireInCup(
   event: LayerEvent,
   log: readonly PourEvent[],
 ): Promise<void> {
-  const mix = found(await findMix(trx, event.data.mixId), 'cup');
+  const mix = found(await findMix(trx, event.data.cupId), 'cup');
   if (mix.pieceId !== pieceId || mix.deletedAt !== null) {
-    throw unfit('data.mixId', 'This cup does not belong to the piece.');
+    throw unfit('data.cupId', 'This cup does not belong to the piece.');
   }
   const { leftMg } = cupState(mix, laidMgOf(logWithout(log, event.insteadOf), mix.id));
   const problem = layProblem({ name: mix.name, leftMg }, event.data.mg);

@@ -30,7 +30,7 @@ const breath = {
 };
 
 it('layers and passes are kept in the order they were logged', async () => {
-  await send(event('layer', { mixId: mix.id, mg: 40_000 })).expect(201);
+  await send(event('layer', { cupId: mix.id, mg: 40_000 })).expect(201);
   await send(event('pass', breath)).expect(201);
   const { body } = await send(event('pass', { ...breath, tool: 'hair-dryer', from: null })).expect(201);
   expect(body.events.map((each: { kind: string }) => each.kind)).toEqual(['layer', 'pass', 'pass']);
@@ -38,19 +38,19 @@ it('layers and passes are kept in the order they were logged', async () => {
 });
 
 it('an event sent again after a broken line changes nothing', async () => {
-  const once = event('layer', { mixId: mix.id, mg: 40_000 });
+  const once = event('layer', { cupId: mix.id, mg: 40_000 });
   await send(once).expect(201);
   const { body } = await send(once).expect(201);
   expect(body.events).toHaveLength(1);
 });
 
 it('a cup cannot give more than it holds; taking back gives it back', async () => {
-  const first = event('layer', { mixId: mix.id, mg: 40_000 });
+  const first = event('layer', { cupId: mix.id, mg: 40_000 });
   await send(first).expect(201);
-  const answer = await send(event('layer', { mixId: mix.id, mg: 20_000 })).expect(422);
+  const answer = await send(event('layer', { cupId: mix.id, mg: 20_000 })).expect(422);
   expect(answer.body.errors).toEqual([{ path: 'data.mg', message: expect.stringContaining('holds 16.3 g') }]);
   await send(event('void', { eventId: first.id })).expect(201);
-  await send(event('layer', { mixId: mix.id, mg: 50_000 })).expect(201);
+  await send(event('layer', { cupId: mix.id, mg: 50_000 })).expect(201);
   await send(event('void', { eventId: first.id })).expect(422);
 });
 
@@ -58,20 +58,20 @@ describe('a correction', () => {
   const correcting = (insteadOf: string, kind: string, data: object) => ({ ...event(kind, data), insteadOf });
 
   it('stands in the place of what it corrects, and its cup is counted with it', async () => {
-    const first = event('layer', { mixId: mix.id, mg: 40_000 });
+    const first = event('layer', { cupId: mix.id, mg: 40_000 });
     await send(first).expect(201);
-    const { body } = await send(correcting(first.id, 'layer', { mixId: mix.id, mg: 50_000 })).expect(201);
+    const { body } = await send(correcting(first.id, 'layer', { cupId: mix.id, mg: 50_000 })).expect(201);
     expect(body.events.map((each: { insteadOf?: string }) => each.insteadOf)).toEqual([undefined, first.id]);
-    await send(event('layer', { mixId: mix.id, mg: 6_000 })).expect(201);
-    const answer = await send(event('layer', { mixId: mix.id, mg: 1_000 })).expect(422);
+    await send(event('layer', { cupId: mix.id, mg: 6_000 })).expect(201);
+    const answer = await send(event('layer', { cupId: mix.id, mg: 1_000 })).expect(422);
     expect(answer.body.errors[0].message).toContain('holds 0.3 g');
   });
 
   it('cannot lay down more than the cup would hold without the old one', async () => {
-    const first = event('layer', { mixId: mix.id, mg: 40_000 });
+    const first = event('layer', { cupId: mix.id, mg: 40_000 });
     await send(first).expect(201);
-    await send(correcting(first.id, 'layer', { mixId: mix.id, mg: 56_300 })).expect(422);
-    await send(correcting(first.id, 'layer', { mixId: mix.id, mg: 56_250 })).expect(201);
+    await send(correcting(first.id, 'layer', { cupId: mix.id, mg: 56_300 })).expect(422);
+    await send(correcting(first.id, 'layer', { cupId: mix.id, mg: 56_250 })).expect(201);
   });
 
   it('is of the same kind, and of an event that stands', async () => {
@@ -87,7 +87,7 @@ describe('a correction', () => {
 it('another piece’s cup does not go on this one', async () => {
   const other = await startPiece(studio);
   const theirs = await weighInFully(studio, await planCup(studio, other, 'Ochre', 56_250));
-  await send(event('layer', { mixId: theirs.id, mg: 1_000 })).expect(422);
+  await send(event('layer', { cupId: theirs.id, mg: 1_000 })).expect(422);
 });
 
 it('refuses a pass that cannot be, at its field', async () => {

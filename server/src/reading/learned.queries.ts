@@ -32,30 +32,30 @@ export async function learnedFromReadings(
   if (pieceIds.length === 0) return new Map();
   // A reading that was damaged teaches nothing, and takes no other with it.
   const readings = readable(readingSchema, await readingsOf(db, pieceIds));
-  const mixIds = [...new Set(readings.flatMap((reading) => reading.mixId ?? []))];
-  return learnedMaterials(await cupsOf(db, mixIds), readings);
+  const cupIds = [...new Set(readings.flatMap((reading) => reading.cupId ?? []))];
+  return learnedMaterials(await cupsOf(db, cupIds), readings);
 }
 
 /** Cups with their materials as the shelf has them now, before anything was learned. */
-async function cupsOf(db: Reader, mixIds: readonly string[]): Promise<LearnCup[]> {
-  if (mixIds.length === 0) return [];
+async function cupsOf(db: Reader, cupIds: readonly string[]): Promise<LearnCup[]> {
+  if (cupIds.length === 0) return [];
   const rows = await db
     .selectFrom('mixIngredient')
     .innerJoin('material', 'material.id', 'mixIngredient.materialId')
     .select([
       'mixIngredient.id',
-      'mixIngredient.mixId',
+      'mixIngredient.cupId',
       'material.id as materialId',
       'material.kind',
       'material.viscosityPaS',
       'material.viscosityTrust',
     ])
-    .where('mixIngredient.mixId', 'in', mixIds)
+    .where('mixIngredient.cupId', 'in', cupIds)
     .orderBy('mixIngredient.position')
     .execute();
   const cups = new Map<string, LearnCup['ingredients'][number][]>();
-  for (const { id, mixId, ...material } of rows) {
-    cups.set(mixId, [...(cups.get(mixId) ?? []), { id, material }]);
+  for (const { id, cupId, ...material } of rows) {
+    cups.set(cupId, [...(cups.get(cupId) ?? []), { id, material }]);
   }
   return [...cups].map(([id, ingredients]) => ({ id, ingredients }));
 }

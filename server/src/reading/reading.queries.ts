@@ -13,7 +13,7 @@ import { findMix } from '../mix/mix.queries.ts';
 const toReading = ({
   id,
   pieceId,
-  mixId,
+  cupId,
   raceId,
   at,
   temperatureC,
@@ -21,7 +21,7 @@ const toReading = ({
 }: Selectable<ReadingTable>): Reading & { pieceId: string } => ({
   id,
   pieceId,
-  mixId,
+  cupId,
   raceId,
   at,
   temperatureC,
@@ -66,19 +66,19 @@ export async function addReadings(
     if (known && known.pieceId !== pieceId) throw taken('piece');
     if (known) continue;
     requireFitting(reading, index);
-    const contents = reading.mixId === null ? [] : await contentsNow(trx, pieceId, reading.mixId, index);
+    const contents = reading.cupId === null ? [] : await contentsNow(trx, pieceId, reading.cupId, index);
     await insertReadings(trx, pieceId, [{ ...reading, at, contents, struck: false }]);
   }
   return strip(await readingsOf(trx, [pieceId]));
 }
 
-function requireFitting({ mixId, raceId, measure }: ReadingsCreate['readings'][number], index: number): void {
+function requireFitting({ cupId, raceId, measure }: ReadingsCreate['readings'][number], index: number): void {
   const isRace = measure.kind === 'race';
   if (isRace !== (raceId !== null)) {
     throw unfit(`readings.${index}.raceId`, 'A lane belongs to a race, any other reading does not.');
   }
-  if ((mixId === null) !== (isRace && measure.liquid !== null)) {
-    throw unfit(`readings.${index}.mixId`, 'Say which cup was read.');
+  if ((cupId === null) !== (isRace && measure.liquid !== null)) {
+    throw unfit(`readings.${index}.cupId`, 'Say which cup was read.');
   }
   if (measure.kind === 'drain-cup' && (measure.cup === 'own') !== (measure.own !== null)) {
     throw unfit(`readings.${index}.measure.cup`, 'Choose the cup, or calibrate your own first.');
@@ -91,12 +91,12 @@ function requireFitting({ mixId, raceId, measure }: ReadingsCreate['readings'][n
 async function contentsNow(
   trx: Writer,
   pieceId: string,
-  mixId: string,
+  cupId: string,
   index: number,
 ): Promise<Reading['contents']> {
-  const mix = await findMix(trx, mixId);
+  const mix = await findMix(trx, cupId);
   if (!mix || mix.pieceId !== pieceId || mix.deletedAt !== null) {
-    throw unfit(`readings.${index}.mixId`, 'This cup is not on the bench any more.');
+    throw unfit(`readings.${index}.cupId`, 'This cup is not on the bench any more.');
   }
   const { shownIngredientMg } = cupState(mix);
   return mix.ingredients.map((each, at) => ({ ingredientId: each.id, mg: shownIngredientMg[at] ?? 0 }));

@@ -20,9 +20,9 @@ beforeEach(async () => {
 });
 afterEach(() => studio.close());
 
-const drain = (seconds: number, mixId: string | null = mix.id) => ({
+const drain = (seconds: number, cupId: string | null = mix.id) => ({
   id: randomUUID(),
-  mixId,
+  cupId,
   raceId: null,
   temperatureC: 21,
   measure: { kind: 'drain-cup', cup: 'iso-6', own: null, seconds, densityGPerMl: 1.1 },
@@ -63,16 +63,16 @@ it('is struck out and counts again', async () => {
 
 it('a race is kept as lanes of one race, with its reference liquid', async () => {
   const raceId = randomUUID();
-  const lane = (mixId: string | null, value: number, liquid: object | null) => ({
+  const lane = (cupId: string | null, value: number, liquid: object | null) => ({
     id: randomUUID(),
-    mixId,
+    cupId,
     raceId,
     temperatureC: null,
     measure: { kind: 'race', by: 'time', value, liquid, card: null },
   });
   const glycerine = { name: 'glycerine', viscosityPaS: 1.4, sdLn: 0.04 };
   const { body } = await add([lane(mix.id, 8, null), lane(null, 12, glycerine)]).expect(201);
-  expect((body as { readings: Reading[] }).readings.map((each) => each.mixId)).toEqual([mix.id, null]);
+  expect((body as { readings: Reading[] }).readings.map((each) => each.cupId)).toEqual([mix.id, null]);
 });
 
 it.each([
@@ -86,8 +86,8 @@ it.each([
     { raceId: randomUUID(), measure: { kind: 'words', stage: 'gone' } },
     'readings.0.raceId',
   ],
-  ['a reading of no cup', { mixId: null }, 'readings.0.mixId'],
-  ['a cup of another piece', { mixId: randomUUID() }, 'readings.0.mixId'],
+  ['a reading of no cup', { cupId: null }, 'readings.0.cupId'],
+  ['a cup of another piece', { cupId: randomUUID() }, 'readings.0.cupId'],
   [
     'an own cup without its formula',
     { measure: { kind: 'drain-cup', cup: 'own', own: null, seconds: 9, densityGPerMl: 1 } },
@@ -172,7 +172,7 @@ it('a piece that is here already comes in as a copy, its readings and movements 
   const there = await studio.http.get(`/api/pieces/${result!.piece!.pieceId}`).expect(200);
   const copy = there.body as Piece;
   expect(copy.readings).toHaveLength(1);
-  expect(copy.readings[0]!.mixId).toBe(copy.mixes[0]!.id);
+  expect(copy.readings[0]!.cupId).toBe(copy.mixes[0]!.id);
   expect(copy.mixes[0]!.movements).toHaveLength(1);
 });
 

@@ -15,7 +15,7 @@ beforeEach(async () => {
 afterEach(() => studio.close());
 
 const drained = (cup: DrainCupName, seconds: number) => ({
-  ...{ id: randomUUID(), mixId: mix.id, raceId: null, temperatureC: null },
+  ...{ id: randomUUID(), cupId: mix.id, raceId: null, temperatureC: null },
   measure: { kind: 'drain-cup' as const, cup, own: null, seconds, densityGPerMl: 1.1 },
 });
 const add = (reading: object) =>
@@ -39,7 +39,7 @@ describe('a reading that an older program kept, and that nothing can be read off
   let bad: ReturnType<typeof drained>;
   beforeEach(async () => {
     bad = drained('iso-6', 8);
-    const { id, mixId, measure } = bad;
+    const { id, cupId, measure } = bad;
     const at = '2026-03-01T10:00:00.000Z';
     const rest = {
       pieceId: piece.id,
@@ -50,7 +50,7 @@ describe('a reading that an older program kept, and that nothing can be read off
     };
     await studio.db
       .insertInto('reading')
-      .values({ id, mixId, at, measure: toJson(measure), ...rest })
+      .values({ id, cupId, at, measure: toJson(measure), ...rest })
       .execute();
   });
 

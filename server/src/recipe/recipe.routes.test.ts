@@ -26,8 +26,8 @@ const write = async (changes: object = {}) =>
 it('a recipe of one’s own fills a cup, which keeps it when the recipe changes', async () => {
   const own = await write();
   const piece = await startPiece(studio);
-  const { id: paintId } = await materialNamed(studio, 'Ochre');
-  const cup = { role: 'color', recipeId: own.id, paintId, totalMg: 50_000 };
+  const { id: materialId } = await materialNamed(studio, 'Ochre');
+  const cup = { role: 'color', recipeId: own.id, materialId, totalMg: 50_000 };
   const { body } = await studio.http.post(`/api/pieces/${piece.id}/mixes`).send(cup).expect(201);
   const mix = body as Mix;
   expect(mix.ingredients.map((each) => each.targetMg)).toEqual([30_000, 10_000, 10_000]);
@@ -88,8 +88,8 @@ it('is deleted and brought back, and a stale edit is refused', async () => {
 
 it('a school whose medium the shelf lacks says what could stand in', async () => {
   const piece = await startPiece(studio);
-  const { id: paintId } = await materialNamed(studio, 'Ochre');
-  const glue = { role: 'color', recipeId: 'D6', paintId, totalMg: 50_000 };
+  const { id: materialId } = await materialNamed(studio, 'Ochre');
+  const glue = { role: 'color', recipeId: 'D6', materialId, totalMg: 50_000 };
   const answer = await studio.http.post(`/api/pieces/${piece.id}/mixes`).send(glue).expect(422);
   expect(answer.body.errors[0].message).toMatch(
     /needs pva glue.*Instead, 1 part of it may be 1 flow conditioner/,
@@ -102,18 +102,18 @@ it('paint and water only refuses craft paint', async () => {
     .post('/api/materials')
     .send({ name: 'Craft red', kind: 'craft' })
     .expect(201);
-  const cup = { role: 'color', recipeId: 'D4', paintId: craft.body.id, totalMg: 50_000 };
+  const cup = { role: 'color', recipeId: 'D4', materialId: craft.body.id, totalMg: 50_000 };
   const answer = await studio.http.post(`/api/pieces/${piece.id}/mixes`).send(cup).expect(422);
   expect(answer.body.errors[0]).toMatchObject({
-    path: 'paintId',
+    path: 'materialId',
     message: expect.stringMatching(/tube paint only/),
   });
 });
 
 it('a recipe that is thinned afterwards brings its thinner along, with nothing of it planned', async () => {
   const piece = await startPiece(studio);
-  const { id: paintId } = await materialNamed(studio, 'Ochre');
-  const cup = { role: 'color', recipeId: 'D1', paintId, totalMg: 45_000 };
+  const { id: materialId } = await materialNamed(studio, 'Ochre');
+  const cup = { role: 'color', recipeId: 'D1', materialId, totalMg: 45_000 };
   const { body } = await studio.http.post(`/api/pieces/${piece.id}/mixes`).send(cup).expect(201);
   expect((body as Mix).ingredients.map((each) => [each.role, each.targetMg])).toEqual([
     ['medium', 30_000],
@@ -126,8 +126,8 @@ it('a recipe that is thinned afterwards brings its thinner along, with nothing o
 it('a saved color keeps its very paints and their parts', async () => {
   const [one, two] = [await materialNamed(studio, 'Ochre'), await materialNamed(studio, 'White')];
   const blend = [
-    { paintId: one.id, parts: 1 },
-    { paintId: two.id, parts: 0.25 },
+    { materialId: one.id, parts: 1 },
+    { materialId: two.id, parts: 0.25 },
   ];
   const { id } = await write({ name: 'Sea glass', blend });
   const { body } = await studio.http.get('/api/recipes').expect(200);

@@ -4,12 +4,12 @@ import { openStudio, planCup, startPiece, weighInFully, type Studio } from '../t
 
 let studio: Studio;
 let piece: Piece;
-let mixId: string;
+let cupId: string;
 beforeEach(async () => {
   studio = await openStudio();
   piece = await startPiece(studio);
   const mix = await weighInFully(studio, await planCup(studio, piece, 'Deep blue', 56_250));
-  mixId = mix.id;
+  cupId = mix.id;
 });
 afterEach(() => studio.close());
 
@@ -33,7 +33,7 @@ const numbers = async () =>
 
 it('a pour becomes numbers, and they follow what is logged later', async () => {
   expect(await numbers()).toEqual([]);
-  await log('layer', { mixId, mg: 20_000 });
+  await log('layer', { cupId, mg: 20_000 });
   await log('pass', breath);
   expect(await numbers()).toMatchObject([
     { tool: 'mouth', photo: null, support: { widthMm: 250 }, numbers: { distanceMm: 100, passCount: 1 } },
@@ -47,7 +47,7 @@ it('how long a piece dries is forecast, and what it really took stands beside it
     studio.http.patch(`/api/pieces/${piece.id}`).send({ version, touchDryAt });
   const early = await found('2026-03-03T10:00:00.000Z', 1).expect(422);
   expect(early.body.errors[0].field ?? early.body.errors[0].path).toContain('touchDryAt');
-  await log('layer', { mixId, mg: 20_000 });
+  await log('layer', { cupId, mg: 20_000 });
   expect((await numbers())[0]?.numbers).toMatchObject({
     dryForecastHours: expect.any(Number),
     dryHours: null,
@@ -62,7 +62,7 @@ it('how long a piece dries is forecast, and what it really took stands beside it
 });
 
 it('is narrowed by tool, color, stage, rating and date', async () => {
-  await log('layer', { mixId, mg: 20_000 });
+  await log('layer', { cupId, mg: 20_000 });
   await log('pass', breath);
   await studio.http
     .put(`/api/pieces/${piece.id}/judgement`)
@@ -79,11 +79,11 @@ it('is narrowed by tool, color, stage, rating and date', async () => {
     })
     .expect(200);
   const whole = (await studio.http.get(`/api/pieces/${piece.id}`).expect(200)).body as Piece;
-  const paintId = whole.mixes[0]!.ingredients.find((each) => each.role === 'paint')!.material.materialId;
+  const materialId = whole.mixes[0]!.ingredients.find((each) => each.role === 'paint')!.material.materialId;
   for (const [given, count] of [
     [{ tool: 'mouth' }, 1],
     [{ tool: 'straw' }, 0],
-    [{ materialId: paintId }, 1],
+    [{ materialId }, 1],
     [{ materialId: randomUUID() }, 0],
     [{ stage: 'fading' }, 1],
     [{ stage: 'stacking' }, 0],

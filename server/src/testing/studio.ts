@@ -86,10 +86,10 @@ export async function planCup(
   totalMg: number,
   role = 'color',
 ): Promise<Mix> {
-  const { id: paintId } = await materialNamed(studio, paint);
+  const { id: materialId } = await materialNamed(studio, paint);
   const answer = await studio.http
     .post(`/api/pieces/${piece.id}/mixes`)
-    .send({ role, recipeId: 'D2', paintId, totalMg })
+    .send({ role, recipeId: 'D2', materialId, totalMg })
     .expect(201);
   return answer.body as Mix;
 }

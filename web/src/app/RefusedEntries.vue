@@ -10,8 +10,8 @@ import { eventWords } from '../words/event.ts';
 const store = usePiece();
 const units = useUnits();
 
-const nameOf = (mixId: string) => store.mixes.find(({ id }) => id === mixId)?.name;
-const cupName = (mixId: string): string => nameOf(mixId) ?? 'a cup';
+const nameOf = (cupId: string) => store.mixes.find(({ id }) => id === cupId)?.name;
+const cupName = (cupId: string): string => nameOf(cupId) ?? 'a cup';
 
 function titleOf(write: TableWrite): string {
   if (write.kind === 'event') {
@@ -19,8 +19,8 @@ function titleOf(write: TableWrite): string {
     const { title, detail } = eventWords(write.event, (id) => nameOf(id) ?? 'A cup', units);
     return [title, detail].filter(Boolean).join(', ');
   }
-  if (write.kind === 'addition') return `${units.show('mass', write.addition.mg)} in ${cupName(write.mixId)}`;
-  if (write.kind === 'take-back') return `Undoing a weight in ${cupName(write.mixId)}`;
+  if (write.kind === 'addition') return `${units.show('mass', write.addition.mg)} in ${cupName(write.cupId)}`;
+  if (write.kind === 'take-back') return `Undoing a weight in ${cupName(write.cupId)}`;
   return 'A reading';
 }
 

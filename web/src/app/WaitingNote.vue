@@ -39,7 +39,7 @@ const endsSoon = computed(() => {
 const elsewhere = computed(() =>
   live.withPiece.map((other) => ({
     tab: other.tab,
-    words: otherWords(other, store.mixes.find(({ id }) => id === other.mixId)?.name),
+    words: otherWords(other, store.mixes.find(({ id }) => id === other.cupId)?.name),
   })),
 );
 </script>

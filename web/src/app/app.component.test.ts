@@ -75,7 +75,7 @@ it('the units in use stand at the switch', async () => {
 });
 
 describe('an entry that the studio did not take', () => {
-  const write = { kind: 'take-back', mixId: 'm', additionId: 'a' } as const;
+  const write = { kind: 'take-back', cupId: 'm', additionId: 'a' } as const;
   const refused = { id: 'e1', pieceId: 'p1', write, reason: 'The cup is empty.' };
   const press = (shown: ReturnType<typeof mount>, words: string) =>
     shown

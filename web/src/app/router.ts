@@ -27,7 +27,7 @@ export const router = createRouter({
       meta: { station: 'mix', ribbon: true, title: 'Mix' },
     },
     {
-      path: '/mix/:pieceId/scale/:mixId',
+      path: '/mix/:pieceId/scale/:cupId',
       name: 'scale',
       component: () => import('../station/mix/AtTheScale.vue'),
       props: true,
@@ -47,7 +47,7 @@ export const router = createRouter({
       meta: { station: 'thickness', ribbon: true, title: 'Thickness' },
     },
     {
-      path: '/thickness/:pieceId/cup/:mixId',
+      path: '/thickness/:pieceId/cup/:cupId',
       name: 'cup-thickness',
       component: () => import('../station/thickness/OneCup.vue'),
       props: true,

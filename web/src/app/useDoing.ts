@@ -20,7 +20,7 @@ export function useDoing(): void {
   onMounted(() => live.listen());
   const here = computed(() => {
     const doing = DOING_AT[String(route.name)] ?? null;
-    return { doing, mixId: (route.params.mixId as string | undefined) ?? null, piece: store.piece?.id };
+    return { doing, cupId: (route.params.cupId as string | undefined) ?? null, piece: store.piece?.id };
   });
-  watch(here, ({ doing, mixId }) => live.say(doing, mixId), { immediate: true });
+  watch(here, ({ doing, cupId }) => live.say(doing, cupId), { immediate: true });
 }

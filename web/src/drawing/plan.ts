@@ -52,7 +52,7 @@ const colorOf = (paints: readonly PlanPaint[], id: string) =>
 export function baseShapes({ plan, support, paints }: PlanContext): Area[] {
   const { base } = plan;
   if (!base) return [];
-  const colors = base.areas.map((area) => colorOf(paints, area.paintId));
+  const colors = base.areas.map((area) => colorOf(paints, area.cupId));
   if (base.pattern === 'split' && base.seam) {
     return seamSides(support, base.seam).map((outline, index) => ({
       outline,
@@ -99,7 +99,7 @@ function marbling({ widthMm, heightMm }: SupportSize, colors: readonly string[])
 
 /** The puddles of a stack from the bottom up, each as wide as it has spread; upper ones lie inside. */
 export function stackDisks({ plan, paints, blowers }: PlanContext, stack: PlanStack): Disk[] {
-  const known = stack.layers.every((layer) => paints.some((paint) => paint.id === layer.paintId));
+  const known = stack.layers.every((layer) => paints.some((paint) => paint.id === layer.cupId));
   if (!known || stack.layers.length === 0) return [];
   let widest = Number.POSITIVE_INFINITY;
   return sampleLayers(plan, givenLayers(stack, paints), paints, { blowers, moment: 'poured' }).map(
@@ -112,7 +112,7 @@ export function stackDisks({ plan, paints, blowers }: PlanContext, stack: PlanSt
 
 /** A stack without the layers that are still to be given their grams. */
 function givenLayers(stack: PlanStack, paints: readonly PlanPaint[]): PlanStack {
-  const layers = stack.layers.filter((layer) => layer.massG !== null || takes(paints, layer.paintId));
+  const layers = stack.layers.filter((layer) => layer.massG !== null || takes(paints, layer.cupId));
   return { ...stack, layers };
 }
 
@@ -126,7 +126,7 @@ export function pathBands({ paints }: PlanContext, path: PlanPath): Band[] {
   const places = curvePlaces(path, 24);
   const length = Math.max(1, lengthMm(places));
   const widths = path.layers.map((layer) => {
-    const density = paints.find((paint) => paint.id === layer.paintId)?.densityGPerMl ?? 1.1;
+    const density = paints.find((paint) => paint.id === layer.cupId)?.densityGPerMl ?? 1.1;
     return Math.max(1.5, ((layer.massG ?? 0) / density) * (1000 / (length * RIBBON_MM)));
   });
   const total = widths.reduce((sum, width) => sum + width, 0);
@@ -138,7 +138,7 @@ export function pathBands({ paints }: PlanContext, path: PlanPath): Band[] {
     return {
       places: aside(places, offset),
       widthMm: width * 1.06,
-      colorHex: colorOf(paints, layer.paintId),
+      colorHex: colorOf(paints, layer.cupId),
     };
   });
 }
@@ -160,7 +160,7 @@ function aside(places: readonly Place[], offset: number): Place[] {
 export function reachMm({ plan, paints, blowers }: PlanContext, pass: PlanPass): number {
   const stack = plan.stacks.find((each) => distanceMm(each.at, pass.at) <= each.footprintMm / 2);
   const layers =
-    stack && stack.layers.every((layer) => paints.some((paint) => paint.id === layer.paintId))
+    stack && stack.layers.every((layer) => paints.some((paint) => paint.id === layer.cupId))
       ? sampleLayers(plan, givenLayers(stack, paints), paints, { blowers, moment: 'blown' }).map(
           ({ paint, thicknessMm }) => ({ thicknessMm, viscosityPaS: paint.viscosityPaS }),
         )

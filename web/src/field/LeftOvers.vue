@@ -14,7 +14,7 @@ import { ageWords } from '../words/general.ts';
 
 /** Cups that other pieces left over and that would do here: used first. */
 const props = defineProps<{ technique: Technique; role: CupRole }>();
-const emit = defineEmits<{ taken: [mixId: string] }>();
+const emit = defineEmits<{ taken: [cupId: string] }>();
 
 const WORTH_MG = 5_000;
 const USABLE_DAYS = 30;

@@ -12,10 +12,10 @@ export const useCups = defineStore('cups', () => {
     throwOut: (id: string, mg: number) => move(id, 'thrown', mg),
     setLid: ({ id, version }: { id: string; version: number }, lid: boolean) =>
       call(api.mixes.update, { params: { id }, body: { version, lid } }),
-    combine: (pieceId: string, name: string, mixIds: readonly string[]) =>
+    combine: (pieceId: string, name: string, cupIds: readonly string[]) =>
       call(api.mixes.combine, {
         params: { pieceId },
-        body: { id: crypto.randomUUID(), name, mixIds: [...mixIds] },
+        body: { id: crypto.randomUUID(), name, cupIds: [...cupIds] },
       }),
   };
 });

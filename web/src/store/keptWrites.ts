@@ -1,11 +1,11 @@
-import type { AdditionCreate, PourEvent, ReadingsCreate } from '@icy-ribbon/contract';
+import { withNewNames, type AdditionCreate, type PourEvent, type ReadingsCreate } from '@icy-ribbon/contract';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** What was done at the table. Each carries its own id, so that sending it twice changes nothing at the server. */
 export type TableWrite =
   | { readonly kind: 'event'; readonly event: PourEvent }
-  | { readonly kind: 'addition'; readonly mixId: string; readonly addition: AdditionCreate & { at: string } }
-  | { readonly kind: 'take-back'; readonly mixId: string; readonly additionId: string }
+  | { readonly kind: 'addition'; readonly cupId: string; readonly addition: AdditionCreate & { at: string } }
+  | { readonly kind: 'take-back'; readonly cupId: string; readonly additionId: string }
   | { readonly kind: 'readings'; readonly readings: ReadingsCreate['readings']; readonly at: string };
 
 /** A write that waits in the browser; `refused` says why the server would not take it. */
@@ -71,7 +71,7 @@ export function browserKeeper(): WriteKeeper {
   const writing = async () => (await database()).transaction(STORE, 'readwrite', { durability: 'strict' });
   const tell = (change: KeptChange) => channel.postMessage(change);
   return {
-    all: async () => (await database()).getAll(STORE),
+    all: async () => withNewNames(await (await database()).getAll(STORE)),
     async put(kept) {
       const tx = await writing();
       await tx.store.put(kept);

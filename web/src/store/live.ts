@@ -72,8 +72,8 @@ export const useLive = defineStore('live', () => {
   }
 
   /** Says what this page does, until it does something else. */
-  function say(doing: Doing['doing'], mixId: string | null): void {
-    const next = { tab: tabId(), pieceId: store.piece?.id ?? null, doing, mixId };
+  function say(doing: Doing['doing'], cupId: string | null): void {
+    const next = { tab: tabId(), pieceId: store.piece?.id ?? null, doing, cupId };
     if (JSON.stringify(next) === JSON.stringify(mine)) return;
     mine = next;
     if (source) void tell(next);

@@ -43,7 +43,7 @@ export const useNeeds = defineStore('needs', () => {
     const paints = store.paints.map(({ mix, state, colorHex }) => cupPaint(mix, state.properties, colorHex));
     try {
       const { paints: taken } = amounts(piece.support, piece.plan, paints, equipment.blowers);
-      return new Map(taken.map(({ paintId, massG }) => [paintId, toMg(Math.ceil(massG))]));
+      return new Map(taken.map(({ cupId, massG }) => [cupId, toMg(Math.ceil(massG))]));
     } catch (error) {
       if (error instanceof InputError) return new Map();
       throw error;

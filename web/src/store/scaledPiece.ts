@@ -21,13 +21,13 @@ export async function scaledPiece(
   const fresh = new Map(known.map((cup) => [cup.id, crypto.randomUUID() as string]));
   const layers = (list: readonly PlanLayer[]) =>
     list.flatMap((layer) => {
-      const paintId = fresh.get(layer.paintId);
-      return paintId ? [{ ...layer, paintId }] : [];
+      const cupId = fresh.get(layer.cupId);
+      return cupId ? [{ ...layer, cupId }] : [];
     });
-  const areas = plan.base?.areas.map((area) => ({ ...area, paintId: fresh.get(area.paintId) ?? '' }));
+  const areas = plan.base?.areas.map((area) => ({ ...area, cupId: fresh.get(area.cupId) ?? '' }));
   const body = {
     ...plan,
-    base: plan.base && areas?.every((area) => area.paintId) ? { ...plan.base, areas } : null,
+    base: plan.base && areas?.every((area) => area.cupId) ? { ...plan.base, areas } : null,
     stacks: plan.stacks.map((stack) => ({ ...stack, layers: layers(stack.layers) })),
     paths: plan.paths.map((path) => ({ ...path, layers: layers(path.layers) })),
     planned: known.map((cup) => ({ ...cup, id: fresh.get(cup.id)! })),
@@ -45,7 +45,7 @@ function asPlanned({ mix }: Cup, recipeId: string | undefined): PlannedCup {
     role: mix.role,
     recipeId: recipeId ?? mix.recipe.id,
     variant: recipeId ? null : mix.recipe.variant,
-    paintId: paint?.material.materialId ?? null,
+    materialId: paint?.material.materialId ?? null,
     blend: mix.recipe.blend,
   };
 }

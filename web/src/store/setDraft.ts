@@ -1,3 +1,4 @@
+import { withNewNames } from '@icy-ribbon/contract';
 import { CUP_ROLES, type CupRole } from '@icy-ribbon/core/paint/stage';
 import { useSessionStorage, type RemovableRef } from '@vueuse/core';
 
@@ -8,16 +9,16 @@ export interface RoleDraft {
   /** As typed; null: as much as the piece needs. */
   totalMg: number | null;
   /** Paints chosen for the whole set. */
-  paintIds: string[];
+  materialIds: string[];
   /** Paints that are to be stirred together into one cup, with their parts. */
-  blend: { paintId: string; parts: number }[];
+  blend: { materialId: string; parts: number }[];
 }
 
 export type SetDraft = Record<CupRole, RoleDraft>;
 
 export const emptySet = (): SetDraft =>
   Object.fromEntries(
-    CUP_ROLES.map((role) => [role, { recipeId: '', variant: '', totalMg: null, paintIds: [], blend: [] }]),
+    CUP_ROLES.map((role) => [role, { recipeId: '', variant: '', totalMg: null, materialIds: [], blend: [] }]),
   ) as unknown as SetDraft;
 
 /** The draft of a piece's cups; it outlives a look at another station and a reload. */
@@ -25,6 +26,6 @@ export const useSetDraft = (pieceId: string): RemovableRef<SetDraft> =>
   useSessionStorage(`icy-ribbon.set.${pieceId}`, emptySet(), {
     mergeDefaults: (kept, empty) =>
       Object.fromEntries(
-        CUP_ROLES.map((role) => [role, { ...empty[role], ...kept[role] }]),
+        CUP_ROLES.map((role) => [role, { ...empty[role], ...withNewNames(kept[role]) }]),
       ) as unknown as SetDraft,
   });

@@ -37,7 +37,7 @@ export function useFilmUnknowns(): ComputedRef<FilmUnknowns> {
         (id) => lies.has(id),
       );
       const waits = plan.planned.find(({ id, role }) => opensByItself(role) && lies.has(id));
-      const activator = mixed ?? (waits ? activatorKey(waits.recipeId, waits.paintId) : null);
+      const activator = mixed ?? (waits ? activatorKey(waits.recipeId, waits.materialId) : null);
       return own.forecast(expected, { technique: piece.technique, activator })?.mm ?? null;
     } catch (error) {
       if (error instanceof InputError) return null;

@@ -25,7 +25,7 @@ const BAD: readonly PourRecord[] = [1, -1].map((way) => ({
 }));
 
 const ALL: Cause[] = [GOOD_BLOOM, ...BAD].flatMap((pour) =>
-  FAULT_KINDS.flatMap((kind) => why(pour, { kind, mixId: 'rust' }).causes),
+  FAULT_KINDS.flatMap((kind) => why(pour, { kind, cupId: 'rust' }).causes),
 );
 const sentences = (cause: Cause, chosen: ChosenUnits) => Object.values(causeWords(cause, chosen)).join(' ');
 

@@ -36,13 +36,13 @@ export const HIDDEN_KINDS: readonly PourEventKind[] = ['plan', 'void'];
 /** An event in a few words. */
 export function eventWords(
   event: PourEvent,
-  cupName: (mixId: string) => string,
+  cupName: (cupId: string) => string,
   units: ReturnType<typeof useUnits>,
 ): EventWords {
   switch (event.kind) {
     case 'layer':
       return {
-        title: cupName(event.data.mixId),
+        title: cupName(event.data.cupId),
         detail: [
           `${units.show('mass', event.data.mg)}${event.data.moment === 'add' ? ' added' : ''}`,
           event.data.shape ? LAY_LABELS[event.data.shape.kind] : '',

@@ -105,7 +105,7 @@ it('cautions stand where they matter', () => {
 it.each([
   [{ kind: 'go', to: 'mix' }, 'To the cup', 'To the cup'],
   [{ kind: 'go', to: 'thickness' }, 'Test and match', 'Test and match'],
-  [{ kind: 'mix', paintId: 'x' }, 'Mix what is missing', 'Mix what is missing'],
+  [{ kind: 'mix', cupId: 'x' }, 'Mix what is missing', 'Mix what is missing'],
   [{ kind: 'tick', id: 'x' }, 'Done', 'Done'],
   [{ kind: 'tick', id: 'x', leave: true }, 'Leave it so', 'Leave it so'],
   [{ kind: 'order', stackId: 's', order: [] }, 'Better order', 'Better order'],

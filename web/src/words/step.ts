@@ -8,9 +8,9 @@ import { airCaution } from './air.ts';
 /** What the words of a step ask for: names, and grams in the unit that is chosen. */
 export interface StepContext {
   readonly units: ReturnType<typeof useUnits>;
-  readonly paintName: (paintId: string) => string;
+  readonly paintName: (cupId: string) => string;
   readonly itemName: (itemId: string) => string;
-  readonly leftMg: (paintId: string) => number;
+  readonly leftMg: (cupId: string) => number;
   /** What the torch must know of the cups. */
   readonly silicone: string;
   /** On paper cautions stand once, at the foot. */
@@ -33,10 +33,10 @@ export function stepTitle(step: RunStep, { units, paintName, itemName }: StepCon
       return 'Level the support both ways';
     case 'lay':
       return step.way
-        ? `Pour ${units.show('mass', step.mg)} ${paintName(step.paintId)} into the cup`
-        : `Lay ${units.show('mass', step.mg)} ${paintName(step.paintId)}`;
+        ? `Pour ${units.show('mass', step.mg)} ${paintName(step.cupId)} into the cup`
+        : `Lay ${units.show('mass', step.mg)} ${paintName(step.cupId)}`;
     case 'relay':
-      return `Lay ${units.show('mass', step.mg)} ${paintName(step.paintId)} on the place`;
+      return `Lay ${units.show('mass', step.mg)} ${paintName(step.cupId)} on the place`;
     case 'spread':
       return `Spread the base with ${SPREADER_LABELS[step.by]}`;
     case 'run-off':
@@ -84,11 +84,11 @@ export function stepDetail(step: RunStep, context: StepContext): string {
       const where =
         step.itemId === null ? 'over the whole face' : `on ${itemName(step.itemId).toLowerCase()}`;
       return step.way
-        ? `For ${itemName(step.itemId ?? '').toLowerCase()}. ${units.show('mass', leftMg(step.paintId))} in its own cup.`
-        : `${capital(where)}, layer ${step.number}. ${units.show('mass', leftMg(step.paintId))} in the cup.`;
+        ? `For ${itemName(step.itemId ?? '').toLowerCase()}. ${units.show('mass', leftMg(step.cupId))} in its own cup.`
+        : `${capital(where)}, layer ${step.number}. ${units.show('mass', leftMg(step.cupId))} in the cup.`;
     }
     case 'relay':
-      return `In its first order, layer ${step.number}. ${units.show('mass', leftMg(step.paintId))} in the cup.`;
+      return `In its first order, layer ${step.number}. ${units.show('mass', leftMg(step.cupId))} in the cup.`;
     case 'spread':
       return 'Corners first, then toward the middle.';
     case 'run-off':

@@ -94,7 +94,7 @@ describe('what the words of a practiced eye are worth', () => {
         const readings = Array.from({ length: 4 }, (_, index): ReadingRecord => {
           const seen = truth + bias + 0.5 * gaussian(seededRandom(31 * artist + index));
           return {
-            ...{ id: `${index}`, mixId: 'cup', raceId: null, at: '', struck: false },
+            ...{ id: `${index}`, cupId: 'cup', raceId: null, at: '', struck: false },
             contents: [{ ingredientId: 'paint', mg: 40_000 }],
             measure: { kind: 'words', stage: stageOf(Math.exp(seen)).name, eye },
           };
@@ -109,7 +109,7 @@ describe('what the words of a practiced eye are worth', () => {
   it('an eye that was practiced since holds for what was said before', () => {
     const said = (eye: object | null): ReadingRecord =>
       ({
-        ...{ id: 'x', mixId: 'cup', raceId: null, at: '', struck: false },
+        ...{ id: 'x', cupId: 'cup', raceId: null, at: '', struck: false },
         contents: [{ ingredientId: 'paint', mg: 40_000 }],
         measure: { kind: 'words', stage: 'trace', ...(eye && { eye }) },
       }) as ReadingRecord;

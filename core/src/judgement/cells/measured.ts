@@ -35,10 +35,8 @@ export function activatorOf(cups: readonly ActivatorCup[], laid: (cupId: string)
  *
  * @example activatorKey('A1', null) // 'A1 none'
  */
-export const activatorKey = (
-  recipeId: string | null | undefined,
-  paintId: string | null | undefined,
-): string => `${recipeId ?? 'own'} ${paintId ?? 'none'}`;
+export const activatorKey = (recipeId: string | null | undefined, cupId: string | null | undefined): string =>
+  `${recipeId ?? 'own'} ${cupId ?? 'none'}`;
 
 /**
  * The cells of a poured piece beside what the laws expect of it; null when none were measured, or the laws expect none.

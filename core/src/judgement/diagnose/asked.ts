@@ -6,7 +6,7 @@ import type { BlownPass, FaultKind, PouredCup, PourRecord } from '../outcome/ind
 /** The fault as it was pinned. */
 export interface Pinned {
   readonly kind: FaultKind;
-  readonly mixId: string | null;
+  readonly cupId: string | null;
 }
 
 /** A pour and the fault that is asked about, with the sums that several causes need. */
@@ -51,7 +51,7 @@ export function asked(pour: PourRecord, pinned: Pinned): Asked {
     ground: laid('base', 'pillow'),
     pillow: laid('pillow'),
     activator: laid('activator'),
-    concerned: pour.cups.find((cup) => cup.id === pinned.mixId),
+    concerned: pour.cups.find((cup) => cup.id === pinned.cupId),
     faceDm2,
     wholeDm2,
     workedDm2,

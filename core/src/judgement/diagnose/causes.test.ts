@@ -236,13 +236,13 @@ const CASES: readonly [string, FaultKind, Partial<PourRecord>, CauseCode, object
   ],
 ];
 
-const rows = CASES.map(([done, kind, changes, code, facts, mixId]) => ({
+const rows = CASES.map(([done, kind, changes, code, facts, cupId]) => ({
   ...{ done, kind, changes, code, facts },
-  mixId: mixId ?? null,
+  cupId: cupId ?? null,
 }));
 
-it.each(rows)('$done explain "$kind"', ({ kind, changes, code, facts, mixId }) => {
-  const { causes } = why({ ...good, ...changes }, { kind, mixId });
+it.each(rows)('$done explain "$kind"', ({ kind, changes, code, facts, cupId }) => {
+  const { causes } = why({ ...good, ...changes }, { kind, cupId });
   // Shimmer alone is a hint: only coarse mica is grainy, and the record does not tell how coarse it was.
   expect(causes[0]).toMatchObject({ code, isLikely: code !== 'mica-coarse', facts });
 });
@@ -256,7 +256,7 @@ it('every cause is the first to be named of some pour', () => {
 it.each([...new Set(CASES.map(([, kind]) => kind))])(
   'of a pour that was done well, nothing is blamed for "%s"',
   (kind) => {
-    const { causes } = why(good, { kind, mixId: 'rust' });
+    const { causes } = why(good, { kind, cupId: 'rust' });
     expect(causes.filter(({ isLikely }) => isLikely)).toEqual([]);
   },
 );
@@ -269,7 +269,7 @@ it.each([
   ['cracks', { cups: [] }, 'laid'],
   ['crust', {}, 'skin'],
 ] as const)('%s: what the record would need to hold is said', (kind, changes, missing) => {
-  expect(why({ ...good, ...changes }, { kind, mixId: null }).cannotTell).toContain(missing);
+  expect(why({ ...good, ...changes }, { kind, cupId: null }).cannotTell).toContain(missing);
 });
 
 /** Just inside and just beyond each line that is drawn: the line itself is where a cause begins to be likely. */
@@ -357,7 +357,7 @@ it.each<[string, FaultKind, CauseCode, (value: number) => Partial<PourRecord>, n
   ],
 ])('%s: "%s" is explained by %s from its line on', (_, kind, code, at, line, side) => {
   const weightAt = (value: number) =>
-    why({ ...good, ...at(value) }, { kind, mixId: null }).causes.find((cause) => cause.code === code)!.weight;
+    why({ ...good, ...at(value) }, { kind, cupId: null }).causes.find((cause) => cause.code === code)!.weight;
   const [inside, outside] = side === 'above' ? [0.9, 1.1] : [1.1, 0.9];
   expect(weightAt(line * inside)).toBeLessThan(0.35);
   expect(weightAt(line)).toBeCloseTo(0.35, 2);

@@ -16,9 +16,9 @@ const passes = (...all: Partial<PourRecord['passes'][number]>[]) => ({
   passes: all.map((each) => ({ ...good.passes[0]!, ...each })),
 });
 
-function tell(code: CauseCode, changes: Partial<PourRecord>, mixId: string | null = 'rust') {
+function tell(code: CauseCode, changes: Partial<PourRecord>, cupId: string | null = 'rust') {
   const row = CAUSE_ROWS.find((each) => each.code === code)!;
-  return row.weigh(asked({ ...good, ...changes }, { kind: row.explains[0]!, mixId }));
+  return row.weigh(asked({ ...good, ...changes }, { kind: row.explains[0]!, cupId }));
 }
 
 it.each([
@@ -28,7 +28,7 @@ it.each([
   ['patch-shows', 'repair'],
   ['bare-corner', 'corners'],
 ] as const)('of "%s" no record tells the %s', (kind, missing) => {
-  expect(why(good, { kind, mixId: null }).cannotTell).toContain(missing);
+  expect(why(good, { kind, cupId: null }).cannotTell).toContain(missing);
 });
 
 /** Worked out by hand on a bloom of 25 x 25 cm: 130 g of pillow, three colors of 20 g, 6 g of activator. */
@@ -250,7 +250,7 @@ it.each<[CauseCode, Partial<PourRecord>, unknown]>([
 
 it('a weight stays between none and sure, and above its line the record speaks for it', () => {
   const weightOf = (rpm: number) =>
-    why({ ...good, spins: [{ rpm, seconds: 5 }] }, { kind: 'warped', mixId: null }).causes.find(
+    why({ ...good, spins: [{ rpm, seconds: 5 }] }, { kind: 'warped', cupId: null }).causes.find(
       ({ code }) => code === 'spun-fast',
     )!;
   expect(weightOf(600)).toMatchObject({ weight: 1, isLikely: true });

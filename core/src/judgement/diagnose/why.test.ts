@@ -7,8 +7,8 @@ const bloom = GOOD_BLOOM;
 const ask = (
   kind: (typeof FAULT_KINDS)[number],
   changes: Partial<PourRecord> = {},
-  mixId: string | null = null,
-) => why({ ...bloom, ...changes }, { kind, mixId });
+  cupId: string | null = null,
+) => why({ ...bloom, ...changes }, { kind, cupId });
 
 it.each(FAULT_KINDS)('%s: each cause is weighed, the likeliest first', (kind) => {
   const { causes, cannotTell } = ask(kind);

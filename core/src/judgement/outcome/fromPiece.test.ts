@@ -4,8 +4,8 @@ import { pourRecordOf, type ComparedPiece } from './index.ts';
 
 const measured = (cellMm: number) => ({
   palette: [
-    { name: 'white', mixId: 'white' },
-    { name: 'rust', mixId: 'rust' },
+    { name: 'white', cupId: 'white' },
+    { name: 'rust', cupId: 'rust' },
   ],
   shares: { white: 0.7, rust: 0.3 },
   negativeSpace: 0.7,
@@ -44,7 +44,7 @@ const piece = {
     { state: 'wet', measurement: measured(2.4) },
     { state: 'dry', measurement: null },
   ],
-  judgement: { rating: 4, faults: [{ kind: 'mud', mixId: null }] },
+  judgement: { rating: 4, faults: [{ kind: 'mud', cupId: null }] },
 } as unknown as ComparedPiece;
 const record = pourRecordOf(piece);
 
@@ -72,7 +72,7 @@ it('a repair is counted, its grams are laid, and its layers are no part of the o
     id: 'r',
     kind: 'repair',
     at: at(20),
-    data: { mark, layers: [{ mixId: 'rust', mg: 900 }], directionDeg: 90, note: '' },
+    data: { mark, layers: [{ cupId: 'rust', mg: 900 }], directionDeg: 90, note: '' },
   };
   const again = { moment: 'add', stepId: 'repair:r:lay:1' };
   const events = [...piece.events, repair, layer('rust', 900, 21, again)];

@@ -46,7 +46,7 @@ type PieceEvent = LoggedEvent & { readonly at: string };
 
 /** What is read of a photo; its palette leads from colors to cups. */
 interface PieceMeasurement {
-  readonly palette: readonly { readonly name: string; readonly mixId: string | null }[];
+  readonly palette: readonly { readonly name: string; readonly cupId: string | null }[];
   readonly shares: Readonly<Record<string, number>>;
   readonly negativeSpace: number;
   readonly mud: number;
@@ -76,7 +76,7 @@ export interface ComparedPiece {
   readonly photos: readonly { readonly state: string; readonly measurement: PieceMeasurement | null }[];
   readonly judgement: {
     readonly rating: number | null;
-    readonly faults: readonly { readonly kind: FaultKind; readonly mixId: string | null }[];
+    readonly faults: readonly { readonly kind: FaultKind; readonly cupId: string | null }[];
   } | null;
 }
 
@@ -88,7 +88,7 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
   const torches = eventsOfKind(events, 'torch');
   const waits = dataOf(events, 'wait');
   const room = dataOf(events, 'room').findLast(({ standIn }) => !standIn);
-  const { states } = cupStates(piece.mixes, piece.readings, (mixId) => laidMgOf(piece.events, mixId));
+  const { states } = cupStates(piece.mixes, piece.readings, (cupId) => laidMgOf(piece.events, cupId));
   const care = careState(piece.care ?? []);
   const pouredAt = layers[0]?.at ?? null;
   const lastAir = passes.at(-1)?.at;
@@ -134,7 +134,7 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
     pouredAt,
     cups,
     // What a repair laid once more is no part of the order that made the piece.
-    order: layers.filter((layer) => repairIdOf(layer) === null).map(({ data }) => data.mixId),
+    order: layers.filter((layer) => repairIdOf(layer) === null).map(({ data }) => data.cupId),
     passes: passes.map(({ data }): BlownPass => ({
       exit: data.blower ?? null,
       tool: data.tool,
@@ -173,7 +173,7 @@ function foundLater({ judgement }: Pick<ComparedPiece, 'judgement'>, { checks }:
   return CARE_CHECKS.flatMap((what) => {
     const kind = checks[what]?.data.found ? FAULT_OF[what] : undefined;
     const isPinned = judgement?.faults.some((each) => each.kind === kind);
-    return kind && !isPinned ? [{ kind, mixId: null }] : [];
+    return kind && !isPinned ? [{ kind, cupId: null }] : [];
   });
 }
 
@@ -191,7 +191,7 @@ function layoutOf(
   if (!lies) return {};
   return {
     flowersDm2: lies.stacks.reduce((sum, stack) => sum + flowerDm2(stack.footprintMm), 0),
-    onFace: lies.base?.areas.map(({ paintId }) => paintId) ?? [],
+    onFace: lies.base?.areas.map(({ cupId }) => cupId) ?? [],
     ...(asPoured && { asPoured }),
   };
 }
@@ -214,7 +214,7 @@ function outcomeOf({ photos }: ComparedPiece): Outcome | null {
     petalReachMm: found.petals.reachMm,
     symmetry: found.petals.symmetry,
     shareByCup: Object.fromEntries(
-      found.palette.flatMap(({ name, mixId }) => (mixId ? [[mixId, found.shares[name] ?? 0]] : [])),
+      found.palette.flatMap(({ name, cupId }) => (cupId ? [[cupId, found.shares[name] ?? 0]] : [])),
     ),
   };
 }

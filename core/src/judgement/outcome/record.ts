@@ -89,5 +89,5 @@ export interface PourRecord {
   readonly humidityPercent: number | null;
   readonly outcome: Outcome | null;
   readonly rating: number | null;
-  readonly faults: readonly { readonly kind: FaultKind; readonly mixId: string | null }[];
+  readonly faults: readonly { readonly kind: FaultKind; readonly cupId: string | null }[];
 }

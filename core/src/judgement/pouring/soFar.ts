@@ -59,7 +59,7 @@ function middleOf(values: readonly number[]): Standing['before'] {
 }
 
 function airMark({ pour, successes }: SoFarInput): Standing {
-  const { workedDm2, airSeconds, faceDm2 } = asked(pour, { kind: 'not-moving', mixId: null });
+  const { workedDm2, airSeconds, faceDm2 } = asked(pour, { kind: 'not-moving', cupId: null });
   const { least, flowerAim, faceAim, most } = LIMITS.airSPerDm2;
   const aim = pour.technique === 'bloom' ? flowerAim : faceAim;
   const before = middleOf(successes.map(({ airSPerDm2 }) => (airSPerDm2 ?? 0) * faceDm2));

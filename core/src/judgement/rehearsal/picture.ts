@@ -17,10 +17,10 @@ export function rehearsalPhoto(
   const look = lookOf(frameNow(rehearsal), castOf(scene, unknowns), grid.rim.inside);
   const { width, height, rgb } = pictureOf(look, acrossPx, { isGlossy: false });
   const used = scene.layers.filter(
-    ({ paintId }, index) => scene.layers.findIndex((layer) => layer.paintId === paintId) === index,
+    ({ cupId }, index) => scene.layers.findIndex((layer) => layer.cupId === cupId) === index,
   );
   const { palette, base, activator } = paletteOfCups(
-    used.map(({ paintId, name, role, colorHex }) => ({ id: paintId, name, role, colorHex })),
+    used.map(({ cupId, name, role, colorHex }) => ({ id: cupId, name, role, colorHex })),
   );
   return {
     photo: { widthPx: width, heightPx: height, channels: 3, data: new Uint8Array(rgb.buffer) },

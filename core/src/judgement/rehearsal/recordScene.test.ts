@@ -36,16 +36,16 @@ it.each(['bloom', 'dutch', 'swipe', 'ring'] as const)(
     const { film } = startRehearsal(scene, 60, compiledFilmFromFile);
     const { grid, thickness, lost } = film.kernel.fields;
     const grams = new Map<string, number>();
-    scene.layers.forEach(({ paintId, densityKgM3 }, layer) => {
+    scene.layers.forEach(({ cupId, densityKgM3 }, layer) => {
       const laid = (volumeM3(grid, thickness[layer]!) + lost[layer]!) * 1000 * densityKgM3;
-      grams.set(paintId, (grams.get(paintId) ?? 0) + laid);
+      grams.set(cupId, (grams.get(cupId) ?? 0) + laid);
     });
     expect(grams.get('a')).toBeCloseTo(8, 3);
     expect(grams.get('b')).toBeCloseTo(6, 3);
     expect(grams.get('white')).toBeCloseTo(1.5, 3);
     // The rest of the base lies on the sides.
     expect(grams.get('base')).toBeCloseTo(90 * (625 / 725), 3);
-    expect(scene.layers[scene.sheet]!.paintId).toBe('white');
+    expect(scene.layers[scene.sheet]!.cupId).toBe('white');
     expect(scene.dose).toBe(1.2);
   },
 );

@@ -41,7 +41,7 @@ function usualPlan(pour: PourRecord, cups: readonly PouredCup[]): Plan {
   const { widthMm, heightMm } = pour.support;
   const middle = { x: widthMm / 2, y: heightMm / 2 };
   const [base, design] = [cups.filter(onFace), cups.filter((cup) => !onFace(cup))];
-  const layer = (cup: PouredCup) => ({ id: cup.id, paintId: cup.id, massG: cup.laidMg / 1000 });
+  const layer = (cup: PouredCup) => ({ id: cup.id, cupId: cup.id, massG: cup.laidMg / 1000 });
   const isPile = pour.technique === 'bloom' || pour.technique === 'ring' || pour.technique === 'lifted-cup';
   const sheets = design.filter(({ role }) => role === 'activator' || role === 'swipe');
   const ribbon = design.filter((cup) => !sheets.includes(cup));
@@ -96,7 +96,7 @@ function baseOf({ support }: PourRecord, cups: readonly PouredCup[]): Plan['base
   if (!first || volumeMl <= 0) return null;
   const { faceCm2, sidesCm2 } = paintedArea(support);
   return {
-    ...{ pattern: 'one', areas: [{ paintId: first.id, share: 1 }], seam: null },
+    ...{ pattern: 'one', areas: [{ cupId: first.id, share: 1 }], seam: null },
     film: { kind: 'thickness', mm: (10 * volumeMl) / (faceCm2 + sidesCm2) },
   };
 }

@@ -14,15 +14,15 @@ const paints = [
 const plan: Plan = {
   ...EMPTY_PLAN,
   base: {
-    ...{ pattern: 'one', areas: [{ paintId: 'oyster', share: 1 }], seam: null },
+    ...{ pattern: 'one', areas: [{ cupId: 'oyster', share: 1 }], seam: null },
     film: { kind: 'thickness', mm: 2 },
   },
   stacks: [
     {
       ...{ id: 's', at: { x: 100, y: 100 }, footprintMm: 100 },
       layers: [
-        { id: 'a', paintId: 'rust', massG: 9 },
-        { id: 'b', paintId: 'slate', massG: 4 },
+        { id: 'a', cupId: 'rust', massG: 9 },
+        { id: 'b', cupId: 'slate', massG: 4 },
       ],
     },
   ],
@@ -54,7 +54,7 @@ it.each([1.2, 2.4])('cells of %p mm are asked for, and cells of about that size 
     ...{ role: 'activator', colorHex: '#f7f3ea', viscosityPaS: 0.6, densityGPerMl: 1.18, opacity: 'opaque' },
   });
   const [pile] = plan.stacks;
-  const layers = [...pile!.layers, { id: 'c', paintId: 'white', massG: 0.3 }];
+  const layers = [...pile!.layers, { id: 'c', cupId: 'white', massG: 0.3 }];
   const scene = sceneOf(support, { ...plan, stacks: [{ ...pile!, layers }] }, [...paints, sheet], []);
   const { cells } = USUAL_UNKNOWNS;
   const opened = startRehearsal(scene, 50, compiledFilmFromFile, {

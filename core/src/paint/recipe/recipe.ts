@@ -24,7 +24,7 @@ export interface Recipe {
   /** Of an activator: times the usual dose. */
   readonly doseFactor?: number;
   /** A saved color: the very paints its cup is stirred together of, by parts. */
-  readonly blend?: readonly { readonly paintId: string; readonly parts: number }[];
+  readonly blend?: readonly { readonly materialId: string; readonly parts: number }[];
   /** Kinds of paint it must not be made from, and why. */
   readonly never?: { readonly kinds: readonly MaterialKind[]; readonly because: string };
 }

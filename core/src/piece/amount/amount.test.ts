@@ -16,7 +16,7 @@ const paints = [white, gray, pillow, rust, net];
 
 const base = (changes: Partial<PlanBase> = {}): PlanBase => ({
   pattern: 'one',
-  areas: [{ paintId: 'white', share: 1 }],
+  areas: [{ cupId: 'white', share: 1 }],
   seam: null,
   film: { kind: 'run-off', tiltDeg: 30, seconds: 30 },
   ...changes,
@@ -41,15 +41,15 @@ describe('base paint', () => {
 
   it('two bases share it along their seam, marbled ones as the artist says', () => {
     const areas = [
-      { paintId: 'white', share: 0.5 },
-      { paintId: 'gray', share: 0.5 },
+      { cupId: 'white', share: 0.5 },
+      { cupId: 'gray', share: 0.5 },
     ];
     const seam = { start: { x: 100, y: 0 }, control: { x: 100, y: 200 }, end: { x: 100, y: 400 } };
     const split = baseAreas(board, base({ pattern: 'split', areas, seam }), paints);
     expect(split.map(({ share }) => share)).toEqual([expect.closeTo(2 / 3, 9), expect.closeTo(1 / 3, 9)]);
     const uneven = [
-      { paintId: 'white', share: 0.6 },
-      { paintId: 'gray', share: 0.2 },
+      { cupId: 'white', share: 0.6 },
+      { cupId: 'gray', share: 0.2 },
     ];
     const marbled = baseAreas(board, base({ pattern: 'marbled', areas: uneven }), paints);
     expect(marbled.map(({ share }) => share)).toEqual([0.75, 0.25].map((share) => expect.closeTo(share, 12)));
@@ -57,7 +57,7 @@ describe('base paint', () => {
 
   it.each([
     [{ areas: [] }, 'base.areas'],
-    [{ areas: [{ paintId: 'nowhere', share: 1 }] }, 'base.areas.0.paintId'],
+    [{ areas: [{ cupId: 'nowhere', share: 1 }] }, 'base.areas.0.cupId'],
     [{ film: { kind: 'thickness', mm: 0 } as const }, 'base.film.mm'],
     [{ film: { kind: 'run-off', tiltDeg: 0, seconds: 30 } as const }, 'tiltDeg'],
   ])('refuses %j and names %s', (changes, field) => {
@@ -71,9 +71,9 @@ describe('a stack', () => {
     at: { x: 150, y: 200 },
     footprintMm: 200,
     layers: [
-      { id: 'a', paintId: 'pillow', massG: null },
-      { id: 'b', paintId: 'rust', massG: 22 },
-      { id: 'c', paintId: 'net', massG: null },
+      { id: 'a', cupId: 'pillow', massG: null },
+      { id: 'b', cupId: 'rust', massG: 22 },
+      { id: 'c', cupId: 'net', massG: null },
     ],
   };
   const mouth = {
@@ -114,9 +114,9 @@ describe('a stack', () => {
       amounts(board, plan({ stacks: [{ ...stack, layers }], settings: plainly }), all).layers.map(
         ({ massG }) => massG,
       );
-    const small = stack.layers.map((layer) => (layer.paintId === 'rust' ? { ...layer, massG: 4 } : layer));
+    const small = stack.layers.map((layer) => (layer.cupId === 'rust' ? { ...layer, massG: 4 } : layer));
     expect(grams(small)[2]).toBeCloseTo(3.6, 9);
-    const two = [...stack.layers, { id: 'second', paintId: 'net', massG: null }];
+    const two = [...stack.layers, { id: 'second', cupId: 'net', massG: null }];
     expect(grams(two)[2]).toBeCloseTo(9.03 / 2, 2);
     const double = paints.map((each) => (each.id === 'net' ? { ...each, doseFactor: 2 } : each));
     expect(grams(two, double)[3]).toBeCloseTo(2 * 9.03, 1);
@@ -130,7 +130,7 @@ describe('a stack', () => {
   });
 
   it('a color must be given in grams', () => {
-    const open = { ...stack, layers: [{ id: 'b', paintId: 'rust', massG: null }] };
+    const open = { ...stack, layers: [{ id: 'b', cupId: 'rust', massG: null }] };
     expect(() => amounts(board, plan({ stacks: [open] }), paints)).toThrow(
       expect.objectContaining({ field: 'massG' }),
     );
@@ -140,7 +140,7 @@ describe('a stack', () => {
 describe('the film after spinning (Emslie, Bonner & Peck 1958, from memory)', () => {
   const honey = paint('honey', { role: 'base', viscosityPaS: 3, densityGPerMl: 1.15 });
   const spun = plan({
-    base: base({ areas: [{ paintId: 'honey', share: 1 }], film: { kind: 'thickness', mm: 3 } }),
+    base: base({ areas: [{ cupId: 'honey', share: 1 }], film: { kind: 'thickness', mm: 3 } }),
     settings: { ...plainly, spinRpm: 60, spinSeconds: 10 },
   });
 
@@ -168,15 +168,15 @@ describe('what all of it takes', () => {
         start: { x: 50, y: 50 },
         control: { x: 150, y: 60 },
         end: { x: 250, y: 50 },
-        layers: [{ id: 'r', paintId: 'rust', massG: 20 }],
+        layers: [{ id: 'r', cupId: 'rust', massG: 20 }],
       },
     ],
   });
 
   it('adds what runs off, what is kept back and what stays in the cup', () => {
-    const rustAmount = amounts(board, whole, paints).paints.find((each) => each.paintId === 'rust')!;
+    const rustAmount = amounts(board, whole, paints).paints.find((each) => each.cupId === 'rust')!;
     expect(rustAmount).toEqual({
-      paintId: 'rust',
+      cupId: 'rust',
       laidG: 20,
       dripG: expect.closeTo(3, 12),
       reserveG: 2,

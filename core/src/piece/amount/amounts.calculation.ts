@@ -59,7 +59,7 @@ export const amountsCalculation = defineCalculation({
     plan: {
       base: {
         pattern: 'one',
-        areas: [{ paintId: 'white', share: 1 }],
+        areas: [{ cupId: 'white', share: 1 }],
         seam: null,
         film: { kind: 'run-off', tiltDeg: 30, seconds: 30 },
       },
@@ -101,7 +101,7 @@ export const amountsCalculation = defineCalculation({
     layers: z.array(
       z.object({
         id: z.string(),
-        paintId: z.string(),
+        cupId: z.string(),
         part: z.string(),
         massG: z.number(),
         volumeMl: z.number(),
@@ -109,7 +109,7 @@ export const amountsCalculation = defineCalculation({
     ),
     paints: z.array(
       z.object({
-        paintId: z.string(),
+        cupId: z.string(),
         laidG: z.number(),
         dripG: z.number(),
         reserveG: z.number(),

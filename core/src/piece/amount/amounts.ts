@@ -9,7 +9,7 @@ import { paintOf, settled, stackLayers } from './layers.ts';
 export interface LayerAmount {
   /** "base.0", "stack ID layer ID" or "path ID layer ID". */
   readonly id: string;
-  readonly paintId: string;
+  readonly cupId: string;
   readonly part: 'base' | 'stack' | 'path';
   readonly massG: number;
   readonly volumeMl: number;
@@ -17,7 +17,7 @@ export interface LayerAmount {
 
 /** What one paint takes, all pieces together. */
 export interface PaintAmount {
-  readonly paintId: string;
+  readonly cupId: string;
   /** Stays on the pieces. */
   readonly laidG: number;
   readonly dripG: number;
@@ -56,14 +56,14 @@ export function amounts(
   requireNotNegative('settings.dripShare', dripShare, 'The share that runs off');
   requireNotNegative('settings.cupLossG', cupLossG, 'What stays in a cup');
   const layers = layerAmounts(support, plan, paints, blowers);
-  const used = [...new Set(layers.map((layer) => layer.paintId))];
-  const perPaint = used.map((paintId): PaintAmount => {
-    const { densityGPerMl } = paintOf(paints, paintId, 'paintId');
-    const laidG = copies * sum(layers.filter((layer) => layer.paintId === paintId).map((each) => each.massG));
+  const used = [...new Set(layers.map((layer) => layer.cupId))];
+  const perPaint = used.map((cupId): PaintAmount => {
+    const { densityGPerMl } = paintOf(paints, cupId, 'cupId');
+    const laidG = copies * sum(layers.filter((layer) => layer.cupId === cupId).map((each) => each.massG));
     const dripG = laidG * dripShare;
     const reserveG = laidG * reserveShare;
     const massG = laidG + dripG + reserveG + cupLossG;
-    return { paintId, laidG, dripG, reserveG, lossG: cupLossG, massG, volumeMl: massG / densityGPerMl };
+    return { cupId, laidG, dripG, reserveG, lossG: cupLossG, massG, volumeMl: massG / densityGPerMl };
   });
   return {
     layers,
@@ -86,7 +86,7 @@ export function layerAmounts(
   return [
     ...base.map(({ paint, massG, volumeMl }, index): LayerAmount => ({
       id: `base.${index}`,
-      paintId: paint.id,
+      cupId: paint.id,
       part: 'base',
       massG,
       volumeMl,
@@ -94,7 +94,7 @@ export function layerAmounts(
     ...plan.stacks.flatMap((stack) =>
       stackLayers(plan, stack, paints, blowers).map(({ layer, paint, massG, volumeMl }): LayerAmount => ({
         id: `${stack.id} ${layer.id}`,
-        paintId: paint.id,
+        cupId: paint.id,
         part: 'stack',
         massG,
         volumeMl,
@@ -102,9 +102,9 @@ export function layerAmounts(
     ),
     ...plan.paths.flatMap((path) =>
       path.layers.map((layer): LayerAmount => {
-        const paint = paintOf(paints, layer.paintId, 'paths.layers.paintId');
+        const paint = paintOf(paints, layer.cupId, 'paths.layers.cupId');
         const { massG, volumeMl } = settled(layer, paint, layer.massG ?? 0);
-        return { id: `${path.id} ${layer.id}`, paintId: paint.id, part: 'path', massG, volumeMl };
+        return { id: `${path.id} ${layer.id}`, cupId: paint.id, part: 'path', massG, volumeMl };
       }),
     ),
   ];

@@ -25,7 +25,7 @@ export function baseAreas(support: SupportSize, base: PlanBase, paints: readonly
   const { faceCm2, sidesCm2 } = paintedArea(support);
   const shares = areaShares(support, base);
   return base.areas.map((area, index) => {
-    const paint = paintOf(paints, area.paintId, `base.areas.${index}.paintId`);
+    const paint = paintOf(paints, area.cupId, `base.areas.${index}.cupId`);
     const share = shares[index]!;
     const filmMm = baseFilmMm(support, base, paint);
     const volumeMl = ((faceCm2 + sidesCm2) * share * filmMm) / 10;

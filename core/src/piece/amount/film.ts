@@ -35,7 +35,7 @@ export function pieceFilm(
   const massG = layers.reduce((sum, layer) => sum + layer.massG, 0);
   if (volumeMl <= 0) return null;
   const ln = layers.reduce((sum, layer) => {
-    const paint = paints.find((each) => each.id === layer.paintId)!;
+    const paint = paints.find((each) => each.id === layer.cupId)!;
     return sum + layer.massG * Math.log(paint.viscosityPaS);
   }, 0);
   const { faceCm2, sidesCm2 } = paintedArea(support);

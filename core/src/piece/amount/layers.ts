@@ -69,7 +69,7 @@ export function stackLayers(
   blowers: readonly BlowerExit[],
 ): SettledLayer[] {
   return stack.layers.map((layer, index) => {
-    const paint = paintOf(paints, layer.paintId, `stacks.layers.${index}.paintId`);
+    const paint = paintOf(paints, layer.cupId, `stacks.layers.${index}.cupId`);
     return settled(layer, paint, layer.massG ?? takes(plan, stack, paint, paints, blowers));
   });
 }
@@ -102,7 +102,7 @@ function takes(
     const sheetG = ((Math.PI / 4) * stack.footprintMm ** 2 * plan.settings.sheetMm * densityGPerMl) / 1000;
     if (doseFactor !== undefined) return doseFactor * sheetG;
     const ofRole = (wanted: PlanPaint['role']) =>
-      stack.layers.filter((layer) => paints.find(({ id }) => id === layer.paintId)?.role === wanted);
+      stack.layers.filter((layer) => paints.find(({ id }) => id === layer.cupId)?.role === wanted);
     const smallestG = Math.min(...ofRole('color').map((layer) => layer.massG ?? Infinity));
     return Math.min(sheetG / ofRole('activator').length, SMALLEST_SHARE * smallestG);
   }

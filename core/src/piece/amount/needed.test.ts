@@ -64,8 +64,8 @@ it('cups of that size are enough for the layout that is then laid out, and not h
           ),
         );
         const plan = layOut(name, { support, technique, paints, newId: counting() });
-        for (const { paintId, massG } of amounts(support, plan, paints).paints) {
-          const cup = needed.find(({ role }) => role === roleOf(paintId))!;
+        for (const { cupId, massG } of amounts(support, plan, paints).paints) {
+          const cup = needed.find(({ role }) => role === roleOf(cupId))!;
           expect(massG).toBeLessThanOrEqual(cup.massG + 1e-9);
           expect(massG).toBeGreaterThan(cup.massG / 1.6 - 3);
         }

@@ -66,7 +66,7 @@ export function neededCups(input: NeedInput): NeededCups[] {
   const plan = layOut(layout, { support, technique, aims, paints, newId });
   const taken = amounts(support, plan, paints).paints;
   return counts.map(({ role, count }) => {
-    const own = taken.filter(({ paintId }) => paintId.startsWith(`${role} `));
+    const own = taken.filter(({ cupId }) => cupId.startsWith(`${role} `));
     return { role, count, massG: Math.ceil(Math.max(0, ...own.map(({ massG }) => massG))) };
   });
 }

@@ -6,7 +6,7 @@ type Doing = 'level' | 'torch' | 'spinner' | 'mains' | 'breath';
 /** To be done at the table; ticked off by hand. */
 export function tableFindings({ plan, amounts, cups }: CheckInput): Finding[] {
   if (amounts.paints.length === 0) return [];
-  const poured = cups.filter(({ id }) => amounts.paints.some(({ paintId }) => paintId === id));
+  const poured = cups.filter(({ id }) => amounts.paints.some(({ cupId }) => cupId === id));
   const blownBy = (power: string) => plan.passes.some((pass) => airPower(pass.tool) === power);
   const doing = (code: Doing, isDue: boolean): Finding[] =>
     isDue ? [{ id: code, level: 'do', code, facts: {}, fix: { kind: 'tick', id: code } }] : [];

@@ -62,7 +62,7 @@ it('a color that sinks is named with its numbers, and the better order mends it'
   });
   if (!finding.fix || !isPlanFix(finding.fix)) throw new Error('no fix');
   const mended = applyFix(bloom, finding.fix, { newId: counting(), baseId: undefined });
-  expect(mended.stacks[0]!.layers.map((layer) => layer.paintId)).toEqual(['wall', 'tide', 'rust', 'net']);
+  expect(mended.stacks[0]!.layers.map((layer) => layer.cupId)).toEqual(['wall', 'tide', 'rust', 'net']);
   const stillSinks = check(input(mended, { paints: all })).filter(({ code }) => code === 'sinks');
   expect(stillSinks.map(({ facts }) => facts)).not.toContainEqual(
     expect.objectContaining({ upper: 'rust', lower: 'tide' }),
@@ -83,7 +83,7 @@ it('short cups, cups not tested, fresh and weak ones are named with what to do',
   ];
   const found = check(input(bloom, { cups }));
   const of = (id: string) => found.find((finding) => finding.id.startsWith(id));
-  expect(of('short')).toMatchObject({ level: 'wrong', fix: { kind: 'mix', paintId: 'wall' } });
+  expect(of('short')).toMatchObject({ level: 'wrong', fix: { kind: 'mix', cupId: 'wall' } });
   expect(of('untested')).toMatchObject({ code: 'untested', facts: { name: 'rust' }, level: 'do' });
   expect(of('rest')!.facts).toEqual({ name: 'tide', restHours: 14 });
   expect(of('film-weak')).toMatchObject({ level: 'wrong', fix: { kind: 'go', to: 'mix' } });
@@ -91,7 +91,7 @@ it('short cups, cups not tested, fresh and weak ones are named with what to do',
 
 it('an activator dose that is too large is brought back to the usual sheet', () => {
   const layers = bloom.stacks[0]!.layers.map((layer) =>
-    layer.paintId === 'net' ? { ...layer, massG: 60 } : layer,
+    layer.cupId === 'net' ? { ...layer, massG: 60 } : layer,
   );
   const much: Plan = { ...bloom, stacks: [{ ...bloom.stacks[0]!, layers }] };
   const finding = check(input(much)).find(({ id }) => id.startsWith('dose'))!;
@@ -103,7 +103,7 @@ it('an activator dose that is too large is brought back to the usual sheet', () 
 
 it('a bloom with too much paint on is spun until it is right, and the spinner’s caution is shown', () => {
   const layers = bloom.stacks[0]!.layers.map((layer) =>
-    layer.paintId === 'rust' ? { ...layer, massG: 500 } : layer,
+    layer.cupId === 'rust' ? { ...layer, massG: 500 } : layer,
   );
   const settings = { ...bloom.settings, spinRpm: 0, spinSeconds: 0 };
   const much: Plan = { ...bloom, settings, stacks: [{ ...bloom.stacks[0]!, layers }] };
@@ -132,7 +132,7 @@ it('a neon is said to take over unless it is laid small (common practice)', () =
     ...bloom,
     stacks: bloom.stacks.map((stack) => ({
       ...stack,
-      layers: stack.layers.map((layer) => (layer.paintId === 'rust' ? { ...layer, massG: 3 } : layer)),
+      layers: stack.layers.map((layer) => (layer.cupId === 'rust' ? { ...layer, massG: 3 } : layer)),
     })),
   };
   expect(said(small)).toEqual([]);
@@ -180,7 +180,7 @@ describe('too much and too little', () => {
       bare,
     );
     expect(mended.passes.length).toBeGreaterThan(1);
-    expect(mended.base!.areas[0]!.paintId).toBe('white');
+    expect(mended.base!.areas[0]!.cupId).toBe('white');
   });
 });
 

@@ -71,7 +71,7 @@ function nothingLaid({ plan }: CheckInput): Finding[] {
 }
 
 function usedCups({ amounts, cups }: CheckInput): CheckCup[] {
-  return cups.filter((cup) => amounts.paints.some((paint) => paint.paintId === cup.id));
+  return cups.filter((cup) => amounts.paints.some((paint) => paint.cupId === cup.id));
 }
 
 function contrastFindings(input: CheckInput): Finding[] {

@@ -11,8 +11,8 @@ export const isShort = (leftG: number, wantedG: number): boolean =>
 
 /** A neon bleeds into its neighbors and takes over: it is laid small (common practice, no published source). */
 export function neonFindings({ amounts, paints }: CheckInput): Finding[] {
-  const colors = amounts.paints.flatMap(({ paintId, massG }) => {
-    const paint = paints.find((each) => each.id === paintId)!;
+  const colors = amounts.paints.flatMap(({ cupId, massG }) => {
+    const paint = paints.find((each) => each.id === cupId)!;
     return paint.role === 'color' && massG > 0 ? [{ paint, massG }] : [];
   });
   const total = colors.reduce((sum, { massG }) => sum + massG, 0);
@@ -35,8 +35,8 @@ export function neonFindings({ amounts, paints }: CheckInput): Finding[] {
 /** Cups that are short, not mixed, weak, fresh, or not tested today. */
 export function cupFindings(input: CheckInput): Finding[] {
   return input.amounts.paints.flatMap((amount): Finding[] => {
-    const paint = input.paints.find((each) => each.id === amount.paintId)!;
-    const cup = input.cups.find((each) => each.id === amount.paintId);
+    const paint = input.paints.find((each) => each.id === amount.cupId)!;
+    const cup = input.cups.find((each) => each.id === amount.cupId);
     const found: Finding[] = [];
     const leftG = cup?.leftG ?? 0;
     if (isShort(leftG, amount.massG)) {
@@ -45,7 +45,7 @@ export function cupFindings(input: CheckInput): Finding[] {
         level: 'wrong',
         code: 'short',
         facts: { name: paint.name, isMixed: cup?.mixed ?? false, wantedG: amount.massG, leftG },
-        fix: { kind: 'mix', paintId: paint.id },
+        fix: { kind: 'mix', cupId: paint.id },
       });
     }
     if (!cup?.mixed) return found;

@@ -3,7 +3,7 @@ import { blownOut, USUAL_FILM, type Plan, type PlanPass, type PlanSettings } fro
 /** What a finding offers to do; "go" leads to another station, the others change the plan. */
 export type Fix =
   | { readonly kind: 'go'; readonly to: 'mix' | 'thickness' }
-  | { readonly kind: 'mix'; readonly paintId: string }
+  | { readonly kind: 'mix'; readonly cupId: string }
   /** Seen to at the table, or left as it is knowingly. */
   | { readonly kind: 'tick'; readonly id: string; readonly leave?: boolean }
   | { readonly kind: 'order'; readonly stackId: string; readonly order: readonly string[] }
@@ -62,7 +62,7 @@ export function applyFix(
             ...plan,
             base: {
               pattern: 'one',
-              areas: [{ paintId: options.baseId, share: 1 }],
+              areas: [{ cupId: options.baseId, share: 1 }],
               seam: null,
               film: USUAL_FILM,
             },

@@ -24,9 +24,9 @@ export function pathMud(input: CheckInput): Finding[] {
   return input.plan.paths
     .filter((path) => path.kind !== 'flood')
     .flatMap((path) => {
-      const colors = path.layers.map((layer) => paint(layer.paintId)).filter((each) => each !== undefined);
+      const colors = path.layers.map((layer) => paint(layer.cupId)).filter((each) => each !== undefined);
       const layers = path.layers.flatMap((layer): OrderLayer[] => {
-        const found = paint(layer.paintId);
+        const found = paint(layer.cupId);
         return found ? [{ id: layer.id, paint: found, massG: layer.massG ?? 0 }] : [];
       });
       const better = layers.length > 1 && layers.length <= 10 ? suggestOrder(input.technique, layers) : null;

@@ -127,7 +127,7 @@ describe('a pass that digs', () => {
 });
 
 describe('a cup', () => {
-  const wanted = amounts(board, bloom, paints).paints.find(({ paintId }) => paintId === 'rust')!.massG;
+  const wanted = amounts(board, bloom, paints).paints.find(({ cupId }) => cupId === 'rust')!.massG;
   const withRust = (changes: Partial<CheckCup>) =>
     input(bloom, { cups: paints.map((each) => cupOf(each, each.id === 'rust' ? changes : {})) });
 
@@ -173,7 +173,7 @@ describe('what a fix does', () => {
     ...bloom,
     base: {
       pattern: 'one',
-      areas: [{ paintId: 'wall', share: 1 }],
+      areas: [{ cupId: 'wall', share: 1 }],
       seam: null,
       film: { kind: 'run-off', tiltDeg: 30, seconds: 30 },
     },
@@ -181,8 +181,8 @@ describe('what a fix does', () => {
       {
         ...path,
         layers: [
-          { id: 'a', paintId: 'rust', massG: 12 },
-          { id: 'b', paintId: 'tide', massG: 0.1 },
+          { id: 'a', cupId: 'rust', massG: 12 },
+          { id: 'b', cupId: 'tide', massG: 0.1 },
         ],
       },
     ],
@@ -247,7 +247,7 @@ describe('a ribbon that goes to mud', () => {
       paths: [
         {
           ...{ id: 'r', kind, start: { x: 0, y: 0 }, control: { x: 50, y: 0 }, end: { x: 99, y: 0 } },
-          layers: ids.map((id) => ({ id: `l-${id}`, paintId: id, massG: 10 })),
+          layers: ids.map((id) => ({ id: `l-${id}`, cupId: id, massG: 10 })),
         },
       ],
     };
@@ -283,7 +283,7 @@ describe('the activator', () => {
     stacks: [
       {
         ...stack!,
-        layers: stack!.layers.map((layer) => (layer.paintId === 'net' ? { ...layer, massG } : layer)),
+        layers: stack!.layers.map((layer) => (layer.cupId === 'net' ? { ...layer, massG } : layer)),
       },
     ],
   });
@@ -385,7 +385,7 @@ describe('the fixes of films and stacks, to the number', () => {
   it('a pile without an activator neither opens nor has a dose', () => {
     const bare: Plan = {
       ...bloom,
-      stacks: [{ ...stack!, layers: stack!.layers.filter(({ paintId }) => paintId !== 'net') }],
+      stacks: [{ ...stack!, layers: stack!.layers.filter(({ cupId }) => cupId !== 'net') }],
     };
     const codes = check(input(bare)).map(({ code }) => code);
     for (const code of ['opens-early', 'opens-late', 'dose-little', 'dose-much']) {
@@ -402,7 +402,7 @@ describe('the fixes of films and stacks, to the number', () => {
           ...stack!,
           layers: Array.from({ length: count }, (_, at) => ({
             id: `l${at}`,
-            paintId: at % 2 === 0 ? 'rust' : 'tide',
+            cupId: at % 2 === 0 ? 'rust' : 'tide',
             massG: 5,
           })),
         },

@@ -64,7 +64,7 @@ export function coverage(support: SupportSize, input: CoverageInput): Coverage |
 function spunFrom({ plan, paints }: CoverageInput, thicknessMm: number): number {
   const { spinRpm: rpm, spinSeconds: seconds } = plan.settings;
   const used = paints.filter(({ id }) =>
-    [...plan.stacks, ...plan.paths].some(({ layers }) => layers.some(({ paintId }) => paintId === id)),
+    [...plan.stacks, ...plan.paths].some(({ layers }) => layers.some(({ cupId }) => cupId === id)),
   );
   if (used.length === 0) return thicknessMm;
   const mean = (value: (paint: (typeof used)[number]) => number) =>

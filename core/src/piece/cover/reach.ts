@@ -54,8 +54,8 @@ export function laidColors({ plan, paints, blowers }: CoverageInput): Laid[] {
     .filter((path) => path.kind !== 'flood' && path.layers.length > 0)
     .map((path): Laid => {
       const places = curvePlaces(path, 24);
-      const volumeMl = path.layers.reduce((sum, { paintId, massG }) => {
-        const density = paints.find(({ id }) => id === paintId)?.densityGPerMl ?? 1.1;
+      const volumeMl = path.layers.reduce((sum, { cupId, massG }) => {
+        const density = paints.find(({ id }) => id === cupId)?.densityGPerMl ?? 1.1;
         return sum + (massG ?? 0) / density;
       }, 0);
       const halfWidthMm = (1000 * volumeMl) / (2 * RIBBON_MM * Math.max(1, lengthMm(places)));

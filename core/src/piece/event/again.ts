@@ -39,7 +39,7 @@ export function planOfPour(
   const laid = dataOf(events, 'layer');
   const roleOf = (id: string) => paints.find((paint) => paint.id === id)?.role;
   const before = dataOf(events, 'plan')[0];
-  const onFace = ({ mixId, shape }: Laid) => (shape ? shape.kind === 'face' : roleOf(mixId) === 'base');
+  const onFace = ({ cupId, shape }: Laid) => (shape ? shape.kind === 'face' : roleOf(cupId) === 'base');
   const base = laid.filter(onFace);
   const piled = laid.filter((each) => !onFace(each) && !each.shape);
   const placed = laid.flatMap(({ shape, ...each }) => (shape ? [{ ...each, shape }] : []));
@@ -60,7 +60,7 @@ export function planOfPour(
                 at: before?.stacks[0]?.at ?? middle,
                 footprintMm:
                   before?.stacks[0]?.footprintMm ?? FOOTPRINT * Math.min(support.widthMm, support.heightMm),
-                layers: piled.map(({ mixId, mg }) => ({ id: newId(), paintId: mixId, massG: mg / 1000 })),
+                layers: piled.map(({ cupId, mg }) => ({ id: newId(), cupId, massG: mg / 1000 })),
               },
             ]),
     ],
@@ -113,7 +113,7 @@ function byItem<Shape extends LaidStack | LaidPath>(
 }
 
 const layersOf = (laid: readonly Laid[], newId: () => string): PlanLayer[] =>
-  laid.map(({ mixId, mg }) => ({ id: newId(), paintId: mixId, massG: mg / 1000 }));
+  laid.map(({ cupId, mg }) => ({ id: newId(), cupId, massG: mg / 1000 }));
 
 function stacksOf(placed: readonly Placed<LaidShape>[], newId: () => string): Plan['stacks'] {
   return byItem(placed, (shape) => (shape.kind === 'stack' ? shape : null)).map(
@@ -147,13 +147,13 @@ function baseOf(laid: readonly Laid[], paints: readonly PouredPaint[], support: 
   if (laid.length === 0) return null;
   const { faceCm2, sidesCm2 } = paintedArea(support);
   const total = laid.reduce((sum, { mg }) => sum + mg, 0);
-  const volumeMl = laid.reduce((sum, { mixId, mg }) => {
-    const density = paints.find((paint) => paint.id === mixId)?.densityGPerMl ?? 1.1;
+  const volumeMl = laid.reduce((sum, { cupId, mg }) => {
+    const density = paints.find((paint) => paint.id === cupId)?.densityGPerMl ?? 1.1;
     return sum + mg / 1000 / density;
   }, 0);
   const byCup = new Map<string, number>();
-  for (const { mixId, mg } of laid) byCup.set(mixId, (byCup.get(mixId) ?? 0) + mg);
-  const areas = [...byCup].slice(0, 3).map(([paintId, mg]) => ({ paintId, share: mg / total }));
+  for (const { cupId, mg } of laid) byCup.set(cupId, (byCup.get(cupId) ?? 0) + mg);
+  const areas = [...byCup].slice(0, 3).map(([cupId, mg]) => ({ cupId, share: mg / total }));
   const face = laid.flatMap(({ shape }) => (shape?.kind === 'face' ? [shape] : []))[0];
   const isSplit = face?.pattern === 'split' && areas.length === 2;
   const mm = Math.min(6, Math.max(0.05, (10 * volumeMl) / (faceCm2 + sidesCm2)));
@@ -167,29 +167,29 @@ function baseOf(laid: readonly Laid[], paints: readonly PouredPaint[], support: 
 
 /** Several piles: what was laid of each cup goes to the layers of the old plan in proportion. */
 function sharedOut(before: Plan, piled: readonly Laid[], newId: () => string): Plan['stacks'] {
-  const laidOf = (paintId: string) =>
-    piled.filter(({ mixId }) => mixId === paintId).reduce((sum, { mg }) => sum + mg / 1000, 0);
+  const laidOf = (cupId: string) =>
+    piled.filter((layer) => layer.cupId === cupId).reduce((sum, { mg }) => sum + mg / 1000, 0);
   const layers = before.stacks.flatMap((stack) => stack.layers);
   const weight = (layer: PlanLayer) => layer.massG ?? 1;
-  const plannedOf = (paintId: string) =>
-    layers.filter((layer) => layer.paintId === paintId).reduce((sum, layer) => sum + weight(layer), 0);
+  const plannedOf = (cupId: string) =>
+    layers.filter((layer) => layer.cupId === cupId).reduce((sum, layer) => sum + weight(layer), 0);
   // Cups that were poured together since, or never planned, go onto all piles alike.
-  const unplanned = [...new Set(piled.map(({ mixId }) => mixId))].filter((id) => plannedOf(id) === 0);
+  const unplanned = [...new Set(piled.map(({ cupId }) => cupId))].filter((id) => plannedOf(id) === 0);
   return before.stacks.map((stack) => ({
     ...stack,
     id: newId(),
     layers: [
       ...stack.layers
-        .filter((layer) => laidOf(layer.paintId) > 0)
+        .filter((layer) => laidOf(layer.cupId) > 0)
         .map((layer) => ({
           ...layer,
           id: newId(),
-          massG: (laidOf(layer.paintId) * weight(layer)) / plannedOf(layer.paintId),
+          massG: (laidOf(layer.cupId) * weight(layer)) / plannedOf(layer.cupId),
         })),
-      ...unplanned.map((paintId) => ({
+      ...unplanned.map((cupId) => ({
         id: newId(),
-        paintId,
-        massG: laidOf(paintId) / before.stacks.length,
+        cupId,
+        massG: laidOf(cupId) / before.stacks.length,
       })),
     ],
   }));

@@ -41,7 +41,7 @@ export interface PassData extends OfStep {
 
 /** What is laid again where something was scraped off, whole milligrams, in its first order. */
 export interface RepairLayer {
-  readonly mixId: string;
+  readonly cupId: string;
   readonly mg: number;
 }
 
@@ -49,7 +49,7 @@ export interface RepairLayer {
 export interface EventData {
   /** Paint of a cup laid on the support, whole milligrams; "add" when it came on after the first air. */
   readonly layer: Placed & {
-    readonly mixId: string;
+    readonly cupId: string;
     readonly mg: number;
     readonly moment?: 'lay' | 'add' | undefined;
     /** Where and how it lies; left out by who did not say. */

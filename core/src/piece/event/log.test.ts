@@ -1,7 +1,7 @@
 import { laidMgOf, inForce, logWithout } from './log.ts';
 
-const layer = (id: string, mixId: string, mg: number) =>
-  ({ id, kind: 'layer', data: { mixId, mg } }) as const;
+const layer = (id: string, cupId: string, mg: number) =>
+  ({ id, kind: 'layer', data: { cupId, mg } }) as const;
 const correct = (id: string, insteadOf: string, mg: number) =>
   ({ ...layer(id, 'rust', mg), insteadOf }) as const;
 const strike = (id: string, eventId: string) => ({ id, kind: 'void', data: { eventId } }) as const;

@@ -28,8 +28,8 @@ export function logWithout<Event extends LoggedEvent>(
 }
 
 /** Whole milligrams of one cup that the standing events laid on the support. */
-export function laidMgOf(log: readonly LoggedEvent[], mixId: string): number {
+export function laidMgOf(log: readonly LoggedEvent[], cupId: string): number {
   return dataOf(inForce(log), 'layer')
-    .filter((layer) => layer.mixId === mixId)
+    .filter((layer) => layer.cupId === cupId)
     .reduce((sum, { mg }) => sum + mg, 0);
 }

@@ -31,7 +31,7 @@ export function eventOfStep(step: RunStep, { plan, support, mg, words, blower }:
   switch (step.kind) {
     case 'lay':
     case 'relay': {
-      const laid = { mixId: step.paintId, mg, stepId, shape: shapeOfStep(plan, step, support) };
+      const laid = { cupId: step.cupId, mg, stepId, shape: shapeOfStep(plan, step, support) };
       return { kind: 'layer', data: step.kind === 'relay' ? { ...laid, moment: 'add' } : laid };
     }
     case 'scrape':

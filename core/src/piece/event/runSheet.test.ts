@@ -5,7 +5,7 @@ const plan: Plan = {
   ...EMPTY_PLAN,
   base: {
     pattern: 'one',
-    areas: [{ paintId: 'white', share: 1 }],
+    areas: [{ cupId: 'white', share: 1 }],
     seam: null,
     film: { kind: 'run-off', tiltDeg: 30, seconds: 20 },
   },
@@ -15,8 +15,8 @@ const plan: Plan = {
       at: { x: 100, y: 80 },
       footprintMm: 120,
       layers: [
-        { id: 'a', paintId: 'rust', massG: 12 },
-        { id: 'b', paintId: 'rain', massG: 6 },
+        { id: 'a', cupId: 'rust', massG: 12 },
+        { id: 'b', cupId: 'rain', massG: 6 },
       ],
     },
   ],
@@ -41,7 +41,7 @@ const steps = runSheet(plan, support, grams);
 const done = (id: string, stepId: string, outcome?: 'done' | 'skipped'): LoggedEvent =>
   outcome
     ? { id, kind: 'step', data: { stepId, outcome, note: '' } }
-    : { id, kind: 'layer', data: { stepId, mixId: 'rust', mg: 1 } };
+    : { id, kind: 'layer', data: { stepId, cupId: 'rust', mg: 1 } };
 
 it('a plan becomes steps in the order of the work', () => {
   expect(steps.map((step) => step.kind)).toEqual([
@@ -98,9 +98,9 @@ describe('pouring it again', () => {
     seconds: 4,
   } as const;
   const log: LoggedEvent[] = [
-    { id: '1', kind: 'layer', data: { mixId: 'white', mg: 40_000 } },
-    { id: '2', kind: 'layer', data: { mixId: 'rust', mg: 9_000 } },
-    { id: '3', kind: 'layer', data: { mixId: 'rain', mg: 4_000 } },
+    { id: '1', kind: 'layer', data: { cupId: 'white', mg: 40_000 } },
+    { id: '2', kind: 'layer', data: { cupId: 'rust', mg: 9_000 } },
+    { id: '3', kind: 'layer', data: { cupId: 'rain', mg: 4_000 } },
     { id: '4', kind: 'pass', data: { ...pass, from: { x: 0.25, y: 0.5 } } },
     { id: '5', kind: 'wait', data: { seconds: 70, forWhat: '' } },
     { id: '6', kind: 'spin', data: { rpm: 30, seconds: 15, way: 'both' } },
@@ -108,7 +108,7 @@ describe('pouring it again', () => {
   const again = planOfPour(log, paints, support, newId);
 
   it('keeps the grams, the order, the passes and the times that were logged', () => {
-    expect(again.stacks[0]?.layers.map(({ paintId, massG }) => [paintId, massG])).toEqual([
+    expect(again.stacks[0]?.layers.map(({ cupId, massG }) => [cupId, massG])).toEqual([
       ['rust', 9],
       ['rain', 4],
     ]);
@@ -117,19 +117,19 @@ describe('pouring it again', () => {
   });
 
   it('makes of the base the film its grams are: 40 ml over 200 cm² are 2 mm', () => {
-    expect(again.base).toMatchObject({ areas: [{ paintId: 'white', share: 1 }], film: { mm: 2 } });
+    expect(again.base).toMatchObject({ areas: [{ cupId: 'white', share: 1 }], film: { mm: 2 } });
   });
 
   it('of several piles keeps what was really laid: cups that were poured together since go onto all of them', () => {
     const pile = (id: string, colors: readonly string[]) => ({
       ...{ id, at: { x: 50, y: 50 }, footprintMm: 60 },
-      layers: colors.map((paintId) => ({ id: `${id} ${paintId}`, paintId, massG: 5 })),
+      layers: colors.map((cupId) => ({ id: `${id} ${cupId}`, cupId, massG: 5 })),
     });
     const before = { ...EMPTY_PLAN, stacks: [pile('a', ['rust', 'gone']), pile('b', ['rust', 'gone'])] };
     const planned: LoggedEvent[] = [{ id: '0', kind: 'plan', data: before }, ...log];
     const { stacks } = planOfPour(planned, paints, support, newId);
     for (const { layers } of stacks) {
-      expect(layers.map(({ paintId, massG }) => [paintId, massG])).toEqual([
+      expect(layers.map(({ cupId, massG }) => [cupId, massG])).toEqual([
         ['rust', 4.5],
         ['rain', 2],
       ]);

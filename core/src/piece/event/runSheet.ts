@@ -20,7 +20,7 @@ export type RunStep = { readonly id: string } & (
   | { readonly kind: 'level' }
   | {
       readonly kind: 'lay';
-      readonly paintId: string;
+      readonly cupId: string;
       readonly mg: number;
       readonly itemId: string | null;
       readonly number: number;
@@ -51,7 +51,7 @@ export type RunStep = { readonly id: string } & (
   | { readonly kind: 'wipe' }
   | {
       readonly kind: 'relay';
-      readonly paintId: string;
+      readonly cupId: string;
       readonly mg: number;
       readonly mark: Spot;
       readonly number: number;
@@ -97,7 +97,7 @@ function baseSteps({ base, settings }: Plan, grams: StepGrams): RunStep[] {
     ...base.areas.map((area, index): RunStep => ({
       id: `base:${index}`,
       kind: 'lay',
-      paintId: area.paintId,
+      cupId: area.cupId,
       mg: Math.round(1000 * grams.base(index)),
       itemId: null,
       number: index + 1,
@@ -117,7 +117,7 @@ function layersOf(item: PlanPath | PlanStack, grams: StepGrams): RunStep[] {
   return item.layers.map((layer, index) => ({
     id: `layer:${item.id}:${layer.id}`,
     kind: 'lay',
-    paintId: layer.paintId,
+    cupId: layer.cupId,
     mg: Math.round(1000 * grams.layer(item.id, layer.id)),
     itemId: item.id,
     number: index + 1,

@@ -38,7 +38,7 @@ function poured(plan: Plan, paints: readonly PlanPaint[]): LoggedEvent[] {
             id: String(index),
             kind: 'layer',
             data: {
-              mixId: step.paintId,
+              cupId: step.cupId,
               mg: step.mg,
               shape: shapeOfStep(plan, step, support),
               stepId: step.id,
@@ -55,16 +55,16 @@ const lay = ({ stacks, paths, base }: Plan) => ({
     way,
     at,
     footprintMm,
-    layers.map(({ paintId }) => paintId),
+    layers.map(({ cupId }) => cupId),
   ]),
   paths: paths.map(({ kind, start, control, end, layers }) => [
     kind,
     start,
     control,
     end,
-    layers.map(({ paintId }) => paintId),
+    layers.map(({ cupId }) => cupId),
   ]),
-  base: base && { pattern: base.pattern, seam: base.seam, areas: base.areas.map(({ paintId }) => paintId) },
+  base: base && { pattern: base.pattern, seam: base.seam, areas: base.areas.map(({ cupId }) => cupId) },
 });
 
 const layouts = LAYOUTS.flatMap(({ name, techniques }) =>
@@ -106,12 +106,12 @@ it('what was laid without a place still goes to the pile in the middle', () => {
     end: { x: 90, y: 90 },
   } as const;
   const log: LoggedEvent[] = [
-    { id: '1', kind: 'layer', data: { mixId: 'rust', mg: 5000, shape } },
-    { id: '2', kind: 'layer', data: { mixId: 'rain', mg: 4000 } },
+    { id: '1', kind: 'layer', data: { cupId: 'rust', mg: 5000, shape } },
+    { id: '2', kind: 'layer', data: { cupId: 'rain', mg: 4000 } },
   ];
   const again = planOfPour(log, dutch, support, counting());
   expect(again.paths.map(({ kind, start }) => [kind, start])).toEqual([['line', { x: 10, y: 10 }]]);
-  expect(again.stacks.map(({ at, layers }) => [at, layers[0]!.paintId])).toEqual([
+  expect(again.stacks.map(({ at, layers }) => [at, layers[0]!.cupId])).toEqual([
     [{ x: 150, y: 200 }, 'rain'],
   ]);
 });

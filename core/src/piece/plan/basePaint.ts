@@ -6,17 +6,17 @@ import type { Plan } from './plan.ts';
  *
  * @param index the area, from 0; without such an area the plan stays as it is
  */
-export function withBasePaint(plan: Plan, index: number, paintId: string): Plan {
-  const before = plan.base?.areas[index]?.paintId;
+export function withBasePaint(plan: Plan, index: number, cupId: string): Plan {
+  const before = plan.base?.areas[index]?.cupId;
   if (!plan.base || before === undefined) return plan;
-  const areas = plan.base.areas.map((area, at) => (at === index ? { ...area, paintId } : area));
+  const areas = plan.base.areas.map((area, at) => (at === index ? { ...area, cupId } : area));
   const base = { ...plan.base, areas };
-  if (areas.some((area) => area.paintId === before)) return { ...plan, base };
+  if (areas.some((area) => area.cupId === before)) return { ...plan, base };
   const paths = plan.paths.map((path) =>
     path.kind === 'flood'
       ? {
           ...path,
-          layers: path.layers.map((layer) => (layer.paintId === before ? { ...layer, paintId } : layer)),
+          layers: path.layers.map((layer) => (layer.cupId === before ? { ...layer, cupId } : layer)),
         }
       : path,
   );

@@ -13,7 +13,7 @@ export function usualBase(parts: LayoutParts): PlanBase | null {
   if (!paint) return null;
   return {
     pattern: 'one',
-    areas: [{ paintId: paint.id, share: 1 }],
+    areas: [{ cupId: paint.id, share: 1 }],
     seam: null,
     film: filmFor(parts.support, paint),
   };
@@ -50,8 +50,8 @@ export function splitBase(parts: LayoutParts, seam: PlanBase['seam']): PlanBase 
   return {
     pattern: 'split',
     areas: [
-      { paintId: one.id, share: 0.5 },
-      { paintId: two.id, share: 0.5 },
+      { cupId: one.id, share: 0.5 },
+      { cupId: two.id, share: 0.5 },
     ],
     seam,
     film: filmFor(parts.support, one),

@@ -31,7 +31,7 @@ export function sweep(
           layers: [
             {
               id: parts.newId(),
-              paintId: base.id,
+              cupId: base.id,
               massG: floodG(parts, path, base),
             },
           ],

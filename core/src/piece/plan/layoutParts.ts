@@ -37,7 +37,7 @@ export function stackAt(parts: LayoutParts, at: Place, footprintMm: number): Pla
   const colors = opaqueHigh(colorsOf(parts));
   const totalG = Math.max(1, LIMITS.colorGPerCm2.aim * (Math.PI / 4) * (footprintMm / 10) ** 2);
   const grams = evenWithSmallTop(totalG, colors.length);
-  const layer = (paintId: string, massG: number | null): PlanLayer => ({ id: parts.newId(), paintId, massG });
+  const layer = (cupId: string, massG: number | null): PlanLayer => ({ id: parts.newId(), cupId, massG });
   const pillow = (parts.pillow ?? 'flower') === 'flower' ? firstOf(parts, 'pillow') : undefined;
   const activators = parts.paints.filter((paint) => paint.role === 'activator');
   return {
@@ -89,7 +89,7 @@ export function pathOf(
     start,
     control,
     end,
-    layers: colors.map((paint) => ({ id: parts.newId(), paintId: paint.id, massG: roundG(eachG) })),
+    layers: colors.map((paint) => ({ id: parts.newId(), cupId: paint.id, massG: roundG(eachG) })),
   };
 }
 

@@ -94,7 +94,7 @@ describe('ready layouts', () => {
 
   it('a bloom stands on its pillow, its colors alike with a smaller one on top, then the activator', () => {
     const [stack] = lay('center-bloom').stacks;
-    expect(stack!.layers.map((layer) => layer.paintId)).toEqual(['pillow', 'rust', 'rain', 'brass', 'net']);
+    expect(stack!.layers.map((layer) => layer.cupId)).toEqual(['pillow', 'rust', 'rain', 'brass', 'net']);
     const [pillow, first, second, third, net] = stack!.layers.map((layer) => layer.massG);
     expect([pillow, net]).toEqual([null, null]);
     expect(first!).toBe(second!);
@@ -116,7 +116,7 @@ describe('ready layouts', () => {
   it('a split base meets on the seam, the colors lie along it', () => {
     const plan = lay('seam');
     expect(plan.base!.pattern).toBe('split');
-    expect(plan.base!.areas.map((area) => area.paintId)).toEqual(['white', 'gray']);
+    expect(plan.base!.areas.map((area) => area.cupId)).toEqual(['white', 'gray']);
     expect(plan.paths.map((path) => path.kind)).toEqual(['flood', 'ribbon']);
   });
 });

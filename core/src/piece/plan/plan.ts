@@ -23,7 +23,7 @@ export interface PlanPaint extends NamedCup {
 /** One color of a stack or a path; `massG` null is "as much as it takes" (pillow and activator only). */
 export interface PlanLayer {
   readonly id: string;
-  readonly paintId: string;
+  readonly cupId: string;
   readonly massG: number | null;
 }
 
@@ -104,7 +104,7 @@ export type BaseFilm =
 export interface PlanBase {
   readonly pattern: BasePattern;
   /** One for "one", two for "split" (left of the seam first), two or three for "marbled". */
-  readonly areas: readonly { readonly paintId: string; readonly share: number }[];
+  readonly areas: readonly { readonly cupId: string; readonly share: number }[];
   /** For "split" only. */
   readonly seam: Seam | null;
   readonly film: BaseFilm;

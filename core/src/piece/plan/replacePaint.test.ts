@@ -9,8 +9,8 @@ const paints = [
   paint('rain'),
 ];
 const poured = ({ base, stacks, paths }: Plan) => [
-  ...(base?.areas ?? []).map(({ paintId }) => paintId),
-  ...[...stacks, ...paths].flatMap(({ layers }) => layers.map(({ paintId }) => paintId)),
+  ...(base?.areas ?? []).map(({ cupId }) => cupId),
+  ...[...stacks, ...paths].flatMap(({ layers }) => layers.map(({ cupId }) => cupId)),
 ];
 
 it.each(LAYOUTS.map(({ name }) => name))(

@@ -14,7 +14,7 @@ const placeSchema = z.strictObject({ x: mm('x'), y: mm('y') });
 
 const planLayerSchema = z.strictObject({
   id,
-  paintId: id,
+  cupId: id,
   massG: z
     .number('Give grams, or null for as much as it takes.')
     .positive('Grams must be above 0.')
@@ -54,7 +54,7 @@ const planPassSchema = z.strictObject({
 const planBaseSchema = z.strictObject({
   pattern: z.enum(BASE_PATTERNS),
   areas: z
-    .array(z.strictObject({ paintId: id, share: z.number().min(0).max(1) }))
+    .array(z.strictObject({ cupId: id, share: z.number().min(0).max(1) }))
     .min(1, 'Choose a base paint.')
     .max(3, 'A base has at most three paints.'),
   seam: z.strictObject(curve).nullable(),

@@ -12,34 +12,34 @@ export function commonLayers(
   sequences: readonly (readonly string[])[],
   most = MOST_LAYERS,
 ): { readonly layers: readonly string[]; readonly places: readonly (readonly number[])[] } {
-  const layers: { readonly paintId: string }[] = [];
+  const layers: { readonly cupId: string }[] = [];
   const found = sequences.map((sequence) => {
     let after = -1;
-    return sequence.map((paintId, index) => {
-      const same = layers.findIndex((layer, at) => at > after && layer.paintId === paintId);
+    return sequence.map((cupId, index) => {
+      const same = layers.findIndex((layer, at) => at > after && layer.cupId === cupId);
       if (same >= 0 && isWorthIt(sequence, index, same)) {
         after = same;
         return layers[same]!;
       }
-      const any = layers.findLastIndex((layer) => layer.paintId === paintId);
+      const any = layers.findLastIndex((layer) => layer.cupId === cupId);
       if (layers.length >= most && any >= 0) return layers[any]!;
-      const made = { paintId };
+      const made = { cupId };
       layers.splice(after + 1, 0, made);
       after += 1;
       return made;
     });
   });
   return {
-    layers: layers.map(({ paintId }) => paintId),
+    layers: layers.map(({ cupId }) => cupId),
     places: found.map((sequence) => sequence.map((layer) => layers.indexOf(layer))),
   };
 
   /** Jumping ahead must not skip what the sequence wants next. */
   function isWorthIt(sequence: readonly string[], index: number, to: number): boolean {
     const rest = sequence.slice(index + 1);
-    const missed = layers.slice(0, to).filter(({ paintId }) => rest.includes(paintId));
+    const missed = layers.slice(0, to).filter(({ cupId }) => rest.includes(cupId));
     return (
-      missed.every(({ paintId }) => layers.slice(to + 1).some((layer) => layer.paintId === paintId)) ||
+      missed.every(({ cupId }) => layers.slice(to + 1).some((layer) => layer.cupId === cupId)) ||
       layers.length >= most
     );
   }

@@ -31,14 +31,14 @@ const paints = [
 const bloom: Plan = {
   ...EMPTY_PLAN,
   base: {
-    ...{ pattern: 'one', areas: [{ paintId: 'base', share: 1 }], seam: null },
+    ...{ pattern: 'one', areas: [{ cupId: 'base', share: 1 }], seam: null },
     film: { kind: 'thickness', mm: 2 },
   },
   stacks: [
     {
       ...{ id: 's', at: { x: 120, y: 100 }, footprintMm: 120 },
-      layers: ['pillow', 'rust', 'rain', 'act'].map((paintId, index) => ({
-        ...{ id: `l${index}`, paintId },
+      layers: ['pillow', 'rust', 'rain', 'act'].map((cupId, index) => ({
+        ...{ id: `l${index}`, cupId },
         massG: [12, 4, 4, 1][index]!,
       })),
     },
@@ -97,7 +97,7 @@ describe('common layers', () => {
 });
 
 it('a plan lays its grams: each paint weighs on the stage what the plan pours', () => {
-  expect(scene.layers.map(({ paintId }) => paintId)).toEqual(['base', 'pillow', 'rust', 'rain', 'act']);
+  expect(scene.layers.map(({ cupId }) => cupId)).toEqual(['base', 'pillow', 'rust', 'rain', 'act']);
   const { film } = start();
   const { grid, thickness, lost } = film.kernel.fields;
   ['pillow', 'rust', 'rain', 'act'].forEach((_, index) => {
@@ -115,8 +115,8 @@ it('the base of a split plan lies on both sides of its seam', () => {
     base: {
       pattern: 'split',
       areas: [
-        { paintId: 'base', share: 1 },
-        { paintId: 'rain', share: 1 },
+        { cupId: 'base', share: 1 },
+        { cupId: 'rain', share: 1 },
       ],
       seam: { start: { x: 120, y: 0 }, control: { x: 120, y: 100 }, end: { x: 120, y: 200 } },
       film: { kind: 'thickness', mm: 2 },

@@ -19,7 +19,7 @@ import { strokeOf, type Stroke } from './stroke.ts';
 
 /** A layer of the film: one paint at one height. */
 export interface SceneLayer {
-  readonly paintId: string;
+  readonly cupId: string;
   readonly name: string;
   readonly role: CupRole;
   readonly colorHex: string;
@@ -88,13 +88,11 @@ export function sceneOf(
       (path) => path.kind === 'flood' && moments.includes(path.moment ?? 'before') && path.layers.length > 0,
     );
   const colors = plan.paths.filter((path) => path.kind !== 'flood' && path.layers.length > 0);
-  const groups: { readonly id: string; readonly paintIds: readonly string[]; readonly lay: Lay }[] = [
-    ...(plan.base
-      ? [{ id: 'base', paintIds: plan.base.areas.map(({ paintId }) => paintId), lay: layBase }]
-      : []),
+  const groups: { readonly id: string; readonly cupIds: readonly string[]; readonly lay: Lay }[] = [
+    ...(plan.base ? [{ id: 'base', cupIds: plan.base.areas.map(({ cupId }) => cupId), lay: layBase }] : []),
     ...[...floods(['before']), ...colors, ...floods(['around'])].map((path) => ({
       id: path.id,
-      paintIds: path.layers.map(({ paintId }) => paintId),
+      cupIds: path.layers.map(({ cupId }) => cupId),
       lay: bandsOf(path),
     })),
     ...plan.stacks
@@ -103,7 +101,7 @@ export function sceneOf(
         const poured = sampleLayers(plan, stack, paints, { blowers, moment: 'poured' });
         return {
           id: stack.id,
-          paintIds: stack.layers.map(({ paintId }) => paintId),
+          cupIds: stack.layers.map(({ cupId }) => cupId),
           lay: (_: number, index: number): LayShape => ({
             kind: 'puddle',
             at: stack.at,
@@ -114,21 +112,21 @@ export function sceneOf(
   ];
   const over = floods(['over']).map((path) => ({
     id: path.id,
-    paintIds: path.layers.map(({ paintId }) => paintId),
+    cupIds: path.layers.map(({ cupId }) => cupId),
     lay: bandsOf(path),
   }));
   // Everything lies on the base: but for what is flooded of it, which is base as well.
-  const ground = plan.base?.areas.map(({ paintId }) => paintId) ?? [];
-  const isGround = ({ paintIds }: { readonly paintIds: readonly string[] }) =>
-    paintIds.every((id) => ground.includes(id));
+  const ground = plan.base?.areas.map(({ cupId }) => cupId) ?? [];
+  const isGround = ({ cupIds }: { readonly cupIds: readonly string[] }) =>
+    cupIds.every((id) => ground.includes(id));
   const found = commonLayers(
-    groups.map((group) => (isGround(group) ? group.paintIds : [...ground, ...group.paintIds])),
+    groups.map((group) => (isGround(group) ? group.cupIds : [...ground, ...group.cupIds])),
   );
   const below = {
     layers: found.layers,
     places: found.places.map((places, at) => (isGround(groups[at]!) ? places : places.slice(ground.length))),
   };
-  const above = commonLayers(over.map(({ paintIds }) => paintIds));
+  const above = commonLayers(over.map(({ cupIds }) => cupIds));
   const order = [...below.layers, ...above.layers];
   const idsOf = (group: { readonly id: string }, index: number): string => {
     if (group.id === 'base') return `base.${index}`;
@@ -139,7 +137,7 @@ export function sceneOf(
     ...groups.flatMap((group, at) => laysOf(group, below.places[at]!, 0)),
     ...over.flatMap((group, at) => laysOf(group, above.places[at]!, below.layers.length)),
   ];
-  const layers = order.map((paintId) => layerOf(paints.find(({ id }) => id === paintId)!));
+  const layers = order.map((cupId) => layerOf(paints.find(({ id }) => id === cupId)!));
   const sheet = layers.findLastIndex(({ role }) => role === 'activator');
   const { spinRpm, spinSeconds, standSeconds, waitSeconds } = plan.settings;
   return {
@@ -210,7 +208,7 @@ function faceShare(support: SupportSize): number {
 }
 
 const layerOf = (paint: PlanPaint): SceneLayer => ({
-  paintId: paint.id,
+  cupId: paint.id,
   name: paint.name,
   role: paint.role,
   colorHex: paint.colorHex,

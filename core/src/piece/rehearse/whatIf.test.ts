@@ -11,13 +11,13 @@ const paints = [
 const plan: Plan = {
   ...EMPTY_PLAN,
   base: {
-    ...{ pattern: 'one', areas: [{ paintId: 'base', share: 1 }], seam: null },
+    ...{ pattern: 'one', areas: [{ cupId: 'base', share: 1 }], seam: null },
     film: { kind: 'run-off', tiltDeg: 20, seconds: 40 },
   },
   stacks: [
     {
       ...{ id: 's', at: { x: 100, y: 100 }, footprintMm: 100 },
-      layers: ['rust', 'rain', 'white'].map((paintId) => ({ id: paintId, paintId, massG: 3 })),
+      layers: ['rust', 'rain', 'white'].map((cupId) => ({ id: cupId, cupId, massG: 3 })),
     },
   ],
   passes: [
@@ -55,7 +55,7 @@ it('changes what its name says, and nothing else', () => {
     distanceMm: 160,
     end: { distanceMm: 240, setting: 'strong' },
   });
-  expect(varied(given, 'order', 1).plan.stacks[0]!.layers.map(({ paintId }) => paintId)).toEqual([
+  expect(varied(given, 'order', 1).plan.stacks[0]!.layers.map(({ cupId }) => cupId)).toEqual([
     'rain',
     'rust',
     'white',

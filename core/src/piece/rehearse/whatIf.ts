@@ -47,11 +47,11 @@ export function whatIfValues(cause: WhatIfCause): readonly number[] {
  * The causes that a plan has: without a base its film cannot be changed, without an activator neither its thickness nor its dose.
  */
 export function whatIfCauses({ plan, paints }: Variant): WhatIfCause[] {
-  const laid = [...plan.stacks, ...plan.paths].flatMap(({ layers }) => layers.map(({ paintId }) => paintId));
+  const laid = [...plan.stacks, ...plan.paths].flatMap(({ layers }) => layers.map(({ cupId }) => cupId));
   const roleOf = (id: string) => paints.find((paint) => paint.id === id)?.role;
   const hasActivator = laid.some((id) => roleOf(id) === 'activator');
   const turns = plan.stacks.some(
-    ({ layers }) => layers.filter(({ paintId }) => roleOf(paintId) === 'color').length > 1,
+    ({ layers }) => layers.filter(({ cupId }) => roleOf(cupId) === 'color').length > 1,
   );
   const has: Readonly<Record<WhatIfCause, boolean>> = {
     'activator-thickness': hasActivator,
@@ -123,14 +123,14 @@ const SPIN_S = 8;
 
 /** The colors of every pile the other way up; pillow and activator stay where they are. */
 function turnedOver(plan: Plan, paints: readonly PlanPaint[]): Plan {
-  const isColor = (paintId: string) => paints.find(({ id }) => id === paintId)?.role === 'color';
+  const isColor = (cupId: string) => paints.find(({ id }) => id === cupId)?.role === 'color';
   return {
     ...plan,
     stacks: plan.stacks.map((stack) => {
-      const colors = stack.layers.filter(({ paintId }) => isColor(paintId)).reverse();
+      const colors = stack.layers.filter(({ cupId }) => isColor(cupId)).reverse();
       return {
         ...stack,
-        layers: stack.layers.map((layer) => (isColor(layer.paintId) ? colors.shift()! : layer)),
+        layers: stack.layers.map((layer) => (isColor(layer.cupId) ? colors.shift()! : layer)),
       };
     }),
   };

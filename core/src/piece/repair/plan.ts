@@ -23,7 +23,7 @@ export interface RepairPlan {
   /** The ground first, then the colors in the order they were first laid. */
   readonly layers: readonly RepairLayer[];
   /** What is wanted of a cup that holds less. */
-  readonly short: readonly { readonly mixId: string; readonly wantedMg: number; readonly leftMg: number }[];
+  readonly short: readonly { readonly cupId: string; readonly wantedMg: number; readonly leftMg: number }[];
   /** Farthest from every pass so far. */
   readonly directionDeg: number;
   /** The spot reaches the edge: the sides are wiped too. */
@@ -54,20 +54,20 @@ export function planRepair(
   const faceMm2 = 100 * paintedArea(support).faceCm2;
   const spotMm2 = Math.min(faceMm2, Math.PI * spot.radiusMm ** 2);
   const roleOf = (id: string) => cups.find((cup) => cup.id === id)?.role;
-  const isGround = ({ mixId }: Laid) => ['base', 'pillow'].includes(roleOf(mixId) ?? '');
+  const isGround = ({ cupId }: Laid) => ['base', 'pillow'].includes(roleOf(cupId) ?? '');
   const near = (laid: Laid) => liesNear(laid, at, spot.radiusMm);
-  const colors = first.filter((laid) => !isGround(laid) && roleOf(laid.mixId) !== undefined);
+  const colors = first.filter((laid) => !isGround(laid) && roleOf(laid.cupId) !== undefined);
   const wanted = [
     ...wantedOf(first.filter(isGround), spotMm2, () => faceMm2),
     ...wantedOf(colors.some(near) ? colors.filter(near) : colors, spotMm2, (laid) => areaOf(laid, faceMm2)),
   ];
   const leftOf = (id: string) => cups.find((cup) => cup.id === id)?.leftMg ?? 0;
-  const layers = wanted.map(({ mixId, mg }) => ({ mixId, mg: Math.min(mg, leftOf(mixId)) }));
+  const layers = wanted.map(({ cupId, mg }) => ({ cupId, mg: Math.min(mg, leftOf(cupId)) }));
   return {
     layers: layers.filter(({ mg }) => mg > 0),
     short: wanted
-      .filter(({ mixId, mg }) => mg > leftOf(mixId))
-      .map(({ mixId, mg: wantedMg }) => ({ mixId, wantedMg, leftMg: leftOf(mixId) })),
+      .filter(({ cupId, mg }) => mg > leftOf(cupId))
+      .map(({ cupId, mg: wantedMg }) => ({ cupId, wantedMg, leftMg: leftOf(cupId) })),
     directionDeg: farthestFrom(dataOf(events, 'pass').map((pass) => pass.directionDeg)),
     atEdge: reachesEdge(at, spot.radiusMm, support),
   };
@@ -80,10 +80,10 @@ function wantedOf(laid: readonly Laid[], spotMm2: number, area: (laid: Laid) => 
   const byCup = new Map<string, number>();
   for (const each of laid) {
     const mg = each.mg * Math.min(1, spotMm2 / area(each));
-    byCup.set(each.mixId, (byCup.get(each.mixId) ?? 0) + mg);
+    byCup.set(each.cupId, (byCup.get(each.cupId) ?? 0) + mg);
   }
-  return [...byCup].map(([mixId, mg]) => ({
-    mixId,
+  return [...byCup].map(([cupId, mg]) => ({
+    cupId,
     mg: Math.max(LEAST_MG, TENTH_G * Math.round(mg / TENTH_G)),
   }));
 }

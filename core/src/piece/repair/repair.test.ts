@@ -6,9 +6,9 @@ import { openRepair, patchContrast, planRepair, repairIdOf, repairSteps, type Re
 const support = { shape: 'rectangle', widthMm: 300, heightMm: 300, sideDepthMm: 20 } as const;
 const pile = { kind: 'stack', itemId: 'p', at: { x: 150, y: 150 }, footprintMm: 160 } as const;
 const log: LoggedEvent[] = [
-  { id: '1', kind: 'layer', data: { mixId: 'white', mg: 120_000 } },
-  { id: '2', kind: 'layer', data: { mixId: 'rust', mg: 12_000, shape: pile } },
-  { id: '3', kind: 'layer', data: { mixId: 'rain', mg: 8_000, shape: pile } },
+  { id: '1', kind: 'layer', data: { cupId: 'white', mg: 120_000 } },
+  { id: '2', kind: 'layer', data: { cupId: 'rust', mg: 12_000, shape: pile } },
+  { id: '3', kind: 'layer', data: { cupId: 'rain', mg: 8_000, shape: pile } },
   ...[0, 90, 180].map((directionDeg, index): LoggedEvent => ({
     id: `p${index}`,
     kind: 'pass',
@@ -27,7 +27,7 @@ const spot = (x: number, y: number, radiusMm: number): Spot => ({ kind: 'spot', 
 
 it('a repair lays fresh ground, then the same colors in their first order', () => {
   const plan = planRepair(spot(0.5, 0.5, 40), log, cups, support);
-  expect(plan.layers.map(({ mixId }) => mixId)).toEqual(['white', 'rust', 'rain']);
+  expect(plan.layers.map(({ cupId }) => cupId)).toEqual(['white', 'rust', 'rain']);
   // pi 40^2 of 90,000 mm2 of ground, of pi 80^2 of flower: 6.7 g, a quarter of the colors.
   expect(plan.layers.map(({ mg }) => mg)).toEqual([6_700, 3_000, 2_000]);
   expect(plan.atEdge).toBe(false);
@@ -40,8 +40,8 @@ it('the air comes from where none came before', () => {
 it('a cup that holds too little gives what it has, and is named', () => {
   const little = cups.map((cup) => (cup.id === 'rust' ? { ...cup, leftMg: 1_000 } : cup));
   const { layers, short } = planRepair(spot(0.5, 0.5, 40), log, little, support);
-  expect(layers.find(({ mixId }) => mixId === 'rust')?.mg).toBe(1_000);
-  expect(short).toEqual([{ mixId: 'rust', wantedMg: 3_000, leftMg: 1_000 }]);
+  expect(layers.find(({ cupId }) => cupId === 'rust')?.mg).toBe(1_000);
+  expect(short).toEqual([{ cupId: 'rust', wantedMg: 3_000, leftMg: 1_000 }]);
 });
 
 it('never asks more of a cup than it holds, and a larger spot never takes less', () => {
@@ -54,8 +54,8 @@ it('never asks more of a cup than it holds, and a larger spot never takes less',
       (x, y, radiusMm, left) => {
         const held = cups.map((cup, index) => ({ ...cup, leftMg: left[index]! }));
         const mgOf = (radius: number) => planRepair(spot(x, y, radius), log, held, support).layers;
-        for (const { mixId, mg } of mgOf(radiusMm)) {
-          expect(mg).toBeLessThanOrEqual(held.find(({ id }) => id === mixId)!.leftMg);
+        for (const { cupId, mg } of mgOf(radiusMm)) {
+          expect(mg).toBeLessThanOrEqual(held.find(({ id }) => id === cupId)!.leftMg);
         }
         const sum = (radius: number) => mgOf(radius).reduce((all, { mg }) => all + mg, 0);
         expect(sum(radiusMm * 1.3)).toBeGreaterThanOrEqual(sum(radiusMm));
@@ -104,7 +104,7 @@ describe('its run', () => {
     const relaid: LoggedEvent = {
       id: 'l',
       kind: 'layer',
-      data: { mixId: 'rust', mg: 900, moment: 'add', stepId: steps[3]!.id },
+      data: { cupId: 'rust', mg: 900, moment: 'add', stepId: steps[3]!.id },
     };
     expect(repairIdOf(relaid)).toBe('r');
     const paints = cups.map(({ id, role }) => ({ id, role, densityGPerMl: 1.1 }));

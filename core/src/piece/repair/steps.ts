@@ -20,10 +20,10 @@ export function repairSteps({ id, data: { mark, layers, directionDeg } }: Repair
   return [
     { id: `${step}scrape`, kind: 'scrape', mark },
     { id: `${step}wipe`, kind: 'wipe' },
-    ...layers.map(({ mixId, mg }, index): RunStep => ({
+    ...layers.map(({ cupId, mg }, index): RunStep => ({
       id: `${step}lay:${index + 1}`,
       kind: 'relay',
-      paintId: mixId,
+      cupId,
       mg,
       mark,
       number: index + 1,

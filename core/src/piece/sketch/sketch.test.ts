@@ -108,7 +108,7 @@ describe('the paint that a sketch takes', () => {
           const density = () => 1.1;
           let made = 0;
           const plan = sketchPlan({ marks, filmMm: 1 }, coarse, {
-            paintIdOf: (id) => id,
+            cupIdOf: (id) => id,
             densityOf: density,
             makeId: () => `i${(made += 1)}`,
           });

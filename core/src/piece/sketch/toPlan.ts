@@ -8,18 +8,18 @@ const LEAST_FOOTPRINT_MM = 10;
  * A sketch as a plan that can be poured: strokes and petals become lines, areas piles that are as wide; each with the grams
  * of its own area and film, in the order they were drawn.
  *
- * @param paintIdOf the planned cup of a paint
+ * @param cupIdOf the planned cup of a paint
  * @param densityOf a mixed paint of that material, g/ml
  */
 export function sketchPlan(
   { marks, filmMm }: Pick<Sketch, 'marks' | 'filmMm'>,
   grid: SketchGrid,
   {
-    paintIdOf,
+    cupIdOf,
     densityOf,
     makeId,
   }: {
-    readonly paintIdOf: (materialId: string) => string;
+    readonly cupIdOf: (materialId: string) => string;
     readonly densityOf: (materialId: string) => number;
     readonly makeId: () => string;
   },
@@ -30,7 +30,7 @@ export function sketchPlan(
     const { areaMm2, middle } = seenOf(mark, grid);
     if (areaMm2 <= 0) continue;
     const massG = Math.max(0.1, (areaMm2 * filmMm * densityOf(mark.materialId)) / 1000);
-    const layer = { id: makeId(), paintId: paintIdOf(mark.materialId), massG };
+    const layer = { id: makeId(), cupId: cupIdOf(mark.materialId), massG };
     if (mark.kind === 'stroke' || mark.kind === 'petal') {
       const place = (share: number) => {
         const [x, y] = mark.points[Math.round(share * (mark.points.length - 1))]!;

@@ -56,9 +56,9 @@ describe('the pyramid', () => {
 
 describe('the core sample', () => {
   const whole = stack([
-    { id: 'a', paintId: 'pillow', massG: 57.5 },
-    { id: 'b', paintId: 'rust', massG: 22 },
-    { id: 'c', paintId: 'net', massG: 6 },
+    { id: 'a', cupId: 'pillow', massG: 57.5 },
+    { id: 'b', cupId: 'rust', massG: 22 },
+    { id: 'c', cupId: 'net', massG: 6 },
   ]);
 
   it('spreads each puddle as `spread` does, the lowest one longest', () => {
@@ -99,7 +99,7 @@ describe('the core sample', () => {
   });
 
   it('one layer has no interface, none is nothing', () => {
-    const one = stack([{ id: 'a', paintId: 'rust', massG: 5 }]);
+    const one = stack([{ id: 'a', cupId: 'rust', massG: 5 }]);
     expect(coreSample(plan, one, paints, { moment: 'poured' }).interfaces).toEqual([]);
     expect(coreSample(plan, stack([]), paints, { moment: 'poured' }).heightMm).toBe(0);
   });

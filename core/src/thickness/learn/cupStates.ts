@@ -26,12 +26,12 @@ export interface TestedState extends CupState {
 export function cupStates(
   cups: readonly TestedCup[],
   readings: readonly ReadingRecord[],
-  laidMgOf: (mixId: string) => number,
+  laidMgOf: (cupId: string) => number,
 ): { readonly belief: Belief; readonly states: readonly TestedState[] } {
   const belief = learn(cups, readings);
   const states = cups.map((cup): TestedState => {
     const state = cupState(cup, laidMgOf(cup.id));
-    const own = readings.filter((reading) => reading.mixId === cup.id && counts(reading));
+    const own = readings.filter((reading) => reading.cupId === cup.id && counts(reading));
     const { viscosityPaS, spreadLn } = thicknessOf(belief, cup.ingredients, state.shownIngredientMg);
     return {
       ...state,

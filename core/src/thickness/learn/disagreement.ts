@@ -36,7 +36,7 @@ export function disagreement(
   readings: readonly ReadingRecord[],
   contentsMg: readonly number[],
 ): Disagreement | undefined {
-  const own = readings.filter((reading) => reading.mixId === cup.id && counts(reading));
+  const own = readings.filter((reading) => reading.cupId === cup.id && counts(reading));
   if (own.length < 2) return undefined;
   const byId = new Map(cups.map((each) => [each.id, each]));
   const races = new Set(own.flatMap(({ measure, raceId }) => (measure.kind === 'race' ? [raceId] : [])));

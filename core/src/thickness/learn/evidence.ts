@@ -19,12 +19,12 @@ const TIED_SD_LN = 15;
  * by the rest of its race: what all the other readings say of the other lanes.
  */
 export function evidenceOf(
-  mixId: string,
+  cupId: string,
   cups: readonly LearnCup[],
   readings: readonly ReadingRecord[],
 ): Evidence[] {
-  const own = readings.filter((reading) => reading.mixId === mixId);
-  const others = cups.filter((cup) => cup.id !== mixId);
+  const own = readings.filter((reading) => reading.cupId === cupId);
+  const others = cups.filter((cup) => cup.id !== cupId);
   const races = new Set(own.flatMap(({ measure, raceId }) => (measure.kind === 'race' ? [raceId] : [])));
   const belief = learnKeeping(others, readings, races);
   return own.map((reading): Evidence => {

@@ -44,7 +44,7 @@ const reading = (
   more: Partial<ReadingRecord> & { mg?: number[] } = {},
 ): ReadingRecord => ({
   id: `reading ${(count += 1)}`,
-  mixId: of.id,
+  cupId: of.id,
   raceId: null,
   at: AT,
   contents: of.ingredients.map((each, at) => ({
@@ -288,7 +288,7 @@ describe('a race', () => {
     const reference = reading(
       a,
       { kind: 'race', by: 'time', value: 12, liquid, card: null },
-      { raceId: 'race', mixId: null, contents: [] },
+      { raceId: 'race', cupId: null, contents: [] },
     );
     const found = now([a, b], [lane(a, 9), lane(b, 6), reference], 0);
     expect(found.viscosityPaS / (1.414 * (9 / 12))).toBeCloseTo(1, 0);

@@ -21,7 +21,7 @@ export interface LearnCup {
 export interface ReadingRecord {
   readonly id: string;
   /** Null for the lane of a reference liquid. */
-  readonly mixId: string | null;
+  readonly cupId: string | null;
   readonly raceId: string | null;
   readonly at: string;
   /** What the cup held then. */
@@ -132,7 +132,7 @@ function heldThen(
   reading: ReadingRecord,
   cups: ReadonlyMap<string, LearnCup>,
 ): { weights: Weights; offset: number } | undefined {
-  const cup = reading.mixId === null ? undefined : cups.get(reading.mixId);
+  const cup = reading.cupId === null ? undefined : cups.get(reading.cupId);
   if (!cup) return undefined;
   const mg = contentsOf(cup, reading);
   return mg.some((each) => each > 0) ? composition(cup.ingredients, mg) : undefined;

@@ -16,10 +16,10 @@ export function learnedMaterials(
   cups: readonly LearnCup[],
   readings: readonly ReadingRecord[],
 ): Map<string, LearnedThickness> {
-  const standing = readings.filter((reading) => isCounted(reading) && reading.mixId !== null);
+  const standing = readings.filter((reading) => isCounted(reading) && reading.cupId !== null);
   const counts = new Map<string, number>();
   for (const reading of standing) {
-    const cup = cups.find((each) => each.id === reading.mixId);
+    const cup = cups.find((each) => each.id === reading.cupId);
     for (const { ingredientId, mg } of reading.contents) {
       const id = cup?.ingredients.find((each) => each.id === ingredientId)?.material.materialId;
       if (id && mg > 0) counts.set(id, 1 + (counts.get(id) ?? 0));

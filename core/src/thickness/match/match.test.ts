@@ -241,7 +241,7 @@ describe('matching a set', () => {
     ];
     const cups = [one!, other!];
     const lane = (of: SetCup, value: number) => ({
-      ...{ id: of.id, mixId: of.id, raceId: 'race', at: '2026-03-01T09:30:00.000Z', struck: false },
+      ...{ id: of.id, cupId: of.id, raceId: 'race', at: '2026-03-01T09:30:00.000Z', struck: false },
       contents: of.ingredients.map(({ id }, at) => ({ ingredientId: id, mg: of.contentsMg[at]! })),
       measure: { kind: 'race', by: 'time', value, liquid: null, card: null } as const,
     });
@@ -412,7 +412,7 @@ describe('the race that tells most, to the number', () => {
       cup('b', 5_000, { ...typical, role: 'medium' }),
     ];
     expect(nextRace(beliefOf(media), 'dutch', media)).toMatchObject({
-      mixIds: ['a', 'b'],
+      cupIds: ['a', 'b'],
       withReference: false,
     });
   });
@@ -426,7 +426,7 @@ describe('the race that tells most', () => {
       cup('ink', 11_250, { trust: 'typical' }),
     ];
     const proposal = nextRace(beliefOf(cups), 'dutch', cups)!;
-    expect(proposal.mixIds).toEqual(expect.arrayContaining(['rain', 'ink']));
+    expect(proposal.cupIds).toEqual(expect.arrayContaining(['rain', 'ink']));
     expect(proposal.afterLn).toBeLessThan(proposal.spreadLn);
     expect(proposal.afterLn).toBeLessThan(0.12);
   });
@@ -438,7 +438,7 @@ describe('the race that tells most', () => {
 
   it('takes at most six lanes', () => {
     const cups = 'abcdefgh'.split('').map((name) => cup(name, 11_250, { trust: 'typical' }));
-    expect(nextRace(beliefOf(cups), 'dutch', cups)!.mixIds.length).toBeLessThanOrEqual(6);
+    expect(nextRace(beliefOf(cups), 'dutch', cups)!.cupIds.length).toBeLessThanOrEqual(6);
   });
 });
 

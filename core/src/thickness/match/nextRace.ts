@@ -12,7 +12,7 @@ import type { MatchCup } from './nextAddition.ts';
 
 export interface RaceProposal {
   /** The cups to race, two to six. */
-  readonly mixIds: readonly string[];
+  readonly cupIds: readonly string[];
   /** True when the card should carry a reference liquid too: the cups are known against each other only. */
   readonly withReference: boolean;
   /** Spread of the least known difference now, and after the race, in ln(viscosity). */
@@ -60,7 +60,7 @@ export function nextRace(
   if (!widest || (widest.sd < KNOWN_LN && unsure.length === 0)) return undefined;
   const wanted = new Set([widest.a, widest.b, ...unsure.map(({ cup }) => cup.id)]);
   return {
-    mixIds: cups
+    cupIds: cups
       .map((cup) => cup.id)
       .filter((id) => wanted.has(id))
       .slice(0, MOST_LANES),

@@ -26,7 +26,7 @@ import { useWeighing } from './parts/useWeighing.ts';
 const RepairPanel = defineAsyncComponent(() => import('./parts/RepairPanel.vue'));
 const SpoonHint = defineAsyncComponent(() => import('./parts/SpoonHint.vue'));
 
-const props = defineProps<{ pieceId: string; mixId: string }>();
+const props = defineProps<{ pieceId: string; cupId: string }>();
 
 const store = usePiece();
 const units = useUnits();
@@ -54,7 +54,7 @@ const {
   typedMg,
   guarded,
   ...weighing
-} = useWeighing(() => props.mixId);
+} = useWeighing(() => props.cupId);
 
 const READ_FIRST =
   'Stir it smooth, then read it at Thickness, best by a race: too little is known of it to stir more in.';
@@ -65,7 +65,7 @@ const cautions = computed(() => {
   const hazards = kind ? (materialKind(kind).hazards ?? []) : [];
   return hazards.filter((hazard) => hazard !== 'dust').map((hazard) => CAUTIONS[hazard]);
 });
-const nextCup = computed(() => store.toWeigh.find((each) => each.mix.id !== props.mixId));
+const nextCup = computed(() => store.toWeigh.find((each) => each.mix.id !== props.cupId));
 
 const sentence = computed(() =>
   cup.value && current.value
@@ -108,7 +108,7 @@ function doneNext(): void {
 
 function goOn(): void {
   if (nextCup.value) {
-    void router.push({ name: 'scale', params: { pieceId: props.pieceId, mixId: nextCup.value.mix.id } });
+    void router.push({ name: 'scale', params: { pieceId: props.pieceId, cupId: nextCup.value.mix.id } });
   } else {
     void router.push({ name: 'mix', params: { pieceId: props.pieceId } });
   }
@@ -116,7 +116,7 @@ function goOn(): void {
 
 /** A new cup is put on the scale whenever another mix comes up. */
 watch(
-  () => props.mixId,
+  () => props.cupId,
   () => void scale.newCup().catch(sayProblem),
 );
 onMounted(() => {
@@ -210,7 +210,7 @@ useShortcuts('At the scale', [
         @go-on="goOn"
       />
       <p v-else-if="!current && toRead" class="soft">
-        <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, mixId } }">Read this cup</RouterLink>
+        <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, cupId } }">Read this cup</RouterLink>
       </p>
       <p v-else class="soft">
         {{

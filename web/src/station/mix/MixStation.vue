@@ -39,7 +39,7 @@ const summary = computed(() => {
 function goOn(): void {
   const next = toWeigh.value[0];
   if (next) {
-    void router.push({ name: 'scale', params: { pieceId: next.mix.pieceId, mixId: next.mix.id } });
+    void router.push({ name: 'scale', params: { pieceId: next.mix.pieceId, cupId: next.mix.id } });
   } else if (store.cups.length > 0 && store.piece) {
     void router.push({ name: 'thickness', params: { pieceId: store.piece.id } });
   }

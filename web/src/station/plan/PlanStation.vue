@@ -116,10 +116,10 @@ const save = (kind: 'svg' | 'png' | 'json' | 'sheet') =>
   });
 
 /** Cups for what is missing come onto the bench with their grams, and the plan goes on pouring them. */
-const mix = (paintId: string | null) =>
+const mix = (cupId: string | null) =>
   run(async () => {
     await plan.flush();
-    const made = await mixMissing(plan, store, paintId);
+    const made = await mixMissing(plan, store, cupId);
     if (made > 0) await router.push({ name: 'mix', params: { pieceId: props.pieceId } });
   });
 

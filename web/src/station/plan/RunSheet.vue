@@ -62,7 +62,7 @@ const steps = computed(() => {
   const support = store.piece?.support;
   if (!support) return [];
   const { body } = plan;
-  const named = (paintId: string) => plan.paint(paintId)?.name ?? 'gone';
+  const named = (cupId: string) => plan.paint(cupId)?.name ?? 'gone';
   const context = {
     units,
     paintName: named,
@@ -82,7 +82,7 @@ const steps = computed(() => {
     if (step.kind === 'lay' && step.itemId === null) {
       const area = base.value[step.number - 1];
       return [
-        `Base: ${show(step.mg / 1000)} ${named(step.paintId)} stay, ${area?.filmMm.toFixed(1) ?? ''} mm.`,
+        `Base: ${show(step.mg / 1000)} ${named(step.cupId)} stay, ${area?.filmMm.toFixed(1) ?? ''} mm.`,
       ];
     }
     if (step.kind === 'lay') {
@@ -91,9 +91,7 @@ const steps = computed(() => {
       laid.add(itemId);
       const stack = body.stacks.find(({ id }) => id === itemId);
       const paints = all.flatMap((each) =>
-        each.kind === 'lay' && each.itemId === itemId
-          ? [`${show(each.mg / 1000)} ${named(each.paintId)}`]
-          : [],
+        each.kind === 'lay' && each.itemId === itemId ? [`${show(each.mg / 1000)} ${named(each.cupId)}`] : [],
       );
       const into = step.way ? ', into one cup' : '';
       return [
@@ -138,10 +136,10 @@ const print = () => window.print();
           </tr>
         </thead>
         <tbody>
-          <tr v-for="amount in plan.reckoning.amounts?.paints ?? []" :key="amount.paintId">
+          <tr v-for="amount in plan.reckoning.amounts?.paints ?? []" :key="amount.cupId">
             <th scope="row">
-              <ColorDot :color="plan.paint(amount.paintId)?.colorHex ?? 'transparent'" :size-px="13" inline />
-              {{ plan.paint(amount.paintId)?.name }}
+              <ColorDot :color="plan.paint(amount.cupId)?.colorHex ?? 'transparent'" :size-px="13" inline />
+              {{ plan.paint(amount.cupId)?.name }}
             </th>
             <td class="number">{{ show(amount.massG) }}</td>
             <td class="number">{{ show(amount.laidG) }}</td>

@@ -58,7 +58,7 @@ const lanes = computed<Lane[]>(() =>
       name: point.kind === 'glycerine' ? 'glycerine' : point.name || 'liquid',
       colorHex: UNKNOWN_PAINT,
       viscosityPaS: known ? referenceProperties(known.liquid).viscosityPaS : 1,
-      mixId: null,
+      cupId: null,
       liquid: null,
     };
   }),

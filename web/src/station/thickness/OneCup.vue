@@ -24,7 +24,7 @@ import { matchCupOf } from '../../drawing/matchCup.ts';
 import { paS, spreadWords } from '../../words/thickness.ts';
 import { useRoom } from './parts/useRoom.ts';
 
-const props = defineProps<{ pieceId: string; mixId: string }>();
+const props = defineProps<{ pieceId: string; cupId: string }>();
 
 const store = usePiece();
 const calibrations = useCalibrations();
@@ -39,7 +39,7 @@ const eye = computed(
   () => drills.eye && { ln: drills.eye.ln, sdLn: drills.eye.sdLn, spreadLn: drills.eye.spreadLn },
 );
 
-const cup = computed(() => store.paints.find((each) => each.mix.id === props.mixId));
+const cup = computed(() => store.paints.find((each) => each.mix.id === props.cupId));
 const stage = computed(() => cup.value && stageOf(cup.value.state.properties.viscosityPaS).name);
 
 /** Whether the artist said how thick it looks since anything was stirred in: before, a hint would sway the answer. */
@@ -53,24 +53,24 @@ const isAnswered = computed(() => {
 const targetPaS = computed(() => {
   if (!cup.value || !store.piece) return stageCenter('fading');
   const plan = matchSet(store.belief, store.piece.technique, store.paints.map(matchCupOf), store.piece.aims);
-  const found = plan.cups.find((each) => each.id === props.mixId);
+  const found = plan.cups.find((each) => each.id === props.cupId);
   return found?.targetPaS ?? cup.value.state.properties.viscosityPaS;
 });
 
 async function keep(measure: ReadingInput['measure']): Promise<void> {
   await attempt(async () => {
     await store.addReadings([
-      { id: crypto.randomUUID(), mixId: props.mixId, raceId: null, temperatureC: room.value, measure },
+      { id: crypto.randomUUID(), cupId: props.cupId, raceId: null, temperatureC: room.value, measure },
     ]);
     say('Kept.');
   });
 }
 
 function goTo(step: number): void {
-  const at = store.paints.findIndex((each) => each.mix.id === props.mixId);
+  const at = store.paints.findIndex((each) => each.mix.id === props.cupId);
   const next = store.paints[(at + step + store.paints.length) % store.paints.length];
   if (next)
-    void router.replace({ name: 'cup-thickness', params: { pieceId: props.pieceId, mixId: next.mix.id } });
+    void router.replace({ name: 'cup-thickness', params: { pieceId: props.pieceId, cupId: next.mix.id } });
 }
 
 useShortcuts('Thickness of a cup', [

@@ -25,18 +25,18 @@ const { rows, summary, findings, notes, race, show } = useSet();
 
 onMounted(() => shelf.ensure().catch(sayProblem));
 
-const add = (mixId: string, parts: readonly { ingredientId: string; mg: number }[]) =>
+const add = (cupId: string, parts: readonly { ingredientId: string; mg: number }[]) =>
   run(async () => {
-    for (const part of parts) await store.weighIn(mixId, part.ingredientId, part.mg, 'typed');
+    for (const part of parts) await store.weighIn(cupId, part.ingredientId, part.mg, 'typed');
   });
 
 /** Makes room for water in a cup that holds nothing to thin it with. */
-const giveWater = (mixId: string) =>
+const giveWater = (cupId: string) =>
   attempt(async () => {
     // The button may be quicker than the shelf.
     await shelf.ensure();
     const water = shelf.materials.find((each) => each.kind === 'water');
-    if (water) await store.addIngredient(mixId, water.id);
+    if (water) await store.addIngredient(cupId, water.id);
     else say('There is no water on the shelf: put it there first.');
   });
 
@@ -49,7 +49,7 @@ function goRace(): void {
     name: 'race',
     params: { pieceId: props.pieceId },
     query: race.value
-      ? { cups: race.value.mixIds.join(','), ...(race.value.withReference && { reference: 'glycerine' }) }
+      ? { cups: race.value.cupIds.join(','), ...(race.value.withReference && { reference: 'glycerine' }) }
       : {},
   });
 }
@@ -98,7 +98,7 @@ useShortcuts('Thickness', [
           <tr v-for="row in rows" :key="row.cup.mix.id">
             <th scope="row">
               <ColorDot :color="row.cup.colorHex" inline />
-              <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, mixId: row.cup.mix.id } }">
+              <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, cupId: row.cup.mix.id } }">
                 {{ row.cup.mix.name }}
               </RouterLink>
               <span class="soft small"

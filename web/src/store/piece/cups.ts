@@ -70,33 +70,33 @@ export function cupWrites(hand: InHand, queue: TableQueue) {
   }
 
   async function weighIn(
-    mixId: string,
+    cupId: string,
     ingredientId: string,
     mg: number,
     source: 'typed' | 'scale' | 'stand-in',
   ): Promise<void> {
     const id = crypto.randomUUID();
     const addition = { id, ingredientId, mg: Math.round(mg), source, at: new Date().toISOString() };
-    queue.add(hand.current().id, id, { kind: 'addition', mixId, addition });
+    queue.add(hand.current().id, id, { kind: 'addition', cupId, addition });
     await queue.told(id);
   }
 
   /** Makes room in a cup for a material its recipe does not have; gives the cup with it. */
-  async function addIngredient(mixId: string, materialId: string): Promise<Mix> {
+  async function addIngredient(cupId: string, materialId: string): Promise<Mix> {
     const body = { id: crypto.randomUUID(), materialId };
-    return inTurn(`cup ${mixId}`, async () => {
-      const mix = await call(api.mixes.addIngredient, { params: { id: mixId }, body });
+    return inTurn(`cup ${cupId}`, async () => {
+      const mix = await call(api.mixes.addIngredient, { params: { id: cupId }, body });
       replaceMix(mix);
       return mix;
     });
   }
 
   /** Pours some of a medium on the bench into another cup. */
-  async function draw(mixId: string, fromMixId: string, mg: number): Promise<void> {
-    const body = { id: crypto.randomUUID(), fromMixId, mg };
-    await inTurn(`cup ${fromMixId}`, () =>
-      writeCup(mixId, async () => {
-        const { mix, from } = await call(api.mixes.draw, { params: { id: mixId }, body });
+  async function draw(cupId: string, fromCupId: string, mg: number): Promise<void> {
+    const body = { id: crypto.randomUUID(), fromCupId, mg };
+    await inTurn(`cup ${fromCupId}`, () =>
+      writeCup(cupId, async () => {
+        const { mix, from } = await call(api.mixes.draw, { params: { id: cupId }, body });
         replaceMix(from);
         return mix;
       }),
@@ -104,14 +104,14 @@ export function cupWrites(hand: InHand, queue: TableQueue) {
   }
 
   /** Strikes out an addition; what came from another cup goes back there. */
-  async function takeBackAddition(mixId: string, { id: additionId, drawId }: Addition): Promise<void> {
+  async function takeBackAddition(cupId: string, { id: additionId, drawId }: Addition): Promise<void> {
     if (drawId !== null) {
-      await writeCup(mixId, () => call(api.mixes.takeBack, { params: { id: mixId, additionId } }));
+      await writeCup(cupId, () => call(api.mixes.takeBack, { params: { id: cupId, additionId } }));
       await hand.reload();
       return;
     }
     const id = crypto.randomUUID();
-    queue.add(hand.current().id, id, { kind: 'take-back', mixId, additionId });
+    queue.add(hand.current().id, id, { kind: 'take-back', cupId, additionId });
     await queue.told(id);
   }
 
@@ -137,9 +137,9 @@ export function cupWrites(hand: InHand, queue: TableQueue) {
     );
   }
 
-  async function moveOut(mixId: string, kind: MovementCreate['kind'], mg: number): Promise<void> {
+  async function moveOut(cupId: string, kind: MovementCreate['kind'], mg: number): Promise<void> {
     const body = { id: crypto.randomUUID(), kind, mg };
-    await writeCup(mixId, () => call(api.mixes.move, { params: { id: mixId }, body }));
+    await writeCup(cupId, () => call(api.mixes.move, { params: { id: cupId }, body }));
   }
 
   /** Keeps readings of cups, or all lanes of a race. */

@@ -171,7 +171,7 @@ describe('a correction', () => {
     const writes = usePourWrites();
     const first = writes.layDown(RUST, 25_000);
     writes.logPass(breath);
-    writes.correct(first, { mixId: RUST, mg: 29_000 });
+    writes.correct(first, { cupId: RUST, mg: 29_000 });
     expect(leftOf(store)).toBe(1_000);
     expect(store.events.map((event) => event.kind)).toEqual(['layer', 'pass']);
     expect(store.events[0]).toMatchObject({ at: first.at, insteadOf: first.id, data: { mg: 29_000 } });
@@ -184,7 +184,7 @@ describe('a correction', () => {
     const store = await inHand();
     const writes = usePourWrites();
     const first = writes.layDown(RUST, 25_000);
-    expect(() => writes.correct(first, { mixId: RUST, mg: CUP_MG + 1 })).toThrow(/holds 30\.0 g/);
+    expect(() => writes.correct(first, { cupId: RUST, mg: CUP_MG + 1 })).toThrow(/holds 30\.0 g/);
     expect(leftOf(store)).toBe(5_000);
   });
 

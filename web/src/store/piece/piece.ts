@@ -38,7 +38,7 @@ export const usePiece = defineStore('piece', () => {
     readingsWith(piece.value?.readings ?? [], queue.waiting.value, mixes.value),
   );
   const tested = computed(() =>
-    cupStates(mixes.value, readings.value, (mixId) => laidMgOf(log.value, mixId)),
+    cupStates(mixes.value, readings.value, (cupId) => laidMgOf(log.value, cupId)),
   );
   /** What all readings of the piece say of its materials. */
   const belief = computed(() => tested.value.belief);

@@ -63,16 +63,16 @@ export function usePourWrites() {
   }
 
   /** A correction may use what the layer that it corrects took. */
-  function requireInCup({ mixId, mg }: LayerEvent['data'], instead?: LayerEvent['data']): void {
-    const cup = store.cups.find((each) => each.mix.id === mixId);
+  function requireInCup({ cupId, mg }: LayerEvent['data'], instead?: LayerEvent['data']): void {
+    const cup = store.cups.find((each) => each.mix.id === cupId);
     if (!cup) return;
-    const leftMg = cup.state.leftMg + (instead?.mixId === mixId ? instead.mg : 0);
+    const leftMg = cup.state.leftMg + (instead?.cupId === cupId ? instead.mg : 0);
     const problem = layProblem({ name: cup.mix.name, leftMg }, mg);
     if (problem) throw fieldProblem('data.mg', problem);
   }
 
-  const layDown = (mixId: string, mg: number, more: Partial<LayerEvent['data']> = {}) =>
-    record('layer', { mixId, mg, ...more });
+  const layDown = (cupId: string, mg: number, more: Partial<LayerEvent['data']> = {}) =>
+    record('layer', { cupId, mg, ...more });
   const logPass = (data: PassData) => record('pass', data);
   const logRoom = (data: RoomEvent['data']) => record('room', data);
   const takeBackEvent = (eventId: string) => record('void', { eventId });

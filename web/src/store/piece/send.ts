@@ -26,11 +26,11 @@ export function sendWrite(hand: InHand): Deliver {
         return ifThere(() => hand.change({ events }));
       }
       case 'addition': {
-        const mix = await call(api.mixes.add, { params: { id: write.mixId }, body: write.addition });
+        const mix = await call(api.mixes.add, { params: { id: write.cupId }, body: write.addition });
         return ifThere(() => replaceMix(hand, mix));
       }
       case 'take-back': {
-        const { mixId: id, additionId } = write;
+        const { cupId: id, additionId } = write;
         const mix = await call(api.mixes.takeBack, { params: { id, additionId } });
         return ifThere(() => replaceMix(hand, mix));
       }

@@ -19,7 +19,7 @@ const mix = {
 const other = { ...mix, id: 'other' };
 const kept = (write: TableWrite): KeptWrite => ({ id: 'k', pieceId: 'p', order: '1', refused: null, write });
 const addition = (id: string, mg: number) =>
-  kept({ kind: 'addition', mixId: 'cup', addition: { id, ingredientId: 'water', mg, source: 'typed', at } });
+  kept({ kind: 'addition', cupId: 'cup', addition: { id, ingredientId: 'water', mg, source: 'typed', at } });
 
 it('what was weighed counts at once, once, after all that happened to the cup; other cups are left as they are', () => {
   const [cup, beside] = mixesWith([mix, other], [addition('c', 700), addition('b', 500)]);
@@ -32,14 +32,14 @@ it('what was weighed counts at once, once, after all that happened to the cup; o
 });
 
 it('what was taken back does not count, also of what waits itself', () => {
-  const takeBack = (additionId: string) => kept({ kind: 'take-back', mixId: 'cup', additionId });
+  const takeBack = (additionId: string) => kept({ kind: 'take-back', cupId: 'cup', additionId });
   const [cup] = mixesWith([mix], [addition('c', 700), takeBack('c'), takeBack('b')]);
   expect(cup!.additions.map(({ id }) => id)).toEqual(['a']);
 });
 
 it('a reading that waits holds what its cup holds now, and one that arrived is not doubled', () => {
   const reading = (id: string) => ({
-    ...{ id, mixId: 'cup', raceId: null, temperatureC: 20 },
+    ...{ id, cupId: 'cup', raceId: null, temperatureC: 20 },
     measure: { kind: 'mound', fade: 'slow' } as never,
   });
   const known = [{ ...reading('known'), at, struck: false, contents: [] }] as unknown as Reading[];

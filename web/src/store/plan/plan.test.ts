@@ -200,7 +200,7 @@ it('a planned cup is a paint of the plan; what is short of it is put on the benc
     role: 'color' as const,
     recipeId: 'P1',
     variant: null,
-    paintId: PAINT_ID,
+    materialId: PAINT_ID,
     blend: null,
   };
   const path = {
@@ -209,7 +209,7 @@ it('a planned cup is a paint of the plan; what is short of it is put on the benc
     start: { x: 50, y: 50 },
     control: { x: 100, y: 50 },
     end: { x: 150, y: 50 },
-    layers: [{ id: 'l', paintId: cup.id, massG: 20 }],
+    layers: [{ id: 'l', cupId: cup.id, massG: 20 }],
   };
   plan.change({ ...plan.body, planned: [cup], paths: [path] });
   expect(plan.paints.map((paint) => paint.name)).toEqual(['Rust']);
@@ -232,7 +232,7 @@ it('a planned cup is a paint of the plan; what is short of it is put on the benc
       variant: null,
       name: 'Rust',
       totalMg: 28_000,
-      paintId: PAINT_ID,
+      materialId: PAINT_ID,
       blend: null,
     },
   ]);
@@ -242,7 +242,7 @@ it('a plan that cannot be worked out says why and keeps what was entered', async
   const { plan } = await opened();
   const base = {
     pattern: 'one' as const,
-    areas: [{ paintId: 'gone', share: 1 }],
+    areas: [{ cupId: 'gone', share: 1 }],
     seam: null,
     film: { kind: 'thickness' as const, mm: 1 },
   };
@@ -268,7 +268,7 @@ it('a mixed cup that is short grows by the parts that are really in it; one that
     retarget: async (_: unknown, targets: unknown) => void asked.push(targets),
   });
   const wants = (massG: number) =>
-    ({ planned: [], reckoning: { amounts: { paints: [{ paintId: 'cup', massG }] } } }) as never;
+    ({ planned: [], reckoning: { amounts: { paints: [{ cupId: 'cup', massG }] } } }) as never;
   expect(plan.planned).toEqual([]);
   expect(await mixMissing(wants(54), store(36_000) as never, null)).toBe(1);
   expect(asked).toEqual([[30_000, 15_000, 9_000]]);

@@ -1,4 +1,4 @@
-import type { PiecePlan, PlannedCup } from '@icy-ribbon/contract';
+import { withNewNames, type PiecePlan, type PlannedCup } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
 import { amounts, type Amounts, type BlowerExit } from '@icy-ribbon/core/piece/amount';
 import { applyFix, check, isPlanFix, type Finding, type PlanFix } from '@icy-ribbon/core/piece/check';
@@ -62,7 +62,10 @@ export const usePlan = defineStore('plan', () => {
   const version = ref(0);
   const draft = useStorage<Draft | null>('icy-ribbon.plan-draft', null, undefined, {
     shallow: true,
-    serializer: { read: (text) => JSON.parse(text) as Draft | null, write: (kept) => JSON.stringify(kept) },
+    serializer: {
+      read: (text) => withNewNames(JSON.parse(text) as Draft | null),
+      write: (kept) => JSON.stringify(kept),
+    },
   });
 
   /** Takes the plan of the piece in hand; what was not kept yet of another is kept first. */

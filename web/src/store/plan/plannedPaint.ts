@@ -15,9 +15,9 @@ export function plannedPaint(
   findRecipe: (id: string) => Recipe | undefined,
 ): (PlanPaint & { readonly costPerG: number | null }) | undefined {
   const recipe = findRecipe(cup.recipeId);
-  const wanted = cup.blend ?? [{ paintId: cup.paintId, parts: 1 }];
-  const paints = wanted.flatMap(({ paintId, parts }) => {
-    const material = shelf.find((each) => each.id === paintId);
+  const wanted = cup.blend ?? [{ materialId: cup.materialId, parts: 1 }];
+  const paints = wanted.flatMap(({ materialId, parts }) => {
+    const material = shelf.find((each) => each.id === materialId);
     return material ? [{ material, parts }] : [];
   });
   const [paint] = [...paints].sort((a, b) => b.parts - a.parts).map(({ material }) => material);

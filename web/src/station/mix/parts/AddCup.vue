@@ -104,9 +104,9 @@ const isBlending = ref(row.value.blend.length > 0);
 /** A paint goes on the bench as a cup; while several are stirred together it goes into their cup. */
 function take(paint: ShelvedMaterial): void {
   const { blend } = row.value;
-  if (!isBlending.value) void add({ paintId: paint.id });
-  else if (blend.length < MOST_PAINTS && !blend.some(({ paintId }) => paintId === paint.id)) {
-    row.value.blend = [...blend, { paintId: paint.id, parts: 1 }];
+  if (!isBlending.value) void add({ materialId: paint.id });
+  else if (blend.length < MOST_PAINTS && !blend.some(({ materialId }) => materialId === paint.id)) {
+    row.value.blend = [...blend, { materialId: paint.id, parts: 1 }];
   }
 }
 
@@ -115,13 +115,13 @@ async function addBlend(): Promise<void> {
   const { blend } = row.value;
   const [only] = blend;
   if (!only) return;
-  if (await add(blend.length > 1 ? { blend } : { paintId: only.paintId })) {
+  if (await add(blend.length > 1 ? { blend } : { materialId: only.materialId })) {
     row.value.blend = [];
     isBlending.value = false;
   }
 }
 
-async function add(of: Pick<MixInput, 'paintId' | 'blend'>): Promise<boolean> {
+async function add(of: Pick<MixInput, 'materialId' | 'blend'>): Promise<boolean> {
   problem.value = null;
   try {
     await needs.refitting(() =>

@@ -127,7 +127,7 @@ async function remove(): Promise<void> {
         <RouterLink
           v-if="cup.state.phase !== 'mixed'"
           class="weigh"
-          :to="{ name: 'scale', params: { pieceId: cup.mix.pieceId, mixId: cup.mix.id } }"
+          :to="{ name: 'scale', params: { pieceId: cup.mix.pieceId, cupId: cup.mix.id } }"
         >
           {{ untouched ? 'Weigh in' : 'Go on' }}
         </RouterLink>

@@ -8,12 +8,12 @@ import NumberField from '../../../field/NumberField.vue';
 
 /** Paints that are stirred together into one cup, with their parts by weight, and the color they give. */
 const props = defineProps<{ paints: readonly ShelvedMaterial[] }>();
-const blend = defineModel<{ paintId: string; parts: number }[]>({ required: true });
+const blend = defineModel<{ materialId: string; parts: number }[]>({ required: true });
 const emit = defineEmits<{ make: [] }>();
 
 const rows = computed(() =>
   blend.value.flatMap((part) => {
-    const paint = props.paints.find(({ id }) => id === part.paintId);
+    const paint = props.paints.find(({ id }) => id === part.materialId);
     return paint ? [{ ...part, paint }] : [];
   }),
 );
@@ -29,13 +29,13 @@ const colorHex = computed(() =>
     : null,
 );
 
-function setParts(paintId: string, parts: number | null): void {
+function setParts(materialId: string, parts: number | null): void {
   if (parts === null || parts <= 0) return;
-  blend.value = blend.value.map((each) => (each.paintId === paintId ? { ...each, parts } : each));
+  blend.value = blend.value.map((each) => (each.materialId === materialId ? { ...each, parts } : each));
 }
 
-const drop = (paintId: string) => {
-  blend.value = blend.value.filter((each) => each.paintId !== paintId);
+const drop = (materialId: string) => {
+  blend.value = blend.value.filter((each) => each.materialId !== materialId);
 };
 </script>
 

@@ -59,12 +59,12 @@ function choose({ role, draft }: { role: CupRole; draft: RoleDraft }, key: strin
   const [recipeId = '', variant = ''] = key.split('\n');
   Object.assign(draft, { recipeId, variant });
   const allowed = rows.value.find((row) => row.role === role)?.paints.map(({ value }) => value) ?? [];
-  draft.paintIds = draft.paintIds.filter((id) => allowed.includes(id));
+  draft.materialIds = draft.materialIds.filter((id) => allowed.includes(id));
 }
 
 /** Chosen ones that are still on the shelf and fit. */
 const chosenOf = ({ draft, paints }: (typeof rows.value)[number]) =>
-  draft.paintIds.filter((id) => paints.some(({ value }) => value === id));
+  draft.materialIds.filter((id) => paints.some(({ value }) => value === id));
 const count = computed(() => rows.value.reduce((sum, row) => sum + chosenOf(row).length, 0));
 
 async function putOn(): Promise<void> {
@@ -77,15 +77,15 @@ async function putOn(): Promise<void> {
 async function putEach(): Promise<void> {
   for (const row of rows.value) {
     const { role, recipe, draft } = row;
-    for (const paintId of chosenOf(row)) {
+    for (const materialId of chosenOf(row)) {
       await store.addCup({
         role,
         recipeId: recipe?.id ?? '',
         variant: draft.variant || null,
-        paintId,
+        materialId,
         totalMg: row.totalMg ?? 0,
       });
-      draft.paintIds = draft.paintIds.filter((id) => id !== paintId);
+      draft.materialIds = draft.materialIds.filter((id) => id !== materialId);
     }
   }
 }
@@ -109,7 +109,7 @@ async function putEach(): Promise<void> {
         placeholder="Choose paints"
         option-filter-prop="label"
         :options="row.paints"
-        @update:value="row.draft.paintIds = $event as string[]"
+        @update:value="row.draft.materialIds = $event as string[]"
       />
       <QuantityField
         :model-value="row.totalMg"

@@ -17,7 +17,7 @@ interface MediumCup {
 export interface BatchedMedium {
   readonly id: string;
   /** The cup it is poured from. */
-  readonly mixId: string;
+  readonly cupId: string;
   readonly name: string;
   readonly targetMg: number;
   /** The cup's ingredients that the medium brings along, each with its share of it. */
@@ -57,7 +57,7 @@ export function batchedMedium(
     if (own.length === 0 || parts.length < medium.mix.ingredients.length || weighedAlone) continue;
     return {
       id: `medium ${medium.mix.id}`,
-      mixId: medium.mix.id,
+      cupId: medium.mix.id,
       name: medium.mix.name,
       targetMg: own.reduce((sum, each) => sum + each.targetMg, 0),
       parts,

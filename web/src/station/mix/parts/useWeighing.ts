@@ -15,7 +15,7 @@ const FINEST_TOLERANCE_MG = 100;
 const refusal = (detail: string) => ({ type: 'about:blank', title: '', status: 0, detail });
 
 /** Weighing one cup in, step by step: what is wanted, what lies on the scale, and what is kept of it. */
-export function useWeighing(mixId: () => string) {
+export function useWeighing(cupId: () => string) {
   const store = usePiece();
   const scale = useScale();
   const onTheirWay = ref(0);
@@ -23,7 +23,7 @@ export function useWeighing(mixId: () => string) {
   const keeping = computed(() => onTheirWay.value > 0);
   const typedMg = ref<number | null>(null);
 
-  const cup = computed(() => store.cups.find((each) => each.mix.id === mixId()));
+  const cup = computed(() => store.cups.find((each) => each.mix.id === cupId()));
   const { current, following, later, toRead, skip, takeUp, batch } = useScaleSteps(cup);
   /** Too much of something: what can be done about it. */
   const over = computed(() => cup.value && overPour(cup.value.mix, cup.value.state));
@@ -66,7 +66,7 @@ export function useWeighing(mixId: () => string) {
     if (!step || !cup.value) return;
     const { mix } = cup.value;
     const medium = batch.value;
-    if (medium && step.ingredientId === medium.id) await store.draw(mix.id, medium.mixId, mg);
+    if (medium && step.ingredientId === medium.id) await store.draw(mix.id, medium.cupId, mg);
     else await store.weighIn(mix.id, step.ingredientId, mg, source);
     await scale.tare();
   }
@@ -141,7 +141,7 @@ export function useWeighing(mixId: () => string) {
     const found = over.value;
     if (!cup.value || !found) return;
     void guarded(async () => {
-      await store.moveOut(mixId(), 'taken-out', found.takeOut.mg);
+      await store.moveOut(cupId(), 'taken-out', found.takeOut.mg);
       const now = cup.value;
       if (!now) return;
       const targets = found.takeOut.targetsMg.map((target, index) =>
@@ -154,7 +154,7 @@ export function useWeighing(mixId: () => string) {
   /** Strikes out the last thing weighed in; a medium goes back to its own cup. */
   function takeBack(): void {
     const latest = cup.value?.mix.additions.at(-1);
-    if (latest) void guarded(() => store.takeBackAddition(mixId(), latest));
+    if (latest) void guarded(() => store.takeBackAddition(cupId(), latest));
   }
 
   function pourStep(): void {

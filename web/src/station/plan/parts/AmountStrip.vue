@@ -12,7 +12,7 @@ import { useUnits } from '../../../store/units.ts';
 import { centsWords, planCost } from './cost.ts';
 
 /** What the plan takes, against the cups in hand. */
-const emit = defineEmits<{ mix: [paintId: string | null] }>();
+const emit = defineEmits<{ mix: [cupId: string | null] }>();
 
 const plan = usePlan();
 const money = useMoney();
@@ -22,8 +22,8 @@ const units = useUnits();
 
 const all = computed(() =>
   (plan.reckoning.amounts?.paints ?? []).map((amount) => {
-    const paint = plan.paint(amount.paintId)!;
-    const cup = store.cups.find(({ mix }) => mix.id === amount.paintId);
+    const paint = plan.paint(amount.cupId)!;
+    const cup = store.cups.find(({ mix }) => mix.id === amount.cupId);
     const leftMg = cup?.state.phase === 'mixed' ? cup.state.leftMg : 0;
     const overMg = leftMg - amount.massG * 1000;
     return {
@@ -79,7 +79,7 @@ const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.cos
       </p>
     </div>
     <ul tabindex="0" aria-label="What each paint takes">
-      <li v-for="row in rows" :key="row.paintId" :title="row.parts">
+      <li v-for="row in rows" :key="row.cupId" :title="row.parts">
         <ColorDot :color="row.paint.colorHex" :size-px="13" />
         <span class="name">{{ row.paint.name }}</span>
         <span class="numeral">{{ row.wants }}</span>

@@ -56,7 +56,7 @@ function setPattern(pattern: BasePattern | typeof NONE): void {
   else setBase(baseIn(pattern, base.value, plan.paints, support.value) ?? base.value);
 }
 
-const setPaint = (index: number, paintId: string) => plan.edit((now) => withBasePaint(now, index, paintId));
+const setPaint = (index: number, cupId: string) => plan.edit((now) => withBasePaint(now, index, cupId));
 
 function setShare(index: number, share: number): void {
   if (!base.value) return;
@@ -100,7 +100,7 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
       <div v-for="(area, index) in base.areas" :key="index" class="area">
         <BareSelect
           :label="`Base paint ${index + 1}`"
-          :value="area.paintId"
+          :value="area.cupId"
           :options="options"
           @update:value="setPaint(index, String($event))"
         />
@@ -123,7 +123,7 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
       >
         {{ base.areas.length < 3 ? 'A third base' : 'Two bases' }}
       </Button>
-      <p v-if="base.areas.length > 1 && base.areas[0]?.paintId === base.areas[1]?.paintId" class="look small">
+      <p v-if="base.areas.length > 1 && base.areas[0]?.cupId === base.areas[1]?.cupId" class="look small">
         Both are the same base: choose another, or plan one not mixed yet.
       </p>
       <p v-if="base.pattern === 'split'" class="soft small">

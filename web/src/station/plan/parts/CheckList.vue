@@ -11,7 +11,7 @@ import { findingWords, fixWords } from '../../../words/finding.ts';
 
 /** What is to be seen to before the pour, worst first; each with its number and what mends it. */
 const props = defineProps<{ pieceId: string }>();
-const emit = defineEmits<{ mix: [paintId: string | null] }>();
+const emit = defineEmits<{ mix: [cupId: string | null] }>();
 
 const plan = usePlan();
 const units = useUnits();
@@ -33,7 +33,7 @@ function mendAll(fixes: readonly Fix[]): void {
 function mend(fix: Fix): void {
   if (isPlanFix(fix)) plan.mend(fix);
   else if (fix.kind === 'tick') plan.tick(fix.id);
-  else if (fix.kind === 'mix') emit('mix', fix.paintId);
+  else if (fix.kind === 'mix') emit('mix', fix.cupId);
   else void router.push({ name: fix.to, params: { pieceId: props.pieceId } });
 }
 

@@ -10,12 +10,12 @@ const plan = usePlan();
 
 /** A cup that was only planned is planned no more, and lies nowhere. */
 function forget(id: string): void {
-  const without = <Item extends { layers: readonly { paintId: string }[] }>(items: readonly Item[]): Item[] =>
-    items.map((item) => ({ ...item, layers: item.layers.filter((layer) => layer.paintId !== id) }));
+  const without = <Item extends { layers: readonly { cupId: string }[] }>(items: readonly Item[]): Item[] =>
+    items.map((item) => ({ ...item, layers: item.layers.filter((layer) => layer.cupId !== id) }));
   const { body } = plan;
   plan.change({
     ...body,
-    base: body.base?.areas.some((area) => area.paintId === id) ? null : body.base,
+    base: body.base?.areas.some((area) => area.cupId === id) ? null : body.base,
     stacks: without(body.stacks),
     paths: without(body.paths),
     planned: body.planned.filter((cup) => cup.id !== id),

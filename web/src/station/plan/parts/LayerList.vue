@@ -22,13 +22,13 @@ const step = ref<number | null>(USUAL_STEP);
 
 /** Shown as they lie: a stack from the top down, a path in the order it is laid. */
 const shown = computed(() => {
-  const layers = props.item.layers.map((layer) => ({ ...layer, paint: plan.paint(layer.paintId) }));
+  const layers = props.item.layers.map((layer) => ({ ...layer, paint: plan.paint(layer.cupId) }));
   return props.stacked ? layers.toReversed() : layers;
 });
 type Shown = (typeof shown.value)[number];
 
 function take(rows: readonly Shown[]): void {
-  const layers = rows.map(({ id, paintId, massG }): PlanLayer => ({ id, paintId, massG }));
+  const layers = rows.map(({ id, cupId, massG }): PlanLayer => ({ id, cupId, massG }));
   emit('change', props.stacked ? layers.toReversed() : layers);
 }
 
@@ -64,21 +64,21 @@ const options = computed(() => [
   { value: ANOTHER, label: 'Another paint, or a left-over …' },
 ]);
 
-function add(paintId: unknown): void {
-  if (paintId === ANOTHER) {
+function add(cupId: unknown): void {
+  if (cupId === ANOTHER) {
     emit('another');
     return;
   }
-  const paint = plan.paint(String(paintId));
+  const paint = plan.paint(String(cupId));
   const takes = props.stacked && ['pillow', 'activator'].includes(paint?.role ?? '');
-  const row = { id: newId(), paintId: String(paintId), massG: takes ? null : 10, paint };
+  const row = { id: newId(), cupId: String(cupId), massG: takes ? null : 10, paint };
   take(props.stacked ? [row, ...shown.value] : [...shown.value, row]);
 }
 
 /** The colors as a pyramid of the grams they have together. */
 function makePyramid(): void {
   const colors = props.item.layers.filter(
-    (layer) => layer.massG !== null && plan.paint(layer.paintId)?.role === 'color',
+    (layer) => layer.massG !== null && plan.paint(layer.cupId)?.role === 'color',
   );
   const total = colors.reduce((sum, layer) => sum + (layer.massG ?? 0), 0);
   if (colors.length === 0 || total <= 0 || !step.value || step.value <= 0) return;

@@ -40,7 +40,7 @@ const layers = computed<OrderLayer[]>(() => {
   if (!item) return [];
   if (isPath(item)) {
     return item.layers.flatMap((layer): OrderLayer[] => {
-      const paint = plan.paint(layer.paintId);
+      const paint = plan.paint(layer.cupId);
       return paint ? [{ id: layer.id, paint, massG: layer.massG ?? 0 }] : [];
     });
   }
@@ -57,7 +57,7 @@ const layers = computed<OrderLayer[]>(() => {
 });
 const reasons = computed(() => orderReasons(technique.value, layers.value));
 const hints = computed(() => {
-  const baseId = plan.body.base?.areas[0]?.paintId;
+  const baseId = plan.body.base?.areas[0]?.cupId;
   return orderHints(technique.value, layers.value, (baseId && plan.paint(baseId)?.colorHex) || null);
 });
 /** The color of a paint by its name; nothing where a rule is about one paint alone. */

@@ -21,7 +21,7 @@ const props = defineProps<{
   /** Ids of all that lies on the support or is blown. */
   items: readonly string[];
 }>();
-const emit = defineEmits<{ another: []; mix: [paintId: string | null] }>();
+const emit = defineEmits<{ another: []; mix: [cupId: string | null] }>();
 const panel = defineModel<PlanPanel>({ required: true });
 
 const AirPanel = defineAsyncComponent(() => import('./AirPanel.vue'));

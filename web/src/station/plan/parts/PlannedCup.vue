@@ -25,7 +25,7 @@ const roles = computed(() => ROLES_OF[technique.value]);
 const role = ref<CupRole>(plan.paints.length === 0 ? roles.value[0]! : 'color');
 const choices = computed(() => recipesFor(recipes.all, technique.value, role.value));
 const recipeId = ref('');
-const paintId = ref<string>();
+const materialId = ref<string>();
 
 watch(choices, (next) => (recipeId.value = next[0]?.id ?? ''), { immediate: true });
 const recipe = computed(() => choices.value.find((each) => each.id === recipeId.value));
@@ -42,15 +42,15 @@ const paintOptions = computed(() =>
   })),
 );
 watch(paintOptions, (next) => {
-  if (!next.some(({ value }) => value === paintId.value)) paintId.value = undefined;
+  if (!next.some(({ value }) => value === materialId.value)) materialId.value = undefined;
 });
 const because = computed(() => {
-  const paint = shelf.materials.find(({ id }) => id === paintId.value);
+  const paint = shelf.materials.find(({ id }) => id === materialId.value);
   return paint && recipe.value ? refusal(recipe.value, paint.kind) : undefined;
 });
 
 function make(): void {
-  const paint = shelf.materials.find(({ id }) => id === paintId.value);
+  const paint = shelf.materials.find(({ id }) => id === materialId.value);
   if (!paint || !recipe.value) return;
   const id = newId();
   const cup = {
@@ -59,7 +59,7 @@ function make(): void {
     role: role.value,
     recipeId: recipeId.value,
     variant: null,
-    paintId: paint.id,
+    materialId: paint.id,
     blend: null,
   };
   plan.change({ ...plan.body, planned: [...plan.body.planned, cup] });
@@ -76,7 +76,7 @@ function make(): void {
       <LeftOvers :technique="technique" :role="role" @taken="emit('made', $event)" />
       <BareSelect v-model:value="recipeId" label="Recipe" :options="recipeOptions" />
       <BareSelect
-        v-model:value="paintId"
+        v-model:value="materialId"
         label="Paint"
         placeholder="Choose a paint"
         show-search
@@ -87,7 +87,7 @@ function make(): void {
     </div>
     <template #footer>
       <Button @click="emit('close')">Leave it</Button>
-      <Button type="primary" :disabled="!paintId || Boolean(because)" @click="make">Plan with it</Button>
+      <Button type="primary" :disabled="!materialId || Boolean(because)" @click="make">Plan with it</Button>
     </template>
   </Modal>
 </template>

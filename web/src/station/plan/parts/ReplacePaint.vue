@@ -12,10 +12,8 @@ const from = ref<string>();
 const to = ref<string>();
 
 const isPoured = (id: string) =>
-  (plan.body.base?.areas.some(({ paintId }) => paintId === id) ?? false) ||
-  [...plan.body.stacks, ...plan.body.paths].some(({ layers }) =>
-    layers.some(({ paintId }) => paintId === id),
-  );
+  (plan.body.base?.areas.some(({ cupId }) => cupId === id) ?? false) ||
+  [...plan.body.stacks, ...plan.body.paths].some(({ layers }) => layers.some(({ cupId }) => cupId === id));
 const named = (id: string | undefined) => plan.paint(id ?? '')?.name ?? '';
 const options = computed(() =>
   plan.paints.map(({ id, name, role }) => ({ value: id, label: `${name}, ${role}` })),

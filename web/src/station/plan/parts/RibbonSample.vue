@@ -34,7 +34,7 @@ const baseMm = computed(() => {
     throw error;
   }
 });
-const baseHex = computed(() => plan.paint(plan.body.base?.areas[0]?.paintId ?? '')?.colorHex ?? 'none');
+const baseHex = computed(() => plan.paint(plan.body.base?.areas[0]?.cupId ?? '')?.colorHex ?? 'none');
 
 const bands = computed(() => {
   if (!store.piece) return [];
@@ -49,7 +49,7 @@ const bands = computed(() => {
     const layer = props.path.layers[index]!;
     const at = fromMm;
     fromMm += band.widthMm;
-    return { ...band, fromMm: at, name: plan.paint(layer.paintId)?.name ?? 'gone', massG: layer.massG ?? 0 };
+    return { ...band, fromMm: at, name: plan.paint(layer.cupId)?.name ?? 'gone', massG: layer.massG ?? 0 };
   });
 });
 const acrossMm = computed(() => bands.value.reduce((sum, { widthMm }) => sum + widthMm, 0));

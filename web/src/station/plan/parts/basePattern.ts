@@ -17,9 +17,9 @@ export function baseIn(
   { widthMm, heightMm }: SupportSize,
 ): PlanBase | null {
   const bases = paints.filter((paint) => paint.role === 'base');
-  const first = before?.areas[0]?.paintId ?? bases[0]?.id ?? paints[0]?.id;
+  const first = before?.areas[0]?.cupId ?? bases[0]?.id ?? paints[0]?.id;
   if (!first) return null;
-  const second = before?.areas[1]?.paintId ?? bases.find(({ id }) => id !== first)?.id ?? first;
+  const second = before?.areas[1]?.cupId ?? bases.find(({ id }) => id !== first)?.id ?? first;
   const middle = widthMm / 2;
   const straight = {
     start: { x: middle, y: 0 },
@@ -34,12 +34,12 @@ export function baseIn(
   };
 }
 
-const alike = (paintIds: readonly string[]): PlanBase['areas'] =>
-  paintIds.map((paintId) => ({ paintId, share: 1 / paintIds.length }));
+const alike = (cupIds: readonly string[]): PlanBase['areas'] =>
+  cupIds.map((cupId) => ({ cupId, share: 1 / cupIds.length }));
 
 /** A marbled base with a third paint, or with two again. */
 export function withThird(base: PlanBase, isOn: boolean): PlanBase {
-  const [first, second = first] = base.areas.map(({ paintId }) => paintId);
+  const [first, second = first] = base.areas.map(({ cupId }) => cupId);
   if (first === undefined || second === undefined) return base;
   return { ...base, areas: alike(isOn ? [first, second, first] : [first, second]) };
 }

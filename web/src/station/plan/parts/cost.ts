@@ -9,8 +9,8 @@ export interface PlanCost {
 /** What a plan's paint costs, by what a gram of each cup costs. */
 export function planCost(amounts: Amounts | null, perG: ReadonlyMap<string, number | null>): PlanCost {
   return (amounts?.paints ?? []).reduce<PlanCost>(
-    (sum, { paintId, massG }) => {
-      const cents = perG.get(paintId) ?? null;
+    (sum, { cupId, massG }) => {
+      const cents = perG.get(cupId) ?? null;
       return cents === null
         ? { ...sum, unknown: sum.unknown + 1 }
         : { ...sum, cents: sum.cents + cents * massG };

@@ -16,13 +16,11 @@ export async function mixMissing(
   store: ReturnType<typeof usePiece>,
   onlyId: string | null,
 ): Promise<number> {
-  const wanted = (plan.reckoning.amounts?.paints ?? []).filter(
-    ({ paintId }) => !onlyId || paintId === onlyId,
-  );
+  const wanted = (plan.reckoning.amounts?.paints ?? []).filter(({ cupId }) => !onlyId || cupId === onlyId);
   let made = 0;
-  for (const { paintId, massG } of wanted) {
-    const planned = plan.planned.find((cup) => cup.id === paintId);
-    const cup = store.cups.find(({ mix }) => mix.id === paintId);
+  for (const { cupId, massG } of wanted) {
+    const planned = plan.planned.find((cup) => cup.id === cupId);
+    const cup = store.cups.find(({ mix }) => mix.id === cupId);
     const leftMg = cup?.state.phase === 'mixed' ? cup.state.leftMg : 0;
     if (!isShort(leftMg / 1000, massG)) continue;
     const missingMg = Math.max(LEAST_MG, Math.ceil((massG * 1000 - leftMg) / 100) * 100);
@@ -34,7 +32,7 @@ export async function mixMissing(
         variant: planned.variant,
         name: planned.name,
         totalMg: missingMg,
-        ...(planned.paintId && { paintId: planned.paintId }),
+        ...(planned.materialId && { materialId: planned.materialId }),
         blend: planned.blend,
       });
     } else if (cup?.state.phase === 'planned') {

@@ -28,7 +28,7 @@ describe('a base', () => {
     const base = baseIn('one', null, [paint('rust', 'color'), paint('white', 'base')], SUPPORT);
     expect(base).toEqual({
       pattern: 'one',
-      areas: [{ paintId: 'white', share: 1 }],
+      areas: [{ cupId: 'white', share: 1 }],
       seam: null,
       film: USUAL_FILM,
     });
@@ -38,7 +38,7 @@ describe('a base', () => {
   it('that is split has two paints and a straight seam; a seam that was bent stays', () => {
     const two = [paint('white', 'base'), paint('black', 'base')];
     const split = baseIn('split', null, two, SUPPORT)!;
-    expect(split.areas.map(({ paintId, share }) => [paintId, share])).toEqual([
+    expect(split.areas.map(({ cupId, share }) => [cupId, share])).toEqual([
       ['white', 0.5],
       ['black', 0.5],
     ]);
@@ -56,14 +56,14 @@ describe('a base', () => {
     const base: PlanBase = {
       pattern: 'marbled',
       areas: [
-        { paintId: 'a', share: 0.7 },
-        { paintId: 'b', share: 0.3 },
+        { cupId: 'a', share: 0.7 },
+        { cupId: 'b', share: 0.3 },
       ],
       seam: null,
       film: USUAL_FILM,
     };
     const three = withThird(base, true);
-    expect(three.areas.map(({ paintId }) => paintId)).toEqual(['a', 'b', 'a']);
+    expect(three.areas.map(({ cupId }) => cupId)).toEqual(['a', 'b', 'a']);
     expect(three.areas[0]!.share).toBeCloseTo(1 / 3, 12);
     expect(withThird(three, false).areas.map(({ share }) => share)).toEqual([0.5, 0.5]);
   });

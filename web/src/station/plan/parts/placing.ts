@@ -63,7 +63,7 @@ function pathAt(kind: PlanPath['kind'], at: Place, span: number, { paints, newId
     control: bentThrough(ends, middle),
     layers: laid.slice(0, kind === 'flood' ? 1 : undefined).map((paint) => ({
       id: newId(),
-      paintId: paint.id,
+      cupId: paint.id,
       massG: kind === 'flood' ? 10 : 5,
     })),
   };

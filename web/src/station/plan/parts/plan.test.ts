@@ -42,7 +42,7 @@ const cup: PlannedCup = {
   role: 'color',
   recipeId: 'D2',
   variant: null,
-  paintId: 'teal',
+  materialId: 'teal',
   blend: null,
 };
 
@@ -61,7 +61,7 @@ describe('a cup that is only planned', () => {
   });
 
   it('is none while its paint or recipe is not there', () => {
-    expect(plannedPaint({ ...cup, paintId: null }, shelf, findSchool)).toBeUndefined();
+    expect(plannedPaint({ ...cup, materialId: null }, shelf, findSchool)).toBeUndefined();
     expect(plannedPaint({ ...cup, recipeId: 'X9' }, shelf, findSchool)).toBeUndefined();
   });
 });
@@ -71,8 +71,8 @@ describe('what a plan costs', () => {
     layers: [],
     total: { massG: 30, volumeMl: 27 },
     paints: [
-      { paintId: 'a', massG: 20 },
-      { paintId: 'b', massG: 10 },
+      { cupId: 'a', massG: 20 },
+      { cupId: 'b', massG: 10 },
     ],
   } as never;
 

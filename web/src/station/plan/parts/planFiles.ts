@@ -29,7 +29,7 @@ function saveSvg(context: PlanContext, name: string): void {
 function saveJson({ support, paints, blowers }: PlanContext, body: PlanBody, name: string): void {
   const document = {
     format: PLAN_FORMAT,
-    formatVersion: 1,
+    formatVersion: 2,
     name,
     support,
     plan: { ...body, paints, blowers },

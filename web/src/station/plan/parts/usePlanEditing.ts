@@ -139,7 +139,7 @@ export function usePlanEditing() {
       return;
     }
     const massG = ['pillow', 'activator'].includes(plan.paint(id)?.role ?? '') && isStack(item) ? null : 10;
-    const layer = { id: newId(), paintId: id, massG };
+    const layer = { id: newId(), cupId: id, massG };
     plan.edit((now) => ({
       ...now,
       stacks: now.stacks.map((each) =>

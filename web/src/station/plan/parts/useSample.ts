@@ -61,7 +61,7 @@ export function useSample(stack: () => PlanStack | undefined) {
     const cups = store.cups.map(({ mix }) => mix);
     const mixed = activatorOf(cups, (id) => lies.has(id));
     const waits = plan.planned.find(({ id, role }) => opensByItself(role) && lies.has(id));
-    const activator = mixed ?? (waits ? activatorKey(waits.recipeId, waits.paintId) : null);
+    const activator = mixed ?? (waits ? activatorKey(waits.recipeId, waits.materialId) : null);
     return own.forecast(expected, { technique: store.piece.technique, activator });
   });
   const dentMm = computed(() => {

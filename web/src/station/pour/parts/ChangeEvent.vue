@@ -23,7 +23,7 @@ const form = computed(() => formOf(props.event.kind));
 const words = computed(() =>
   eventWords(
     props.event,
-    (mixId) => store.cups.find((cup) => cup.mix.id === mixId)?.mix.name ?? 'a cup',
+    (cupId) => store.cups.find((cup) => cup.mix.id === cupId)?.mix.name ?? 'a cup',
     units,
   ),
 );

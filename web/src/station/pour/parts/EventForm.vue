@@ -49,7 +49,7 @@ const drawn = defineModel<DrawnFor>('drawn', { default: () => ({ mark: null, sha
 const emit = defineEmits<{ done: [] }>();
 
 const USUAL_MG = 5000;
-const FIELD_PATHS = ['data.tiltDeg', 'data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.mixId'];
+const FIELD_PATHS = ['data.tiltDeg', 'data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.cupId'];
 const WAYS = [
   { value: 'both', label: 'both ways' },
   { value: 'clockwise', label: 'clockwise' },
@@ -74,7 +74,7 @@ const cupOptions = computed(() => cups.value.map(({ mix }) => ({ value: mix.id, 
 const draft = ref(
   props.changing
     ? draftOf(props.changing)
-    : newDraft(props.kind, { mixId: cups.value[0]?.mix.id ?? null, mg: usualMg(cups.value[0]?.mix.id) }),
+    : newDraft(props.kind, { cupId: cups.value[0]?.mix.id ?? null, mg: usualMg(cups.value[0]?.mix.id) }),
 );
 const tapper = useTurnTapper((turns) => (draft.value.rpm = turns));
 const label = computed(() => FREE_EVENTS.find((each) => each.kind === props.kind)?.label ?? 'Laid down');
@@ -82,14 +82,14 @@ const asks = (field: EventField) => EVENT_FIELDS[props.kind].includes(field);
 usePlaceDrawn(props.kind, { changing: props.changing, planned: props.planned }, draft, stroke, drawn);
 
 /** A little of a cup, or what is left in it. */
-function usualMg(mixId: string | undefined): number {
-  const left = store.paints.find((cup) => cup.mix.id === mixId)?.state.leftMg ?? USUAL_MG;
+function usualMg(cupId: string | undefined): number {
+  const left = store.paints.find((cup) => cup.mix.id === cupId)?.state.leftMg ?? USUAL_MG;
   return Math.min(USUAL_MG, left);
 }
 
-function takeCup(mixId: string | undefined): void {
-  draft.value.mixId = mixId ?? null;
-  if (!props.changing) draft.value.mg = usualMg(mixId);
+function takeCup(cupId: string | undefined): void {
+  draft.value.cupId = cupId ?? null;
+  if (!props.changing) draft.value.mg = usualMg(cupId);
 }
 
 async function keep(): Promise<void> {
@@ -161,10 +161,10 @@ useShortcuts('Event', [
         <HoldButton v-if="kind !== 'wait'" running="Counting …" @measured="draft.seconds = $event" />
       </template>
       <template v-if="asks('cup')">
-        <FieldRow label="Cup" for="event-cup" :error="messageAt(problem, 'data.mixId')">
+        <FieldRow label="Cup" for="event-cup" :error="messageAt(problem, 'data.cupId')">
           <Select
             id="event-cup"
-            :value="draft.mixId ?? undefined"
+            :value="draft.cupId ?? undefined"
             :options="cupOptions"
             style="min-width: 180px"
             @update:value="takeCup($event as string | undefined)"

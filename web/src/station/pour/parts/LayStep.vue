@@ -46,7 +46,7 @@ const nothingLeft = computed(() => {
     ? 'Every cup is below what a puddle needs'
     : 'Every cup is laid';
 });
-const laidIds = computed(() => new Set(store.layers.map((layer) => layer.data.mixId)));
+const laidIds = computed(() => new Set(store.layers.map((layer) => layer.data.cupId)));
 const suggested = computed(() => withPaint.value.find((cup) => !laidIds.value.has(cup.mix.id)));
 const chosen = computed(
   () => withPaint.value.find((cup) => cup.mix.id === chosenId.value) ?? suggested.value,

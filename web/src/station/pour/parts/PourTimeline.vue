@@ -21,12 +21,12 @@ watch(
   },
 );
 
-const cupOf = (mixId: string) => store.cups.find((cup) => cup.mix.id === mixId);
+const cupOf = (cupId: string) => store.cups.find((cup) => cup.mix.id === cupId);
 const shown = computed(() => store.events.filter((event) => !HIDDEN_KINDS.includes(event.kind)));
 const unsentIds = computed(() => new Set(store.unsent.map((event) => event.id)));
 const colorOf = (event: PourEvent) =>
-  event.kind === 'layer' ? cupOf(event.data.mixId)?.colorHex : undefined;
-const what = (event: PourEvent) => eventWords(event, (mixId) => cupOf(mixId)?.mix.name ?? 'a cup', units);
+  event.kind === 'layer' ? cupOf(event.data.cupId)?.colorHex : undefined;
+const what = (event: PourEvent) => eventWords(event, (cupId) => cupOf(cupId)?.mix.name ?? 'a cup', units);
 </script>
 
 <template>

@@ -44,8 +44,8 @@ const spot = computed(() => {
 });
 watchEffect(() => (mark.value = spot.value));
 
-const laidMg = (mixId: string) =>
-  store.layers.filter(({ data }) => data.mixId === mixId).reduce((sum, { data }) => sum + data.mg, 0);
+const laidMg = (cupId: string) =>
+  store.layers.filter(({ data }) => data.cupId === cupId).reduce((sum, { data }) => sum + data.mg, 0);
 const cups = computed(() =>
   store.paints.map(({ mix, state, colorHex }) => ({
     ...{ id: mix.id, name: mix.name, role: mix.role, colorHex },
@@ -56,7 +56,7 @@ const plan = computed(() =>
   spot.value && store.piece ? planRepair(spot.value, store.log, cups.value, store.piece.support) : null,
 );
 const contrast = computed(() => patchContrast(cups.value));
-const cup = (mixId: string) => cups.value.find(({ id }) => id === mixId);
+const cup = (cupId: string) => cups.value.find(({ id }) => id === cupId);
 
 function begin(): void {
   if (!spot.value || !plan.value) return;
@@ -84,15 +84,15 @@ useShortcuts('Repair', [
     <p v-if="!spot" class="soft">Tap the place on the support.</p>
     <template v-else-if="plan">
       <ol v-if="plan.layers.length > 0" class="layers" aria-label="What is laid there again">
-        <li v-for="layer in plan.layers" :key="layer.mixId">
-          <ColorDot :color="cup(layer.mixId)?.colorHex ?? ''" :size-px="18" />
-          <span>{{ cup(layer.mixId)?.name }}</span>
+        <li v-for="layer in plan.layers" :key="layer.cupId">
+          <ColorDot :color="cup(layer.cupId)?.colorHex ?? ''" :size-px="18" />
+          <span>{{ cup(layer.cupId)?.name }}</span>
           <span class="grams">{{ units.show('mass', layer.mg) }}</span>
         </li>
       </ol>
       <p v-else class="warn">No cup holds paint for it: mix a little of each first.</p>
-      <p v-for="each in plan.short" :key="each.mixId" class="warn">
-        {{ cup(each.mixId)?.name }} is short: {{ units.show('mass', each.wantedMg) }} wanted,
+      <p v-for="each in plan.short" :key="each.cupId" class="warn">
+        {{ cup(each.cupId)?.name }} is short: {{ units.show('mass', each.wantedMg) }} wanted,
         {{ units.show('mass', each.leftMg) }} left.
       </p>
       <p class="soft">

@@ -50,15 +50,13 @@ watch(
   (step) => {
     problem.value = null;
     mg.value =
-      step.kind === 'lay' || step.kind === 'relay'
-        ? Math.min(step.mg, leftOf(step.paintId) || step.mg)
-        : null;
+      step.kind === 'lay' || step.kind === 'relay' ? Math.min(step.mg, leftOf(step.cupId) || step.mg) : null;
   },
   { immediate: true },
 );
 
-function leftOf(paintId: string): number {
-  return store.cups.find((cup) => cup.mix.id === paintId)?.state.leftMg ?? 0;
+function leftOf(cupId: string): number {
+  return store.cups.find((cup) => cup.mix.id === cupId)?.state.leftMg ?? 0;
 }
 
 /** What the torch must know of the cups that were laid. */
@@ -71,9 +69,9 @@ const siliconeWords = computed(() => {
 
 const context = computed(() => ({
   units,
-  paintName: (paintId: string) =>
-    plan.paint(paintId)?.name ??
-    store.cups.find((cup) => cup.mix.id === paintId)?.mix.name ??
+  paintName: (cupId: string) =>
+    plan.paint(cupId)?.name ??
+    store.cups.find((cup) => cup.mix.id === cupId)?.mix.name ??
     'of a cup that is gone',
   itemName: (itemId: string) => itemName(plan.body, itemId),
   leftMg: leftOf,
@@ -88,7 +86,7 @@ const plannedMark = computed(() => ('mark' in props.step ? props.step.mark : nul
 const lays = computed(() => props.step.kind === 'lay' || props.step.kind === 'relay');
 
 const cupIsHere = computed(
-  () => !lays.value || store.cups.some((cup) => cup.mix.id === (props.step as { paintId: string }).paintId),
+  () => !lays.value || store.cups.some((cup) => cup.mix.id === (props.step as { cupId: string }).cupId),
 );
 
 function done(): void {

@@ -17,7 +17,7 @@ const draft = defineModel<EventDraft>({ required: true });
 const store = usePiece();
 const measures = useMeasures();
 
-const laidIds = computed(() => new Set(store.layers.map(({ data }) => data.mixId)));
+const laidIds = computed(() => new Set(store.layers.map(({ data }) => data.cupId)));
 /** What is tested: the base that was laid, or all paint in the middle by its grams. */
 const paint = computed(() => {
   const laid = store.paints.filter(({ mix }) => laidIds.value.has(mix.id));

@@ -8,7 +8,7 @@ const checked = (event: object) => pourEventSchema.parse({ ...envelope, ...event
 it.each(Object.keys(EVENT_FIELDS) as FormKind[])(
   'what the form of "%s" gives is an event of the log',
   (kind) => {
-    const draft = newDraft(kind, { mixId: CUP, words: 'as the rim split' });
+    const draft = newDraft(kind, { cupId: CUP, words: 'as the rim split' });
     const { data, kind: logged } = eventOf(kind, draft);
     const whole = kind === 'photo' ? { ...data, photoId: null } : data;
     expect(checked({ kind: logged, data: whole }).kind).toBe(logged);
@@ -22,7 +22,7 @@ const EVENTS: readonly (Pick<PourEvent, 'kind'> & { data: object })[] = [
   { kind: 'tilt', data: { directionDeg: 270, seconds: 4 } },
   { kind: 'scrape', data: { note: 'the corner' } },
   { kind: 'note', data: { text: 'thin at the edge' } },
-  { kind: 'layer', data: { mixId: CUP, mg: 1200 } },
+  { kind: 'layer', data: { cupId: CUP, mg: 1200 } },
 ];
 
 it.each(EVENTS)('an event of kind $kind goes into its form and comes out the same', ({ kind, data }) => {
@@ -31,7 +31,7 @@ it.each(EVENTS)('an event of kind $kind goes into its form and comes out the sam
 });
 
 it('an amount that was left empty is refused at its field, not taken for nothing', () => {
-  const { data } = eventOf('add-color', newDraft('add-color', { mixId: CUP, mg: null }));
+  const { data } = eventOf('add-color', newDraft('add-color', { cupId: CUP, mg: null }));
   const result = pourEventSchema.safeParse({ ...envelope, kind: 'layer', data });
   expect(result.error?.issues.map(({ path }) => path.join('.'))).toEqual(['data.mg']);
 });

@@ -14,7 +14,7 @@ export interface EventDraft {
   way: SpinWay;
   directionDeg: number;
   words: string;
-  mixId: string | null;
+  cupId: string | null;
   mg: number | null;
   /** How wide the spot is. */
   radiusMm: number | null;
@@ -64,7 +64,7 @@ export function newDraft(kind: FormKind, given: Partial<EventDraft> = {}): Event
     way: 'both',
     directionDeg: 0,
     words: '',
-    mixId: null,
+    cupId: null,
     mg: 5000,
     radiusMm: 20,
     tiltDeg: 10,
@@ -87,12 +87,12 @@ export function draftOf({ kind, data }: PourEvent): EventDraft {
     forWhat?: string;
     mark?: Mark | null;
   };
-  const known = (key: 'rpm' | 'way' | 'directionDeg' | 'mixId' | 'mg' | 'tiltDeg' | 'moves' | 'runsOver') =>
+  const known = (key: 'rpm' | 'way' | 'directionDeg' | 'cupId' | 'mg' | 'tiltDeg' | 'moves' | 'runsOver') =>
     told[key] === undefined ? {} : { [key]: told[key] };
   return newDraft(formOf(kind) ?? 'note', {
     seconds: told.seconds ?? null,
     words: told.note ?? told.text ?? told.forWhat ?? '',
-    ...{ ...known('rpm'), ...known('way'), ...known('directionDeg'), ...known('mixId'), ...known('mg') },
+    ...{ ...known('rpm'), ...known('way'), ...known('directionDeg'), ...known('cupId'), ...known('mg') },
     ...{ ...known('tiltDeg'), ...known('moves'), ...known('runsOver') },
     ...(told.mark?.kind === 'spot' && { radiusMm: told.mark.radiusMm }),
   });
@@ -110,7 +110,7 @@ export function eventOf(
   draft: EventDraft,
   drawn: DrawnFor = { mark: null, shape: null },
 ): { kind: PourEventKind; data: object } {
-  const { seconds, rpm, way, directionDeg, words, mixId, mg, tiltDeg, moves, runsOver } = draft;
+  const { seconds, rpm, way, directionDeg, words, cupId, mg, tiltDeg, moves, runsOver } = draft;
   const place = drawn.mark && { mark: drawn.mark };
   switch (kind) {
     case 'torch':
@@ -122,13 +122,13 @@ export function eventOf(
     case 'tilt':
       return { kind, data: { directionDeg, seconds } };
     case 'layer':
-      return { kind, data: { mixId: mixId ?? '', mg: mg ?? 0 } };
+      return { kind, data: { cupId: cupId ?? '', mg: mg ?? 0 } };
     case 'add-base':
     case 'add-color':
       return {
         kind: 'layer',
         data: {
-          ...{ mixId: mixId ?? '', mg: mg ?? 0, moment: 'add' },
+          ...{ cupId: cupId ?? '', mg: mg ?? 0, moment: 'add' },
           ...(drawn.shape && { shape: drawn.shape }),
         },
       };

@@ -18,13 +18,13 @@ const LINE = {
 };
 
 it('a layer says how it lies', () => {
-  expect(words('layer', { mixId: ID, mg: 12_000, shape: LINE }).detail).toBe('12000 mass, line');
-  expect(words('layer', { mixId: ID, mg: 12_000 }).detail).toBe('12000 mass');
+  expect(words('layer', { cupId: ID, mg: 12_000, shape: LINE }).detail).toBe('12000 mass, line');
+  expect(words('layer', { cupId: ID, mg: 12_000 }).detail).toBe('12000 mass');
 });
 
 it.each([
-  ['layer', { mixId: ID, mg: 1200 }, 'Rust', '1200 mass'],
-  ['layer', { mixId: ID, mg: 1200, moment: 'add' }, 'Rust', '1200 mass added'],
+  ['layer', { cupId: ID, mg: 1200 }, 'Rust', '1200 mass'],
+  ['layer', { cupId: ID, mg: 1200, moment: 'add' }, 'Rust', '1200 mass added'],
   [
     'pass',
     {

@@ -25,7 +25,7 @@ export function useLaid() {
     return { plan: { ...plan, passes: [] }, support, paints: paints.value, blowers: equipment.blowers };
   });
 
-  const isLaid = (mixId: string) => store.layers.some((layer) => layer.data.mixId === mixId);
+  const isLaid = (cupId: string) => store.layers.some((layer) => layer.data.cupId === cupId);
   /** Every cup is empty or was laid down. */
   const nothingToLay = computed(
     () =>

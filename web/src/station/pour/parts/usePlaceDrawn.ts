@@ -27,7 +27,7 @@ export function usePlaceDrawn(
       return;
     }
     if (asks('cup')) {
-      const cup = store.paints.find(({ mix }) => mix.id === draft.value.mixId);
+      const cup = store.paints.find(({ mix }) => mix.id === draft.value.cupId);
       const { value: line } = stroke;
       const how = cup && usualKind(cup.mix.role, line);
       const mg = draft.value.mg ?? 0;

@@ -19,13 +19,13 @@ export async function keepRehearsal(
 ): Promise<Photo> {
   const photo = await store.attachPhoto(await fileOf(picture, 'image/jpeg'), 'rehearsal');
   const cups = new Set(store.cups.map(({ mix }) => mix.id));
-  const paintOf = (name: string) => scene.layers.find((layer) => layer.name === name)?.paintId ?? '';
+  const paintOf = (name: string) => scene.layers.find((layer) => layer.name === name)?.cupId ?? '';
   const measurement = {
     ...numbers,
     corners: moveCorners(input.corners),
     palette: input.palette.map(({ name, hex }) => ({
       ...{ name, hex },
-      mixId: cups.has(paintOf(name)) ? paintOf(name) : null,
+      cupId: cups.has(paintOf(name)) ? paintOf(name) : null,
     })),
     base: input.base,
     activator: input.activator ?? null,

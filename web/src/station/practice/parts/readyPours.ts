@@ -87,14 +87,14 @@ export function bloom(changes: Partial<Wanted> = {}): Scene {
   ];
   const grams = [wanted.pillowG, 4.4, 3.6, 3, 2.2, 1.5, 0.55];
   const layers = ['pillow', ...NAMES, 'white activator']
-    .map((paintId, index) => ({ id: `layer ${index}`, paintId, massG: grams[index]! }))
+    .map((cupId, index) => ({ id: `layer ${index}`, cupId, massG: grams[index]! }))
     .filter(({ massG }) => massG > 0);
   const plan: Plan = {
     ...EMPTY_PLAN,
     base:
       wanted.baseMm > 0
         ? {
-            ...{ pattern: 'one', areas: [{ paintId: 'oyster', share: 1 }], seam: null },
+            ...{ pattern: 'one', areas: [{ cupId: 'oyster', share: 1 }], seam: null },
             film: { kind: 'thickness', mm: wanted.baseMm },
           }
         : null,
@@ -131,17 +131,17 @@ export function fan(changes: Partial<Wanted> = {}): Scene {
   const plan: Plan = {
     ...EMPTY_PLAN,
     base: {
-      ...{ pattern: 'one', areas: [{ paintId: 'oyster', share: 1 }], seam: null },
+      ...{ pattern: 'one', areas: [{ cupId: 'oyster', share: 1 }], seam: null },
       film: { kind: 'thickness', mm: wanted.baseMm },
     },
     paths: [
       {
         ...{ id: 'ribbon', kind: 'ribbon', ...line(125) },
-        layers: NAMES.slice(0, 4).map((paintId) => ({ id: paintId, paintId, massG: 3 })),
+        layers: NAMES.slice(0, 4).map((cupId) => ({ id: cupId, cupId, massG: 3 })),
       },
       {
         ...{ id: 'sheet', kind: 'line', ...line(138) },
-        layers: [{ id: 'sheet', paintId: 'white activator', massG: 2.4 }],
+        layers: [{ id: 'sheet', cupId: 'white activator', massG: 2.4 }],
       },
     ],
     passes: [

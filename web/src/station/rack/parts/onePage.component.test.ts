@@ -71,10 +71,10 @@ describe('a sketch that becomes a piece', () => {
     expect(started).toEqual([{ name: 'Kelp line, altered', technique: 'dutch', how: 'alter' }]);
     const { path, body } = sent[0]!;
     expect(path).toBe(api.plans.put.path.replace(':pieceId', 'child'));
-    const planned = body.planned as { id: string; name: string; paintId: string }[];
+    const planned = body.planned as { id: string; name: string; materialId: string }[];
     expect(planned.map(({ name }) => name)).toEqual(['Rust', 'Rain']);
-    const paths = body.paths as { layers: { paintId: string }[] }[];
-    expect(paths.map(({ layers: [layer] }) => layer!.paintId)).toEqual([planned[0]!.id, planned[0]!.id]);
+    const paths = body.paths as { layers: { cupId: string }[] }[];
+    expect(paths.map(({ layers: [layer] }) => layer!.cupId)).toEqual([planned[0]!.id, planned[0]!.id]);
     expect(body.stacks).toHaveLength(1);
   });
 });

@@ -25,13 +25,13 @@ export async function pieceOfSketch(
   },
 ): Promise<string> {
   const names = new Map(sketch.marks.map(({ materialId, name }) => [materialId, name]));
-  const planned = [...names].map(([paintId, name]): PlannedCup => ({
-    ...{ id: crypto.randomUUID(), name, role: 'color', recipeId, paintId },
+  const planned = [...names].map(([materialId, name]): PlannedCup => ({
+    ...{ id: crypto.randomUUID(), name, role: 'color', recipeId, materialId },
     ...{ variant: null, blend: null },
   }));
-  const idOf = new Map(planned.map(({ id, paintId }) => [paintId, id]));
+  const idOf = new Map(planned.map(({ id, materialId }) => [materialId, id]));
   const plan = sketchPlan(sketch, grid, {
-    paintIdOf: (materialId) => idOf.get(materialId)!,
+    cupIdOf: (materialId) => idOf.get(materialId)!,
     densityOf,
     makeId: () => crypto.randomUUID(),
   });

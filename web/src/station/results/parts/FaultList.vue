@@ -18,7 +18,7 @@ const chosenId = defineModel<string | null>('chosen', { default: null });
 const store = usePiece();
 const units = useUnits();
 const kind = ref<FaultKind | null>(null);
-const mixId = ref<string | null>(null);
+const cupId = ref<string | null>(null);
 
 const FAULT_OPTIONS = FAULTS.map((each) => ({ value: each.kind, label: each.label }));
 const faults = computed(() => store.piece?.judgement?.faults ?? []);
@@ -68,12 +68,12 @@ const NOTHING = {
 /** Keeps the fault that was chosen, at the place that was clicked or without one. */
 async function pinAt(at: { x: number; y: number } | null): Promise<void> {
   if (!kind.value) return;
-  const pin: FaultPin = { id: crypto.randomUUID(), kind: kind.value, at, mixId: mixId.value, note: '' };
+  const pin: FaultPin = { id: crypto.randomUUID(), kind: kind.value, at, cupId: cupId.value, note: '' };
   try {
     await keep([...faults.value, pin]);
     chosenId.value = pin.id;
     kind.value = null;
-    mixId.value = null;
+    cupId.value = null;
   } catch (error) {
     sayProblem(error);
   } finally {
@@ -156,11 +156,11 @@ defineExpose({ pinAt });
       />
       <Select
         v-if="kind === 'sunk' || kind === 'takes-over'"
-        :value="mixId ?? undefined"
+        :value="cupId ?? undefined"
         :options="cups"
         placeholder="which color"
         aria-label="Which color"
-        @update:value="mixId = $event as string"
+        @update:value="cupId = $event as string"
       />
       <Button v-if="kind" type="primary" :aria-pressed="placing" @click="placing = !placing">
         {{ placing ? 'Click its place' : 'Pin it on the photo' }}

@@ -61,7 +61,7 @@ function make(): void {
   const plan = scaled.value?.plan;
   if (!piece || !plan) return;
   void start(async () => {
-    const laid = new Set(store.layers.map((layer) => layer.data.mixId));
+    const laid = new Set(store.layers.map((layer) => layer.data.cupId));
     const cups = store.paints.filter(({ mix }) => laid.has(mix.id));
     const recipeIds = new Map<string, string>();
     for (const cup of cups) {

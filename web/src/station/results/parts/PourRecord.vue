@@ -31,8 +31,8 @@ async function noteDry(mix: Mix, dryColorHex: string): Promise<void> {
 /** Each cup with the order in which it went on and how much of it. */
 const cups = computed(() =>
   store.cups.map((cup) => {
-    const own = store.layers.filter((layer) => layer.data.mixId === cup.mix.id);
-    const order = store.layers.findIndex((layer) => layer.data.mixId === cup.mix.id);
+    const own = store.layers.filter((layer) => layer.data.cupId === cup.mix.id);
+    const order = store.layers.findIndex((layer) => layer.data.cupId === cup.mix.id);
     return {
       ...cup,
       order: order < 0 ? null : order + 1,

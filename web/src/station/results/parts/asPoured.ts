@@ -8,7 +8,7 @@ const STRAYED = 0.03;
 /** Which ingredients are the cup's own paint: one, or those it is stirred together of. */
 function paintsOf({ ingredients, recipe }: Cup['mix']): number[] {
   const own = ingredients.flatMap(({ material }, index) => (isPaint(material.kind) ? [index] : []));
-  const blended = new Set(recipe.blend?.map(({ paintId }) => paintId));
+  const blended = new Set(recipe.blend?.map(({ materialId }) => materialId));
   return blended.size > 0
     ? own.filter((at) => blended.has(ingredients[at]!.material.materialId))
     : own.slice(0, 1);

@@ -40,7 +40,7 @@ export function withColor(setup: PhotoSetup): PhotoSetup {
   const name = `Color ${number}`;
   return {
     ...setup,
-    palette: [...setup.palette, { name, hex: '#808080', mixId: null }],
+    palette: [...setup.palette, { name, hex: '#808080', cupId: null }],
     base: setup.base || name,
   };
 }

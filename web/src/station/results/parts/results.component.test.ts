@@ -9,7 +9,7 @@ import PourMark from './PourMark.vue';
 
 beforeEach(() => setActivePinia(createPinia()));
 
-const color = (name: string, hex: string) => ({ name, hex, mixId: name });
+const color = (name: string, hex: string) => ({ name, hex, cupId: name });
 const setup = (): PhotoSetup => ({
   corners: [
     [10, 10],

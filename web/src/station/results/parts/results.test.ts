@@ -148,8 +148,8 @@ describe('a recipe as it was poured', () => {
         role: 'color',
         recipe: {
           blend: [
-            { paintId: 'slate', parts: 1 },
-            { paintId: 'rain', parts: 1 },
+            { materialId: 'slate', parts: 1 },
+            { materialId: 'rain', parts: 1 },
           ],
         },
         ingredients: [of('flow-conditioner', 'c'), of('artist-tube', 'slate'), of('fluid', 'rain')],

@@ -34,7 +34,7 @@ export interface Measuring {
 export function useMeasuring(photo: Photo): Measuring {
   const store = usePiece();
   const url = `/api/photos/${photo.id}/image`;
-  const setup = ref(setupOf(photo, store.paints, new Set(store.layers.map((layer) => layer.data.mixId))));
+  const setup = ref(setupOf(photo, store.paints, new Set(store.layers.map((layer) => layer.data.cupId))));
   const busy = ref(false);
   const step = ref<Step | null>(null);
   const unsure = ref(false);

@@ -78,7 +78,7 @@ async function mixIt(answer: ColorMatch): Promise<void> {
   const pieceId = piece.piece?.id;
   if (!pieceId) return;
   useSetDraft(pieceId).value.color.blend = answer.parts.map(({ id, amount }) => ({
-    paintId: id,
+    materialId: id,
     parts: amount,
   }));
   await router.push({ name: 'mix', params: { pieceId } });
@@ -100,7 +100,7 @@ async function save(answer: ColorMatch): Promise<void> {
       techniques: [...TECHNIQUES],
       goodFor: `A saved color, mixed to ${target.value}.`,
       trouble: '',
-      blend: answer.parts.map(({ id, amount }) => ({ paintId: id, parts: amount })),
+      blend: answer.parts.map(({ id, amount }) => ({ materialId: id, parts: amount })),
     });
     savedAs.value = '';
     say(`"${name}" is among your recipes: choose it at Mix, and its paints are there.`);

@@ -22,7 +22,7 @@ const widthMm = useStorage<number | null>('icy-ribbon.race-card-width', 150);
 const heightMm = useStorage<number | null>('icy-ribbon.race-card-height', 200);
 const startLineMm = useStorage<number | null>('icy-ribbon.race-card-start', 20);
 /** Clear liquids show on no picture: their lanes are typed. */
-const painted = computed(() => props.lanes.filter(({ mixId }) => mixId !== null));
+const painted = computed(() => props.lanes.filter(({ cupId }) => cupId !== null));
 const report = shallowRef<RaceReport | null>(null);
 
 const picture = usePicture(async (file, corners) => {

@@ -25,8 +25,8 @@ const cardOptions = computed(() => [
   { value: 'none', label: 'not calibrated' },
   ...calibrations.ofKind('card').map(({ id, name }) => ({ value: id, label: name })),
 ]);
-function toggle(mixId: string, on: boolean): void {
-  props.card.toggle(mixId, on);
+function toggle(cupId: string, on: boolean): void {
+  props.card.toggle(cupId, on);
   emit('reset');
 }
 </script>

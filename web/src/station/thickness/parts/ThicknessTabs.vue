@@ -13,7 +13,7 @@ const links = computed(() => [
     label: 'One cup',
     to: {
       name: 'cup-thickness',
-      params: { pieceId: props.pieceId, mixId: store.paints[0]?.mix.id ?? 'none' },
+      params: { pieceId: props.pieceId, cupId: store.paints[0]?.mix.id ?? 'none' },
     },
   },
   { key: 'race', label: 'Tilt race', to: { name: 'race', params: { pieceId: props.pieceId } } },

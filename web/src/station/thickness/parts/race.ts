@@ -10,7 +10,7 @@ export interface Lane {
   readonly colorHex: string;
   /** What it is taken for while it runs. */
   readonly viscosityPaS: number;
-  readonly mixId: string | null;
+  readonly cupId: string | null;
   readonly liquid: { readonly name: string; readonly viscosityPaS: number; readonly sdLn: number } | null;
 }
 
@@ -120,7 +120,7 @@ export function raceReadings(
     .filter((lane) => race.results[lane.key] !== undefined)
     .map((lane) => ({
       id: about.makeId(),
-      mixId: lane.mixId,
+      cupId: lane.cupId,
       raceId,
       temperatureC: about.temperatureC,
       measure: {

@@ -106,7 +106,7 @@ describe('a race on the card', () => {
     name: key,
     colorHex: '#888888',
     viscosityPaS: 0.8,
-    mixId: liquid ? null : key,
+    cupId: liquid ? null : key,
     liquid,
   });
 
@@ -118,7 +118,7 @@ describe('a race on the card', () => {
       { by: 'time', results: { rust: 8.1, reference: 12 } },
       { temperatureC: 21, card: null, makeId: () => `id ${(count += 1)}` },
     );
-    expect(readings.map((each) => [each.mixId, each.raceId])).toEqual([
+    expect(readings.map((each) => [each.cupId, each.raceId])).toEqual([
       ['rust', 'id 1'],
       [null, 'id 1'],
     ]);

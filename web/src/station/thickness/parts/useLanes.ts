@@ -41,7 +41,7 @@ export function useLanes(asked: readonly string[], room: Ref<number | null>, wit
         name: cup.mix.name,
         colorHex: cup.colorHex,
         viscosityPaS: cup.state.properties.viscosityPaS,
-        mixId: cup.mix.id,
+        cupId: cup.mix.id,
         liquid: null,
       }));
     const found = liquid.value;
@@ -52,7 +52,7 @@ export function useLanes(asked: readonly string[], room: Ref<number | null>, wit
             name: found.name,
             colorHex: UNKNOWN_PAINT,
             viscosityPaS: found.viscosityPaS,
-            mixId: null,
+            cupId: null,
             liquid: { name: found.name, viscosityPaS: found.viscosityPaS, sdLn: REFERENCE_SD_LN },
           },
         ]
@@ -65,8 +65,8 @@ export function useLanes(asked: readonly string[], room: Ref<number | null>, wit
     return found ? calibrateConstant('card', found.points) : null;
   });
 
-  function toggle(mixId: string, on: boolean): void {
-    chosen.value = on ? [...chosen.value, mixId] : chosen.value.filter((id) => id !== mixId);
+  function toggle(cupId: string, on: boolean): void {
+    chosen.value = on ? [...chosen.value, cupId] : chosen.value.filter((id) => id !== cupId);
   }
 
   return { chosen, withGlycerine, glycerinePercent, cardId, liquid, lanes, card, toggle };

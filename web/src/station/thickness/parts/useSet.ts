@@ -28,7 +28,7 @@ const hasThinner = ({ mix }: Cup): boolean =>
 
 /** The race that would tell most, in words. */
 export function raceWords(race: RaceProposal, cups: readonly Cup[]): string {
-  const names = cups.filter(({ mix }) => race.mixIds.includes(mix.id)).map(({ mix }) => mix.name);
+  const names = cups.filter(({ mix }) => race.cupIds.includes(mix.id)).map(({ mix }) => mix.name);
   const reference = race.withReference ? ' with glycerine on one lane' : '';
   return `Race ${namesListed(names)}${reference}: that brings the least known difference from ${spreadWords(race.spreadLn)} to ${spreadWords(race.afterLn)}.`;
 }

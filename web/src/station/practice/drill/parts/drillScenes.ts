@@ -21,7 +21,7 @@ export const AHEAD_CELLS = 84;
 const COLORS_LAID = 3;
 const base = (film: number): Pick<Plan, 'base'> => ({
   base: {
-    ...{ pattern: 'one', areas: [{ paintId: 'oyster', share: 1 }], seam: null },
+    ...{ pattern: 'one', areas: [{ cupId: 'oyster', share: 1 }], seam: null },
     film: { kind: 'thickness', mm: film },
   },
 });
@@ -45,11 +45,11 @@ function crescent(): Scene {
     paths: [
       {
         ...{ id: 'crescent', kind: 'ribbon', ...line(192) },
-        layers: NAMES.slice(0, COLORS_LAID).map((name) => ({ id: name, paintId: name, massG: 3 })),
+        layers: NAMES.slice(0, COLORS_LAID).map((name) => ({ id: name, cupId: name, massG: 3 })),
       },
       {
         ...{ id: 'sheet', kind: 'line', ...line(203) },
-        layers: [{ id: 'sheet', paintId: 'white activator', massG: 2 }],
+        layers: [{ id: 'sheet', cupId: 'white activator', massG: 2 }],
       },
     ],
     passes: [0, 1, 2, 3].map(dryer),
@@ -76,8 +76,8 @@ function six(): Scene {
     ...base(1.6),
     stacks: places.map((at, pile) => ({
       ...{ id: `flower ${pile}`, at, footprintMm: 60 },
-      layers: [...NAMES.slice(0, COLORS_LAID), 'white activator'].map((paintId, index) => ({
-        ...{ id: `${pile} ${paintId}`, paintId, massG: [1.2, 0.9, 0.6, 0.25][index]! },
+      layers: [...NAMES.slice(0, COLORS_LAID), 'white activator'].map((cupId, index) => ({
+        ...{ id: `${pile} ${cupId}`, cupId, massG: [1.2, 0.9, 0.6, 0.25][index]! },
       })),
     })),
     passes: places.flatMap((at, pile) => [0, 180, 90, 270].map((turn) => puff(at, pile, turn))),
