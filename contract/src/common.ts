@@ -1,24 +1,14 @@
+import { idSchema, timestampSchema } from '@icy-ribbon/core/base/field';
 import { z } from 'zod';
 
-/** Ids are UUIDs; a client may make its own, so that sending a request twice is harmless. */
-export const idSchema = z.uuid('An id is a UUID.');
-
-export const timestampSchema = z.iso
-  .datetime('A time is written in UTC, like 2026-03-01T09:30:00Z.')
-  .max(40, 'A time is written in UTC, like 2026-03-01T09:30:00Z.');
-
-export const hexColorSchema = z
-  .string()
-  .regex(/^#[0-9a-f]{6}$/i, 'A color is written like #1f5fa8.')
-  .toLowerCase();
-
-export const nameSchema = z
-  .string('Give it a name.')
-  .trim()
-  .min(1, 'Give it a name.')
-  .max(80, 'Keep the name below 80 characters.');
-
-export const noteSchema = z.string().max(4000, 'Keep the note below 4,000 characters.');
+export {
+  hexColorSchema,
+  idSchema,
+  massMgSchema,
+  nameSchema,
+  noteSchema,
+  timestampSchema,
+} from '@icy-ribbon/core/base/field';
 
 /** Far above what anyone edits, far below where counting on would lose a step. */
 export const MOST_VERSION = 1_000_000_000;
@@ -58,11 +48,6 @@ export function pageOf<Item extends z.ZodType>(item: Item) {
     pageSize: z.int().min(1),
   });
 }
-
-export const massMgSchema = z
-  .int('Weights are kept in whole milligrams.')
-  .min(0, 'Weights must be 0 g or more.')
-  .max(20_000_000, 'More than 20 kg does not fit the table.');
 
 /** A cup holds at most a ton: what is weighed in adds up, and sums of sums must stay exact. */
 export const MOST_CUP_MG = 1_000_000_000;

@@ -7,7 +7,7 @@ import {
   type Span,
 } from '../../flow/drying/index.ts';
 import type { Technique } from '../../paint/stage/index.ts';
-import type { Decision } from './event.ts';
+import type { Decision } from './choices.ts';
 
 /** Dates that the work sets, in its order. */
 export const DATE_KINDS = ['rested', 'dry', 'alter', 'coat', 'next-coat', 'cured', 'show'] as const;

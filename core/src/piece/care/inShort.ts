@@ -1,5 +1,6 @@
 import type { CoatKind } from '../../flow/drying/index.ts';
-import { CARE_CHECKS, type CareCheck, type CareData, type Decision, type LoggedCare } from './event.ts';
+import { type CareData, type LoggedCare } from './event.ts';
+import { CARE_CHECKS, type CareCheck, type Decision } from './choices.ts';
 import { careState, isDone, isGone } from './state.ts';
 
 /** What lists say of the log after a pour. */

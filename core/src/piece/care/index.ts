@@ -1,17 +1,15 @@
+export { type CareData, type CareEventOf, type CareKind, type LoggedCare } from './event.ts';
 export {
   CARE_CHECKS,
   CLOSING_STEPS,
   DECISIONS,
   FINE_WORKS,
   type CareCheck,
-  type CareData,
-  type CareEventOf,
-  type CareKind,
   type ClosingStep,
   type Decision,
   type FineWork,
-  type LoggedCare,
-} from './event.ts';
+} from './choices.ts';
+export { CARE_DATA } from './kinds.ts';
 export { careInForce, careState, fallLine, isDone, isGone, type CareState } from './state.ts';
 export { DATE_KINDS, lifeFacts, workDates, type DatedPiece, type DateKind, type WorkDate } from './dates.ts';
 export { careInShort, type CareInShort } from './inShort.ts';

@@ -1,4 +1,5 @@
-import type { CareCheck, CareData, CareEventOf, CareKind, ClosingStep, LoggedCare } from './event.ts';
+import type { CareData, CareEventOf, CareKind, LoggedCare } from './event.ts';
+import type { CareCheck, ClosingStep } from './choices.ts';
 
 type Noted<Kind extends CareKind> = CareEventOf<Kind>;
 

@@ -3,18 +3,9 @@ export { replacePaint } from './replacePaint.ts';
 export { cupPaint } from './cupPaint.ts';
 export { bentThrough, curveAt, curveMiddle, curvePlaces, distanceMm, lengthMm } from './curve.ts';
 export {
-  BASE_PATTERNS,
   EMPTY_PLAN,
-  FLOOD_MOMENTS,
-  PATH_KINDS,
-  SPREADERS,
-  STACK_WAYS,
   USUAL_FILM,
-  USUAL_SETTINGS,
   type BaseFilm,
-  type BasePattern,
-  type FloodMoment,
-  type PathKind,
   type Place,
   type Plan,
   type PlanBase,
@@ -25,9 +16,20 @@ export {
   type PlanSettings,
   type PlanStack,
   type Seam,
+} from './plan.ts';
+export {
+  BASE_PATTERNS,
+  FLOOD_MOMENTS,
+  PATH_KINDS,
+  SPREADERS,
+  STACK_WAYS,
+  USUAL_SETTINGS,
+  type BasePattern,
+  type FloodMoment,
+  type PathKind,
   type Spreader,
   type StackWay,
-} from './plan.ts';
+} from './ways.ts';
 export { BLOWINGS, blownAs, blownOut, usualPass, type Blowing } from './passes.ts';
 export { planSchema } from './schema.ts';
 export { airShape, MOST_LAYER_G, runSeconds, spinRpm, tiltDeg } from './act.ts';

@@ -4,7 +4,8 @@ import type { SupportSize } from '../support/index.ts';
 import { flowerSeconds } from './airTime.ts';
 import { breathOut } from './passes.ts';
 import type { PillowPlace } from './pillow.ts';
-import type { Place, PlanLayer, PlanPaint, PlanPass, PlanPath, PlanStack, StackWay } from './plan.ts';
+import type { Place, PlanLayer, PlanPaint, PlanPass, PlanPath, PlanStack } from './plan.ts';
+import type { StackWay } from './ways.ts';
 
 /** What a ready layout is made of: piles with their breaths, and lines of color. */
 export interface LayoutParts {

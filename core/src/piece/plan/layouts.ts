@@ -6,14 +6,8 @@ import { splitBase, usualBase } from './layoutBase.ts';
 import { ring, rays, sweep, swipedAcross } from './layoutLines.ts';
 import { breaths, fromOneCup, pathOf, stackAt, type LayoutParts } from './layoutParts.ts';
 import { PETALS } from './passes.ts';
-import {
-  EMPTY_PLAN,
-  USUAL_SETTINGS,
-  type Place,
-  type Plan,
-  type PlanSettings,
-  type PlanStack,
-} from './plan.ts';
+import { EMPTY_PLAN, type Place, type Plan, type PlanSettings, type PlanStack } from './plan.ts';
+import { USUAL_SETTINGS } from './ways.ts';
 
 export const LAYOUTS = [
   { name: 'center-bloom', label: 'Center bloom', techniques: ['bloom'] },

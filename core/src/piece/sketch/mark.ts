@@ -1,37 +1,14 @@
+import type { z } from 'zod';
+import type { ReadonlyDeep } from '../../base/field/index.ts';
+import type { sketchSchema } from './schema.ts';
+
 /** A place on the face, mm from its top left. */
-export type SketchPoint = readonly [number, number];
-
-export const MARK_KINDS = ['stroke', 'area', 'to-edge', 'cut-out', 'petal'] as const;
-/**
- * "stroke": a line as wide as the brush; "area": what a closed line holds; "to-edge": what lies between a line and the nearer
- * edge; "cut-out": everything but what a closed line holds; "petal": a petal from its root to its tip.
- */
-export type MarkKind = (typeof MARK_KINDS)[number];
-
-/** Paint as it shall lie on a dry piece. */
-export interface SketchMark {
-  readonly id: string;
-  readonly kind: MarkKind;
-  /** The paint of the shelf. */
-  readonly materialId: string;
-  readonly name: string;
-  readonly colorHex: string;
-  readonly points: readonly SketchPoint[];
-  /** Of a stroke. */
-  readonly widthMm: number;
-  /** It lies only where the measured photo shows this color; null: anywhere. */
-  readonly onlyOn: string | null;
-}
+export type SketchPoint = SketchMark['points'][number];
 
 /** A try of a change, over the photo of the dry piece. */
-export interface Sketch {
-  readonly sketchId: string;
-  readonly name: string;
-  /** How thick the new paint shall lie. */
-  readonly filmMm: number;
-  readonly marks: readonly SketchMark[];
-  readonly chosen: boolean;
-}
+export type Sketch = ReadonlyDeep<z.output<typeof sketchSchema>>;
+/** Paint as it shall lie on a dry piece. */
+export type SketchMark = Sketch['marks'][number];
 
 /** Width of a petal to its length. */
 const PETAL_WIDTH = 0.42;

@@ -7,8 +7,7 @@ import { useUnits } from '../../../store/units.ts';
 import { timeWords } from '../../../words/general.ts';
 import BlowStep from './BlowStep.vue';
 import EventForm from './EventForm.vue';
-import { formOf } from './eventDraft.ts';
-import { eventWords } from '../../../words/event.ts';
+import { eventWords, formOf } from '../../../words/event.ts';
 import type { PassDraft } from './passDraft.ts';
 
 /** What was logged, set right: changed in its place, or taken back. Both are events of their own. */

@@ -2,7 +2,6 @@
 import type { PourEvent } from '@icy-ribbon/contract';
 import type { Mark } from '@icy-ribbon/core/piece/event';
 import { bearingName } from '@icy-ribbon/core/flow/air';
-import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { Button, Select, Textarea } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
 import { messageAt } from '../../../api/problem.ts';
@@ -17,21 +16,13 @@ import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
 import { useTurnTapper } from './turnTapper.ts';
-import {
-  draftOf,
-  eventOf,
-  EVENT_FIELDS,
-  newDraft,
-  type DrawnFor,
-  type EventField,
-  type FormKind,
-} from './eventDraft.ts';
+import { draftOf, eventOf, newDraft, type DrawnFor } from './eventDraft.ts';
 import type { Stroke } from './laidShape.ts';
 import { markOf } from './mark.ts';
 import PlaceField from './PlaceField.vue';
 import TestFields from './TestFields.vue';
 import { usePlaceDrawn } from './usePlaceDrawn.ts';
-import { FREE_EVENTS } from '../../../words/event.ts';
+import { formRow, type EventField, type FormKind } from '../../../words/event.ts';
 
 /** What is logged beside laying down, blowing and waiting; or the correction of what was logged. */
 const props = defineProps<{
@@ -77,8 +68,8 @@ const draft = ref(
     : newDraft(props.kind, { cupId: cups.value[0]?.mix.id ?? null, mg: usualMg(cups.value[0]?.mix.id) }),
 );
 const tapper = useTurnTapper((turns) => (draft.value.rpm = turns));
-const label = computed(() => FREE_EVENTS.find((each) => each.kind === props.kind)?.label ?? 'Laid down');
-const asks = (field: EventField) => EVENT_FIELDS[props.kind].includes(field);
+const row = computed(() => formRow(props.kind));
+const asks = (field: EventField) => row.value.fields.includes(field);
 usePlaceDrawn(props.kind, { changing: props.changing, planned: props.planned }, draft, stroke, drawn);
 
 /** A little of a cup, or what is left in it. */
@@ -131,7 +122,7 @@ useShortcuts('Event', [
 
 <template>
   <form class="event" @submit.prevent="keep">
-    <p v-if="!changing" class="step-title">{{ title ?? label }}</p>
+    <p v-if="!changing" class="step-title">{{ title ?? row.label }}</p>
     <div v-if="kind !== 'note'" class="row">
       <template v-if="asks('direction')">
         <DirectionDial v-model="draft.directionDeg" class="dial" />
@@ -214,9 +205,7 @@ useShortcuts('Event', [
       <Button v-if="stepId === undefined" size="large" @click="emit('done')">{{
         changing ? 'Leave it as it was' : 'Log nothing'
       }}</Button>
-      <p v-if="kind === 'torch'" class="soft caution">{{ CAUTIONS.torch }} {{ CAUTIONS.deferral }}</p>
-      <p v-if="kind === 'spin'" class="soft caution">Fix the board on the spinner and stand clear.</p>
-      <p v-if="kind === 'straw'" class="soft caution">{{ CAUTIONS.breath }}</p>
+      <p v-if="row.caution" class="soft caution">{{ row.caution }}</p>
       <slot></slot>
     </div>
   </form>

@@ -16,7 +16,8 @@ import { usePourWrites } from '../../../store/piece/pourWrites.ts';
 import { usePlan } from '../../../store/plan/plan.ts';
 import { useUnits } from '../../../store/units.ts';
 import EventForm from './EventForm.vue';
-import type { DrawnFor, FormKind } from './eventDraft.ts';
+import { formOfStep } from '../../../words/event.ts';
+import type { DrawnFor } from './eventDraft.ts';
 import type { Stroke } from './laidShape.ts';
 import { useStepLog } from './useStepLog.ts';
 import WaitForm from './WaitForm.vue';
@@ -27,15 +28,6 @@ const props = defineProps<{ step: RunStep; after: RunStep | undefined; number: n
 const stroke = defineModel<Stroke | null>('stroke', { required: true });
 const drawn = defineModel<DrawnFor>('drawn', { required: true });
 const emit = defineEmits<{ change: [step: RunStep] }>();
-
-const FORM_OF: Partial<Record<RunStep['kind'], FormKind>> = {
-  photo: 'photo',
-  'blow-test': 'blow-test',
-  'tip-test': 'tip-test',
-  card: 'card',
-  straw: 'straw',
-  skewer: 'skewer',
-};
 
 const store = usePiece();
 const writes = usePourWrites();
@@ -81,7 +73,7 @@ const title = (step: RunStep) => stepTitle(step, context.value);
 const detail = computed(() => stepDetail(props.step, context.value));
 
 /** A step that its own form logs. */
-const formKind = computed(() => FORM_OF[props.step.kind]);
+const formKind = computed(() => formOfStep(props.step.kind));
 const plannedMark = computed(() => ('mark' in props.step ? props.step.mark : null));
 const lays = computed(() => props.step.kind === 'lay' || props.step.kind === 'relay');
 

@@ -1,11 +1,12 @@
 import { pourEventSchema, type PourEvent } from '@icy-ribbon/contract';
-import { draftOf, eventOf, EVENT_FIELDS, formOf, newDraft, type FormKind } from './eventDraft.ts';
+import { formOf, FREE_EVENTS, type FormKind } from '../../../words/event.ts';
+import { draftOf, eventOf, newDraft } from './eventDraft.ts';
 
 const CUP = '00000000-0000-4000-8000-000000000001';
 const envelope = { id: '00000000-0000-4000-8000-000000000009', at: '2026-03-01T10:00:00.000Z' };
 const checked = (event: object) => pourEventSchema.parse({ ...envelope, ...event });
 
-it.each(Object.keys(EVENT_FIELDS) as FormKind[])(
+it.each([...FREE_EVENTS.flatMap((row): FormKind[] => ('fields' in row ? [row.kind] : [])), 'layer' as const])(
   'what the form of "%s" gives is an event of the log',
   (kind) => {
     const draft = newDraft(kind, { cupId: CUP, words: 'as the rim split' });

@@ -1,9 +1,6 @@
 import type { PourEvent, PourEventKind } from '@icy-ribbon/contract';
 import type { LaidShape, Mark } from '@icy-ribbon/core/piece/event';
-import type { FreeEvent } from '../../../words/event.ts';
-
-/** What one form enters: a free event, or a layer that is being corrected. Passes and repairs have forms of their own. */
-export type FormKind = Exclude<FreeEvent, 'pass' | 'repair'> | 'layer';
+import { formOf, formRow, type EventField, type FormKind } from '../../../words/event.ts';
 
 export type SpinWay = 'clockwise' | 'counterclockwise' | 'both';
 
@@ -23,39 +20,9 @@ export interface EventDraft {
   runsOver: boolean;
 }
 
-export type EventField =
-  | 'direction'
-  | 'rpm'
-  | 'way'
-  | 'seconds'
-  | 'cup'
-  | 'words'
-  | 'place'
-  | 'radius'
-  | 'tilt'
-  | 'moves'
-  | 'runsOver';
-
-/** What each kind asks for, in the order of the form; a "place" is drawn on the support. */
-export const EVENT_FIELDS: Readonly<Record<FormKind, readonly EventField[]>> = {
-  torch: ['seconds'],
-  wait: ['seconds', 'words'],
-  spin: ['rpm', 'way', 'seconds'],
-  tilt: ['direction', 'seconds'],
-  'add-base': ['cup', 'place'],
-  'add-color': ['cup', 'place'],
-  layer: ['cup'],
-  'blow-test': ['moves', 'runsOver'],
-  'tip-test': ['tilt', 'moves'],
-  card: ['place', 'words'],
-  scrape: ['place', 'radius', 'words'],
-  straw: ['place', 'radius', 'words'],
-  skewer: ['place', 'words'],
-  note: ['words'],
-  photo: ['words'],
-};
-
 const USUAL_SECONDS: Partial<Record<FormKind, number>> = { wait: 120, torch: 3 };
+/** What the words of a form are in its event. */
+const WORDS_OF: Partial<Record<PourEventKind, string>> = { wait: 'forWhat', note: 'text' };
 
 export function newDraft(kind: FormKind, given: Partial<EventDraft> = {}): EventDraft {
   return {
@@ -74,28 +41,19 @@ export function newDraft(kind: FormKind, given: Partial<EventDraft> = {}): Event
   };
 }
 
-/** The form that corrects an event; undefined for what is only taken back. */
-export function formOf(kind: PourEventKind): FormKind | undefined {
-  return kind in EVENT_FIELDS ? (kind as FormKind) : undefined;
-}
-
 /** An event as its form shows it. */
 export function draftOf({ kind, data }: PourEvent): EventDraft {
-  const told = data as Partial<EventDraft> & {
-    note?: string;
-    text?: string;
-    forWhat?: string;
-    mark?: Mark | null;
-  };
-  const known = (key: 'rpm' | 'way' | 'directionDeg' | 'cupId' | 'mg' | 'tiltDeg' | 'moves' | 'runsOver') =>
-    told[key] === undefined ? {} : { [key]: told[key] };
-  return newDraft(formOf(kind) ?? 'note', {
+  const told = data as Partial<EventDraft> & { readonly mark?: Mark | null };
+  const words = (data as Record<string, unknown>)[WORDS_OF[kind] ?? 'note'];
+  const draft = newDraft(formOf(kind) ?? 'note');
+  const known = Object.keys(draft).filter((key) => told[key as keyof EventDraft] !== undefined);
+  return {
+    ...draft,
+    ...Object.fromEntries(known.map((key) => [key, told[key as keyof EventDraft]])),
     seconds: told.seconds ?? null,
-    words: told.note ?? told.text ?? told.forWhat ?? '',
-    ...{ ...known('rpm'), ...known('way'), ...known('directionDeg'), ...known('cupId'), ...known('mg') },
-    ...{ ...known('tiltDeg'), ...known('moves'), ...known('runsOver') },
+    words: typeof words === 'string' ? words : '',
     ...(told.mark?.kind === 'spot' && { radiusMm: told.mark.radiusMm }),
-  });
+  };
 }
 
 /** What was drawn for it on the support. */
@@ -104,46 +62,31 @@ export interface DrawnFor {
   readonly shape: LaidShape | null;
 }
 
+/** What a field of the form puts into the event. */
+const GIVES: Readonly<
+  Record<EventField, (draft: EventDraft, drawn: DrawnFor, kind: PourEventKind) => object>
+> = {
+  direction: ({ directionDeg }) => ({ directionDeg }),
+  rpm: ({ rpm }) => ({ rpm }),
+  way: ({ way }) => ({ way }),
+  seconds: ({ seconds }) => ({ seconds }),
+  cup: ({ cupId, mg }) => ({ cupId: cupId ?? '', mg: mg ?? 0 }),
+  words: ({ words }, _drawn, kind) => ({ [WORDS_OF[kind] ?? 'note']: words }),
+  place: (_draft, { mark, shape }) => ({ ...(mark && { mark }), ...(shape && { shape }) }),
+  radius: () => ({}),
+  tilt: ({ tiltDeg }) => ({ tiltDeg }),
+  moves: ({ moves }) => ({ moves }),
+  runsOver: ({ runsOver }) => ({ runsOver }),
+};
+
 /** What the log is told: the kind of event and its data, to be checked by the contract. */
 export function eventOf(
-  kind: FormKind,
+  form: FormKind,
   draft: EventDraft,
   drawn: DrawnFor = { mark: null, shape: null },
 ): { kind: PourEventKind; data: object } {
-  const { seconds, rpm, way, directionDeg, words, cupId, mg, tiltDeg, moves, runsOver } = draft;
-  const place = drawn.mark && { mark: drawn.mark };
-  switch (kind) {
-    case 'torch':
-      return { kind, data: { seconds } };
-    case 'wait':
-      return { kind, data: { seconds, forWhat: words } };
-    case 'spin':
-      return { kind, data: { rpm, way, seconds } };
-    case 'tilt':
-      return { kind, data: { directionDeg, seconds } };
-    case 'layer':
-      return { kind, data: { cupId: cupId ?? '', mg: mg ?? 0 } };
-    case 'add-base':
-    case 'add-color':
-      return {
-        kind: 'layer',
-        data: {
-          ...{ cupId: cupId ?? '', mg: mg ?? 0, moment: 'add' },
-          ...(drawn.shape && { shape: drawn.shape }),
-        },
-      };
-    case 'blow-test':
-      return { kind, data: { moves, runsOver } };
-    case 'tip-test':
-      return { kind, data: { tiltDeg, moves } };
-    case 'note':
-      return { kind, data: { text: words } };
-    case 'card':
-    case 'scrape':
-    case 'straw':
-    case 'skewer':
-      return { kind, data: { note: words, ...place } };
-    case 'photo':
-      return { kind, data: { note: words } };
-  }
+  const isAdded = form === 'add-base' || form === 'add-color';
+  const kind = isAdded ? 'layer' : form;
+  const given = formRow(form).fields.map((field) => GIVES[field](draft, drawn, kind));
+  return { kind, data: Object.assign(isAdded ? { moment: 'add' } : {}, ...given) as object };
 }

@@ -3,7 +3,8 @@ import type { Mark } from '@icy-ribbon/core/piece/event';
 import { watchEffect, type Ref } from 'vue';
 import { usePiece } from '../../../store/piece/piece.ts';
 import { newId } from '../../../store/plan/plan.ts';
-import { EVENT_FIELDS, type DrawnFor, type EventDraft, type FormKind } from './eventDraft.ts';
+import { formRow, type EventField, type FormKind } from '../../../words/event.ts';
+import type { DrawnFor, EventDraft } from './eventDraft.ts';
 import { shapeOf, usualKind, type Stroke } from './laidShape.ts';
 import { markOf } from './mark.ts';
 
@@ -18,7 +19,7 @@ export function usePlaceDrawn(
   drawn: Ref<DrawnFor>,
 ): void {
   const store = usePiece();
-  const asks = (field: (typeof EVENT_FIELDS)[FormKind][number]) => EVENT_FIELDS[kind].includes(field);
+  const asks = (field: EventField) => formRow(kind).fields.includes(field);
 
   watchEffect(() => {
     const support = store.piece?.support;

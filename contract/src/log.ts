@@ -1,0 +1,25 @@
+import { z } from 'zod';
+
+type Kinds = Readonly<Record<string, z.ZodType>>;
+type Entry<Rows extends Kinds, Envelope extends z.ZodRawShape> = {
+  [Kind in keyof Rows & string]: z.ZodObject<
+    Envelope & { readonly kind: z.ZodLiteral<Kind>; readonly data: Rows[Kind] },
+    z.core.$strip
+  >;
+}[keyof Rows & string];
+
+/**
+ * A log whose entries are told apart by their kind.
+ *
+ * @param rows what is logged of each kind
+ * @param envelope what every entry carries besides
+ */
+export function logSchema<Rows extends Kinds, Envelope extends z.ZodRawShape>(
+  rows: Rows,
+  envelope: Envelope,
+): z.ZodDiscriminatedUnion<Entry<Rows, Envelope>[], 'kind'> {
+  const entries = Object.entries(rows).map(([kind, data]) =>
+    z.object({ ...envelope, kind: z.literal(kind), data }),
+  );
+  return z.discriminatedUnion('kind', entries as never) as never;
+}

@@ -1,0 +1,2 @@
+export { hexColorSchema, idSchema, massMgSchema, nameSchema, noteSchema, timestampSchema } from './field.ts';
+export type { ReadonlyDeep } from './readonlyDeep.ts';
