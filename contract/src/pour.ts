@@ -1,5 +1,5 @@
 import { EVENT_DATA, type EventKind, type LoggedEvent } from '@icy-ribbon/core/piece/event';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { idSchema, timestampSchema } from './common.ts';
 import { logSchema } from './log.ts';
 import { pouredPlanSchema } from './plan.ts';
