@@ -19,7 +19,12 @@ function runTool(name) {
     const lines = [];
     const hear = (part) => {
       process.stdout.write(part);
-      lines.push(...part.toString().split('\n').filter(Boolean));
+      lines.push(
+        ...part
+          .toString()
+          .split('\n')
+          .filter((line) => line !== '' && !line.startsWith('npm ')),
+      );
     };
     child.stdout.on('data', hear);
     child.stderr.on('data', hear);
