@@ -26,18 +26,18 @@ export function bloomOf(make: MakeKernel, cells: number): { kernel: FilmKernel; 
   return { kernel, clock };
 }
 
-/** A breath outward from the middle, of one second, in the bloom's direction `towardDeg`. */
+/** A breath outward from the middle, of one second, in the bloom's direction `directionDeg`. */
 export function breatheOut(
   { kernel, clock }: ReturnType<typeof bloomOf>,
-  towardDeg: number,
+  directionDeg: number,
   seconds = 1,
 ): void {
-  const toward = (towardDeg * Math.PI) / 180;
+  const toward = (directionDeg * Math.PI) / 180;
   const parts = 8;
   for (let part = 0; part < parts; part += 1) {
     const out = 6 + (46 * part) / (parts - 1);
     blowOn(kernel.fields, {
-      ...{ exitSpeedMS: 26, exitDiameterMm: 13, distanceMm: 85, slantDeg: 22, towardDeg },
+      ...{ exitSpeedMS: 26, exitDiameterMm: 13, distanceMm: 85, slantDeg: 22, directionDeg },
       xMm: 100 + out * Math.sin(toward),
       yMm: 100 - out * Math.cos(toward),
     });

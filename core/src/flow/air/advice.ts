@@ -1,6 +1,6 @@
 import { requireNotNegative, requirePositive } from '../../base/error/index.ts';
 import { GRAVITY_MS2 } from '../film/level.ts';
-import { AIR_DENSITY_KG_M3, DECAY, jetOnPaint } from './jet.ts';
+import { AIR_DENSITY_KG_M3, DECAY, jetOnPaint, type Jet } from './jet.ts';
 
 export interface AirBounds {
   /** At the slant that was asked about; 0 when any distance leaves the film. */
@@ -9,11 +9,7 @@ export interface AirBounds {
   readonly steepestSlantDeg: number;
 }
 
-interface Question {
-  readonly exitSpeedMS: number;
-  readonly exitDiameterMm: number;
-  readonly distanceMm: number;
-  readonly slantDeg: number;
+interface Question extends Jet {
   readonly paintDensityKgM3: number;
   /** Paint under the air, mm. */
   readonly depthMm: number;

@@ -3,7 +3,7 @@ export { airBounds, middleUnder, type AirBounds, type Middle } from './advice.ts
 export { bearingName, bearingOf, normalizeDeg } from './bearing.ts';
 export { AIR_WAYS, breathReachMm, type AirWay, type PassEnd } from './breath.ts';
 export { deepDentMm } from './deepDent.ts';
-export { AIR_DENSITY_KG_M3, jetOnPaint, type JetOnPaint } from './jet.ts';
+export { AIR_DENSITY_KG_M3, jetOnPaint, type Jet, type JetOnPaint } from './jet.ts';
 export { passReachMm, peakShearPa, surfaceSpeedMmS, type Sheet } from './shear.ts';
 export {
   AIR_TOOLS,

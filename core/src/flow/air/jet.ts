@@ -5,6 +5,16 @@ export const AIR_DENSITY_KG_M3 = 1.204;
 /** Speed on the axis of a round turbulent jet falls as this times exit speed and diameter over distance. */
 export const DECAY = 6.2;
 
+/** Air out of a blower, as it meets the paint. */
+export interface Jet {
+  readonly exitSpeedMS: number;
+  readonly exitDiameterMm: number;
+  /** Along the jet's axis. */
+  readonly distanceMm: number;
+  /** From the surface: 90 is straight down. */
+  readonly slantDeg: number;
+}
+
 export interface JetOnPaint {
   readonly speedMS: number;
   readonly pressurePa: number;
@@ -17,18 +27,11 @@ export interface JetOnPaint {
  * Law: U = min(U0, 6.2 U0 d/x); P = rho_air U^2 sin^2(slant) / 2; dent = P / (rho g), for a shallow dent.
  * Source: round turbulent jet, Rajaratnam 1976; Hussein, Capp & George 1994 (from memory); 20 °C air.
  *
- * @param jet.distanceMm along the jet's axis; @param jet.slantDeg from the surface, 90 is straight down
  * @throws InputError naming the field
  * @example jetOnPaint({ exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, slantDeg: 90, paintDensityKgM3: 1150 })
  * // { speedMS: 8.37, pressurePa: 42.2, dentMm: 3.74 }
  */
-export function jetOnPaint(jet: {
-  readonly exitSpeedMS: number;
-  readonly exitDiameterMm: number;
-  readonly distanceMm: number;
-  readonly slantDeg: number;
-  readonly paintDensityKgM3: number;
-}): JetOnPaint {
+export function jetOnPaint(jet: Jet & { readonly paintDensityKgM3: number }): JetOnPaint {
   requirePositive('exitSpeedMS', jet.exitSpeedMS, 'The exit speed');
   requirePositive('exitDiameterMm', jet.exitDiameterMm, 'The exit');
   requirePositive('distanceMm', jet.distanceMm, 'The distance');

@@ -1,5 +1,5 @@
 import { requirePositive } from '../../base/error/index.ts';
-import { AIR_DENSITY_KG_M3 } from './jet.ts';
+import { AIR_DENSITY_KG_M3, type Jet } from './jet.ts';
 
 /** Kinematic viscosity of air at 20 °C, m2/s (standard tables, from memory). */
 const AIR_NU_M2S = 1.51e-5;
@@ -56,16 +56,7 @@ export const surfaceSpeedMmS = (shearPa: number, mobility: number): number =>
  *
  * @throws InputError naming the field
  */
-export function passReachMm(
-  jet: {
-    readonly exitSpeedMS: number;
-    readonly exitDiameterMm: number;
-    readonly distanceMm: number;
-    readonly slantDeg: number;
-    readonly seconds: number;
-  },
-  sheet: Sheet,
-): number {
+export function passReachMm(jet: Jet & { readonly seconds: number }, sheet: Sheet): number {
   requirePositive('seconds', jet.seconds, 'The time');
   requirePositive('slantDeg', jet.slantDeg, 'The slant');
   const slant = (jet.slantDeg * Math.PI) / 180;

@@ -3,7 +3,7 @@ import { cellIndex, filmGrid } from './grid.ts';
 import { plainFilm } from './plainKernel.ts';
 
 const AIR: FilmAir = {
-  ...{ exitSpeedMS: 20, exitDiameterMm: 12, distanceMm: 90, slantDeg: 25, towardDeg: 90 },
+  ...{ exitSpeedMS: 20, exitDiameterMm: 12, distanceMm: 90, slantDeg: 25, directionDeg: 90 },
   ...{ xMm: 40, yMm: 40 },
 };
 

@@ -1,16 +1,10 @@
-import { AIR_DENSITY_KG_M3, DECAY } from '../air/jet.ts';
+import { AIR_DENSITY_KG_M3, DECAY, type Jet } from '../air/jet.ts';
 import type { FilmFields } from './film.ts';
 
 /** A jet of air on the face. */
-export interface FilmAir {
-  readonly exitSpeedMS: number;
-  readonly exitDiameterMm: number;
-  /** Along the jet's axis. */
-  readonly distanceMm: number;
-  /** From the surface: 90 is straight down. */
-  readonly slantDeg: number;
+export interface FilmAir extends Jet {
   /** Where the air goes, from the top edge clockwise. */
-  readonly towardDeg: number;
+  readonly directionDeg: number;
   /** Where the axis meets the face. */
   readonly xMm: number;
   readonly yMm: number;
@@ -48,7 +42,7 @@ export function blowOn(
   const axisSpeed = Math.min(air.exitSpeedMS, (DECAY * air.exitSpeedMS * exitM) / distanceM);
   const width = Math.max(0.1 * distanceM, exitM / 2);
   const slant = (air.slantDeg * Math.PI) / 180;
-  const toward = (air.towardDeg * Math.PI) / 180;
+  const toward = (air.directionDeg * Math.PI) / 180;
   const [steep, flat] = [Math.sin(slant), Math.cos(slant)];
   const [aimX, aimY] = [Math.sin(toward), -Math.cos(toward)];
   const [atX, atY] = [air.xMm / 1000, air.yMm / 1000];

@@ -11,7 +11,7 @@ const breath = {
   exitDiameterMm: 12,
   distanceMm: 90,
   slantDeg: 25,
-  towardDeg: 60,
+  directionDeg: 60,
   xMm: 44,
   yMm: 38,
 } as const;
@@ -37,7 +37,7 @@ const pour: FilmRun = {
 it.each<[string, Partial<FilmRun>]>([
   ['blown', { steps: [{ kind: 'air', ...breath, seconds: 1 }] }],
   ['at rest, behind walls', { edge: 'wall', steps: [{ kind: 'rest', seconds: 10 }] }],
-  ['tilted until it drips', { steps: [{ kind: 'tilt', deg: 20, towardDeg: 120, seconds: 4 }] }],
+  ['tilted until it drips', { steps: [{ kind: 'tilt', deg: 20, directionDeg: 120, seconds: 4 }] }],
   ['spun off its middle', { steps: [{ kind: 'spin', rpm: 90, xMm: 50, yMm: 35, seconds: 3 }] }],
   ['not thinning when sheared', { tauHalfPa: null, steps: [{ kind: 'air', ...breath, seconds: 1 }] }],
   ['a puddle on a bare face', { films: [], steps: [{ kind: 'rest', seconds: 3 }] }],
@@ -68,7 +68,7 @@ it('agrees cell by cell, with crisp edges, on a round support', () => {
     layDisc(grid, thickness[2]!, { xMm: 62, yMm: 45, radiusMm: 10, volumeMl: 0.2 });
     const clock = filmClock();
     advance(kernel, clock, 0.5, LEVEL);
-    blowOn(kernel.fields, { ...breath, xMm: 62, yMm: 45, towardDeg: 90 });
+    blowOn(kernel.fields, { ...breath, xMm: 62, yMm: 45, directionDeg: 90 });
     advance(kernel, clock, 0.8, { ...LEVEL, isBlown: true });
     advance(kernel, clock, 0.5, tilted(12, 90));
     return { thickness, lost };

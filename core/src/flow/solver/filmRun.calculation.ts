@@ -31,7 +31,7 @@ const step = z.discriminatedUnion(
         .number('Give the tilt in degrees as a number.')
         .min(0, 'A tilt lies between 0 and 89 degrees.')
         .max(89, 'A tilt lies between 0 and 89 degrees.'),
-      towardDeg: degrees('the way down'),
+      directionDeg: degrees('the way down'),
       seconds,
     }),
     z.strictObject({
@@ -53,7 +53,7 @@ const step = z.discriminatedUnion(
         .min(5, 'The distance is at least 5 mm.')
         .max(5000, 'The distance is at most 5 m.'),
       slantDeg: positive('the slant in degrees').max(90, 'The slant is at most 90 degrees: straight down.'),
-      towardDeg: degrees('where the air goes'),
+      directionDeg: degrees('where the air goes'),
       xMm: place('where the air lands'),
       yMm: place('where the air lands'),
       seconds,
@@ -91,7 +91,7 @@ export const filmRunCalculation = defineCalculation({
         exitDiameterMm: 12,
         distanceMm: 100,
         slantDeg: 25,
-        towardDeg: 90,
+        directionDeg: 90,
         xMm: 25,
         yMm: 30,
         seconds: 0.5,

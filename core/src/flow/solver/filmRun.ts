@@ -11,7 +11,7 @@ import { plainFilm, type MakeKernel } from './plainKernel.ts';
 /** One thing done to the film. Angles from the top edge clockwise, places from the top left corner. */
 export type FilmStep =
   | { readonly kind: 'rest'; readonly seconds: number }
-  | { readonly kind: 'tilt'; readonly deg: number; readonly towardDeg: number; readonly seconds: number }
+  | { readonly kind: 'tilt'; readonly deg: number; readonly directionDeg: number; readonly seconds: number }
   | {
       readonly kind: 'spin';
       readonly rpm: number;
@@ -70,11 +70,11 @@ export const LEVEL: FilmDrive = {
 /**
  * What pushes the film on a tilted support.
  *
- * @param deg from level; @param towardDeg the way down, from the top edge clockwise
+ * @param deg from level; @param directionDeg the way down, from the top edge clockwise
  * @example tilted(90, 180).alongY // 9.81
  */
-export function tilted(deg: number, towardDeg: number): FilmDrive {
-  const [tilt, toward] = [(deg * Math.PI) / 180, (towardDeg * Math.PI) / 180];
+export function tilted(deg: number, directionDeg: number): FilmDrive {
+  const [tilt, toward] = [(deg * Math.PI) / 180, (directionDeg * Math.PI) / 180];
   const along = GRAVITY_MS2 * Math.sin(tilt);
   return {
     ...LEVEL,
@@ -107,7 +107,7 @@ export function driveOf(step: FilmStep, fields: FilmFields): FilmDrive {
     case 'rest':
       return LEVEL;
     case 'tilt':
-      return tilted(step.deg, step.towardDeg);
+      return tilted(step.deg, step.directionDeg);
     case 'spin':
       return { ...LEVEL, ...spun(step.rpm, step.xMm, step.yMm) };
     case 'air':

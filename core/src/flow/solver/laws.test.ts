@@ -61,7 +61,7 @@ it('a tilted film drains like Jeffreys 1930 says (from memory)', () => {
     heightMm: 300,
     layers: [paint('paint', 0.5)],
     films: [{ layer: 'paint', thicknessMm: 2 }],
-    steps: [{ kind: 'tilt', deg: 10, towardDeg: 180, seconds: 100 }],
+    steps: [{ kind: 'tilt', deg: 10, directionDeg: 180, seconds: 100 }],
   });
   // Mean over the face: 2/3 of the thickness at the lower edge.
   const exact = (2 / 3) * 1000 * Math.sqrt((0.5 * 0.3) / (1100 * 9.81 * Math.sin(Math.PI / 18) * 100));
@@ -75,7 +75,7 @@ const breath = (toward: number, xMm: number) => ({
   exitDiameterMm: 12,
   distanceMm: 90,
   slantDeg: 25,
-  towardDeg: toward,
+  directionDeg: toward,
   xMm,
   yMm: 50,
   seconds: 1,
@@ -92,7 +92,7 @@ const bloom = (given: { toward: number; xMm: number; puddleX: number; tauHalfPa?
       { kind: 'rest', seconds: 1 },
       breath(given.toward, given.xMm),
       { kind: 'rest', seconds: 1 },
-      { kind: 'tilt', deg: 8, towardDeg: given.toward, seconds: 1 },
+      { kind: 'tilt', deg: 8, directionDeg: given.toward, seconds: 1 },
     ],
     tauHalfPa: given.tauHalfPa ?? 3,
   });
@@ -135,14 +135,14 @@ it.each([
   };
   expect(apart([breath(90, 42)])).toBeLessThan(1e-5);
   // Cut paint runs in layers of which the top is the fastest: its steps are shorter, and that is the difference.
-  expect(apart([{ kind: 'tilt', deg: 15, towardDeg: 90, seconds: 2 }])).toBeLessThan(within);
+  expect(apart([{ kind: 'tilt', deg: 15, directionDeg: 90, seconds: 2 }])).toBeLessThan(within);
 });
 
 it('behind walls nothing is lost', () => {
   const result = run({
     edge: 'wall',
     films: [{ layer: 'paint', thicknessMm: 2 }],
-    steps: [{ kind: 'tilt', deg: 10, towardDeg: 45, seconds: 5 }],
+    steps: [{ kind: 'tilt', deg: 10, directionDeg: 45, seconds: 5 }],
   });
   expect(layer(result, 'paint').lostMl).toBe(0);
   expect(layer(result, 'paint').maxMm).toBeGreaterThan(2.5);

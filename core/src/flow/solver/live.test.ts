@@ -65,7 +65,7 @@ it('seeds and grain go the way the air goes, and stay on the paint', () => {
   const before = made.cells!.seeds.reduce((sum, { x }) => sum + x, 0) / made.cells!.seeds.length;
   blowOn(
     made.kernel.fields,
-    { exitSpeedMS: 22, exitDiameterMm: 12, distanceMm: 90, slantDeg: 22, towardDeg: 90, xMm: 45, yMm: 45 },
+    { exitSpeedMS: 22, exitDiameterMm: 12, distanceMm: 90, slantDeg: 22, directionDeg: 90, xMm: 45, yMm: 45 },
     0.025,
   );
   flowOn(made, 1, { ...LEVEL, isBlown: true });

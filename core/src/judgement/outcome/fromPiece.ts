@@ -25,7 +25,7 @@ import {
   type LoggedEvent,
 } from '../../piece/event/index.ts';
 import { repairIdOf } from '../../piece/repair/index.ts';
-import { flowerDm2, type Plan } from '../../piece/plan/index.ts';
+import { airPassOf, flowerDm2, type Plan } from '../../piece/plan/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { Aims, Technique } from '../../paint/stage/index.ts';
 import type { BlownPass, Outcome, PouredCup, PourRecord } from './record.ts';
@@ -135,15 +135,7 @@ export function pourRecordOf(piece: ComparedPiece): PourRecord {
     cups,
     // What a repair laid once more is no part of the order that made the piece.
     order: layers.filter((layer) => repairIdOf(layer) === null).map(({ data }) => data.cupId),
-    passes: passes.map(({ data }): BlownPass => ({
-      exit: data.blower ?? null,
-      tool: data.tool,
-      setting: data.setting,
-      distanceMm: data.distanceMm,
-      slantDeg: data.slantDeg,
-      directionDeg: data.directionDeg,
-      seconds: data.seconds,
-    })),
+    passes: passes.map(({ data }): BlownPass => ({ ...airPassOf(data), exit: data.blower ?? null })),
     torches: torches.length,
     torchedAfterAir: lastAir !== undefined && torches.some(({ at }) => at > lastAir),
     waitSeconds: waits.length > 0 ? waits.reduce((sum, { seconds }) => sum + seconds, 0) : null,

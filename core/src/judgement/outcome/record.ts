@@ -1,7 +1,7 @@
 import type { CareData } from '../../piece/care/index.ts';
 import type { PassData } from '../../piece/event/index.ts';
 import type { FaultKind } from './faults.ts';
-import type { Plan } from '../../piece/plan/index.ts';
+import type { AirPass, Plan } from '../../piece/plan/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { NamedCup } from '../../paint/mix/index.ts';
 import type { Aims, Technique } from '../../paint/stage/index.ts';
@@ -29,9 +29,9 @@ export interface PouredCup extends NamedCup {
 }
 
 /** A pass as it was blown, wherever it began; with the exit of the very blower, where it was recorded. */
-export type BlownPass = Omit<PassData, 'from' | 'stepId' | 'blower' | 'end' | 'way'> & {
+export interface BlownPass extends AirPass {
   readonly exit?: BlowerExit | null;
-};
+}
 type Blower = NonNullable<PassData['blower']>;
 type BlowerExit = Pick<Blower, 'exitDiameterMm' | 'exitSpeedMS'> & Partial<Pick<Blower, 'id'>>;
 

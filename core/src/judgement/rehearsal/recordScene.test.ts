@@ -52,9 +52,9 @@ it.each(['bloom', 'dutch', 'swipe', 'ring'] as const)(
 
 it('its passes are blown the way they were recorded, from their own exits', () => {
   const { strokes, spin } = sceneOfPour(pour('bloom'), 1);
-  expect(strokes.map(({ towardDeg }) => towardDeg)).toEqual([0, 90, 180]);
+  expect(strokes.map(({ directionDeg }) => directionDeg)).toEqual([0, 90, 180]);
   expect(strokes[0]!.exitDiameterMm).toBe(12);
-  expect(strokes[0]!.fromMm[1]).toBeLessThan(125);
+  expect(strokes[0]!.from.y).toBeLessThan(125);
   expect(strokes[1]!.exitDiameterMm).toBe(9);
   expect(spin).toEqual({ rpm: 40, seconds: 6 });
 });
@@ -77,7 +77,7 @@ it('a pour whose places were logged lies where it was laid, and is blown from wh
   const { lays, strokes } = sceneOfPour(record);
   expect(lays.map(({ shape }) => shape.kind)).toEqual(['face', 'puddle']);
   expect(lays[1]!.shape).toMatchObject({ at: { x: 70, y: 60 } });
-  expect(strokes[0]!.fromMm).toEqual([75, 50]);
+  expect(strokes[0]!.from).toEqual({ x: 75, y: 50 });
   expect(record.onFace).toEqual(['ground']);
 
   // One layer without its place, and it all lies as usual.

@@ -1,4 +1,5 @@
 import {
+  airPassOf,
   EMPTY_PLAN,
   type Plan,
   type PlanPaint,
@@ -70,14 +71,13 @@ function usualPlan(pour: PourRecord, cups: readonly PouredCup[]): Plan {
       const out = isPile ? FROM_MIDDLE_MM : 0;
       const aside = isPile ? 0 : ((index + 0.5) / pour.passes.length - 0.5) * ALONG * widthMm;
       return {
-        ...{ id: `pass ${index}`, tool: pass.tool },
-        ...{ blowerId: pass.exit ? exitId(pass.exit, index) : null, setting: pass.setting },
+        ...airPassOf(pass),
+        id: `pass ${index}`,
+        blowerId: pass.exit ? exitId(pass.exit, index) : null,
         at: {
           x: middle.x + out * Math.sin(turn) + aside,
           y: (isPile ? middle.y : (LOWER + 0.1) * heightMm) - out * Math.cos(turn),
         },
-        ...{ directionDeg: pass.directionDeg, distanceMm: pass.distanceMm },
-        ...{ slantDeg: pass.slantDeg, seconds: pass.seconds },
       };
     }),
     settings: {

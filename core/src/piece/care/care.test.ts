@@ -67,9 +67,9 @@ describe('a slope both ways', () => {
     [{ acrossMmPerM: 0, downMmPerM: -4 }, 4, 0],
     [{ acrossMmPerM: 3, downMmPerM: 4 }, 5, 143.13],
   ])('%o falls %d mm on a meter toward %d degrees', (level, slope, deg) => {
-    const { slopeMmPerM, towardDeg } = fallLine(level);
+    const { slopeMmPerM, directionDeg } = fallLine(level);
     expect(slopeMmPerM).toBeCloseTo(slope, 6);
-    expect(towardDeg).toBeCloseTo(deg, 1);
+    expect(directionDeg).toBeCloseTo(deg, 1);
   });
 });
 

@@ -60,10 +60,10 @@ export function careState(log: readonly LoggedCare[]): CareState {
 /** Of a slope both ways, how steep it is down its own fall line, mm on a meter, and where that points, clockwise from the top. */
 export function fallLine({ acrossMmPerM, downMmPerM }: CareData['level']): {
   readonly slopeMmPerM: number;
-  readonly towardDeg: number;
+  readonly directionDeg: number;
 } {
   const deg = (Math.atan2(acrossMmPerM, -downMmPerM) * 180) / Math.PI;
-  return { slopeMmPerM: Math.hypot(acrossMmPerM, downMmPerM), towardDeg: (deg + 360) % 360 };
+  return { slopeMmPerM: Math.hypot(acrossMmPerM, downMmPerM), directionDeg: (deg + 360) % 360 };
 }
 
 /** Decisions after which the piece is no more: its support is free. */

@@ -1,4 +1,4 @@
-import { airBounds, jetOnPaint } from '../../flow/air/index.ts';
+import { airBounds, jetOnPaint, type Jet } from '../../flow/air/index.ts';
 import { exitOf } from '../amount/index.ts';
 import type { CheckInput, Finding } from './finding.ts';
 import type { Fix } from './fix.ts';
@@ -42,7 +42,7 @@ export function airFindings(input: CheckInput): Finding[] {
 function gentler(
   passId: string,
   { plan }: CheckInput,
-  jet: { exitSpeedMS: number; exitDiameterMm: number; distanceMm: number; slantDeg: number },
+  jet: Jet,
   ground: { depthMm: number; densityGPerMl: number },
   allowedMm: number,
 ): Fix {

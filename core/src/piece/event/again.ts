@@ -1,5 +1,5 @@
 import { paintedArea, type SupportSize } from '../support/index.ts';
-import { USUAL_SETTINGS, type Plan, type PlanLayer, type PlanPass } from '../plan/index.ts';
+import { airPassOf, USUAL_SETTINGS, type Plan, type PlanLayer, type PlanPass } from '../plan/index.ts';
 import type { CupRole } from '../../paint/stage/index.ts';
 import { dataOf, type EventData, type LoggedEvent } from './event.ts';
 import { inForce } from './log.ts';
@@ -66,17 +66,10 @@ export function planOfPour(
     ],
     paths: pathsOf(placed, newId),
     passes: dataOf(events, 'pass').map((pass): PlanPass => ({
+      ...airPassOf(pass),
       id: newId(),
-      tool: pass.tool,
       blowerId: pass.blower?.id ?? null,
-      setting: pass.setting,
       at: { x: (pass.from?.x ?? 0.5) * support.widthMm, y: (pass.from?.y ?? 0.5) * support.heightMm },
-      directionDeg: pass.directionDeg,
-      distanceMm: pass.distanceMm,
-      slantDeg: pass.slantDeg,
-      seconds: pass.seconds,
-      ...(pass.end && { end: pass.end }),
-      ...(pass.way && { way: pass.way }),
     })),
     settings: {
       ...(before?.settings ?? USUAL_SETTINGS),

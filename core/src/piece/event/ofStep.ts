@@ -1,5 +1,5 @@
 import { airTool } from '../../flow/air/index.ts';
-import type { Plan } from '../plan/index.ts';
+import { airPassOf, type Plan } from '../plan/index.ts';
 import type { SupportSize } from '../support/index.ts';
 import type { EventData, EventKind, PassData } from './event.ts';
 import type { RunStep } from './runSheet.ts';
@@ -42,14 +42,14 @@ export function eventOfStep(step: RunStep, { plan, support, mg, words, blower }:
         data: { note: step.way === 'cup' ? 'turned over' : 'poured in rings', stepId },
       };
     case 'pass': {
-      const { tool, distanceMm, slantDeg, directionDeg, seconds, at, end, way, blowerId } = step.pass;
-      const setting = step.pass.setting || airTool(tool).settings[0]!;
+      const { at, blowerId } = step.pass;
+      const { end, ...air } = airPassOf(step.pass);
+      const setting = air.setting || airTool(air.tool).settings[0]!;
       return {
         kind: 'pass',
         data: {
-          ...{ tool, setting, distanceMm, slantDeg, directionDeg, seconds, stepId },
+          ...{ ...air, setting, stepId },
           ...(end && { end: { ...end, setting: end.setting || setting } }),
-          ...(way && { way }),
           blower: blowerId === null ? null : blower(blowerId),
           from: { x: within(at.x / support.widthMm), y: within(at.y / support.heightMm) },
         },

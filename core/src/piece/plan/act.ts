@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ReadonlyDeep } from '../../base/field/index.ts';
 import { AIR_TOOL_NAMES } from '../../flow/air/tools.ts';
 import { AIR_WAYS } from '../../flow/air/breath.ts';
 
@@ -33,6 +34,12 @@ export const airShape = {
   end: z.strictObject({ distanceMm, setting }).nullish(),
   way: z.enum(AIR_WAYS).optional(),
 };
+
+/**
+ * One pass of air, the same from its plan to its record: who plans, logs or draws it wraps it with where it is and by
+ * which blower.
+ */
+export type AirPass = ReadonlyDeep<z.output<z.ZodObject<typeof airShape>>>;
 
 /** Turns a minute of a spinner; 0 where a plan has no spin. */
 export const spinRpm = z

@@ -30,9 +30,10 @@ export {
   type Spreader,
   type StackWay,
 } from './ways.ts';
+export { airPassOf } from './airPass.ts';
 export { BLOWINGS, blownAs, blownOut, usualPass, type Blowing } from './passes.ts';
 export { planSchema } from './schema.ts';
-export { airShape, MOST_LAYER_G, runSeconds, spinRpm, tiltDeg } from './act.ts';
+export { airShape, MOST_LAYER_G, runSeconds, spinRpm, tiltDeg, type AirPass } from './act.ts';
 export { areaMm2, broughtOnto, seamShares, seamSides } from './seam.ts';
 export {
   align,

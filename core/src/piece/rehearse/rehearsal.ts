@@ -29,7 +29,7 @@ export interface Push {
   readonly air: FilmAir | null;
   /** The point of a skewer, and how it is drawn, mm a second. */
   readonly skewer: { readonly at: Place; readonly speed: Place } | null;
-  readonly tilt: { readonly deg: number; readonly towardDeg: number } | null;
+  readonly tilt: { readonly deg: number; readonly directionDeg: number } | null;
   readonly spin: { readonly rpm: number; readonly at: Place } | null;
 }
 
@@ -99,7 +99,7 @@ export function pushOn(rehearsal: Rehearsal, seconds: number, push: Push): void 
   if (push.air) blowOn(fields, push.air, unknowns.friction, true);
   else if (push.skewer) drag(film, push.skewer);
   const drive: FilmDrive = {
-    ...(push.tilt ? tilted(push.tilt.deg, push.tilt.towardDeg) : LEVEL),
+    ...(push.tilt ? tilted(push.tilt.deg, push.tilt.directionDeg) : LEVEL),
     ...(push.spin ? spun(push.spin.rpm, push.spin.at.x, push.spin.at.y) : {}),
     isBlown: push.air !== null || push.skewer !== null,
   };

@@ -152,7 +152,7 @@ it('every ready layout can be set on the stage', () => {
 
 it('a pass becomes a stroke that goes past the rim of its pile, and ends farther off and harder', () => {
   const [stroke] = scene.strokes;
-  expect(stroke!.toMm[1]).toBeLessThan(stroke!.fromMm[1] - 10);
+  expect(stroke!.to.y).toBeLessThan(stroke!.from.y - 10);
   expect(airOf(stroke!, 1).distanceMm).toBe(160);
   expect(airOf(stroke!, 1).exitSpeedMS).toBeGreaterThan(airOf(stroke!, 0).exitSpeedMS);
   expect(rehearsedSpeed('hair-dryer', 'high', 18)).toBe(18);
@@ -214,7 +214,7 @@ it('a torch opens what had not opened yet; tilting lets it run down', () => {
     return sum / weight;
   };
   const before = lowest();
-  pushOn(rehearsal, 2, { ...NO_PUSH, tilt: { deg: 12, towardDeg: 180 } });
+  pushOn(rehearsal, 2, { ...NO_PUSH, tilt: { deg: 12, directionDeg: 180 } });
   expect(lowest()).toBeGreaterThan(before + 0.3);
 });
 

@@ -1,24 +1,16 @@
 import { airTool, type AirSetting, type AirTool } from '../../flow/air/index.ts';
 import type { FilmAir } from '../../flow/solver/index.ts';
 import { exitOf, type BlowerExit } from '../amount/index.ts';
-import type { PlanPass } from '../plan/index.ts';
+import { airPassOf, type AirPass, type Place, type PlanPass } from '../plan/index.ts';
 
-/** Air that is drawn along a line while it blows. */
-export interface Stroke {
-  readonly tool: AirTool;
-  readonly setting: string;
+/** A pass as it is blown: from the exit of its blower, drawn along a line. */
+export interface Stroke extends AirPass {
   readonly exitSpeedMS: number;
   readonly exitDiameterMm: number;
-  readonly fromMm: readonly [number, number];
-  readonly toMm: readonly [number, number];
-  readonly towardDeg: number;
-  readonly slantDeg: number;
-  readonly distanceMm: number;
-  /** At its end, where it draws back. */
-  readonly endDistanceMm: number;
+  /** At its end, where it is blown harder. */
   readonly endSpeedMS: number;
-  readonly isCircling: boolean;
-  readonly seconds: number;
+  readonly from: Place;
+  readonly to: Place;
 }
 
 /** How much faster or slower than the tool's usual exit a setting blows (assumptions, no published source). */
@@ -81,19 +73,15 @@ export function strokeOf(
   const past = toRimMm > 0 ? toRimMm + BEYOND_MM : 0;
   const follow = Math.cos(slant) * Math.min(FOLLOW_MOST_MM, Math.max(past, FOLLOW_MM_S * pass.seconds));
   return {
-    tool: pass.tool,
-    setting: pass.setting,
+    ...airPassOf(pass),
     exitSpeedMS: speed(pass.setting),
     exitDiameterMm: exit.exitDiameterMm,
-    fromMm: [pass.at.x, pass.at.y],
-    toMm: [pass.at.x + follow * Math.sin(toward), pass.at.y - follow * Math.cos(toward)],
-    towardDeg: pass.directionDeg,
-    slantDeg: pass.slantDeg,
-    distanceMm: pass.distanceMm,
-    endDistanceMm: pass.end?.distanceMm ?? pass.distanceMm,
     endSpeedMS: speed(pass.end?.setting ?? pass.setting),
-    isCircling: pass.way === 'circling',
-    seconds: pass.seconds,
+    from: pass.at,
+    to: {
+      x: pass.at.x + follow * Math.sin(toward),
+      y: pass.at.y - follow * Math.cos(toward),
+    },
   };
 }
 
@@ -108,15 +96,16 @@ const ROUND_S = 0.6;
  */
 export function airOf(stroke: Stroke, share: number): FilmAir {
   const between = (from: number, to: number) => from + (to - from) * share;
-  const turn = stroke.isCircling ? (2 * Math.PI * share * stroke.seconds) / ROUND_S : 0;
-  const round = stroke.isCircling ? ROUND_MM : 0;
+  const isCircling = stroke.way === 'circling';
+  const turn = isCircling ? (2 * Math.PI * share * stroke.seconds) / ROUND_S : 0;
+  const round = isCircling ? ROUND_MM : 0;
   return {
     exitSpeedMS: between(stroke.exitSpeedMS, stroke.endSpeedMS),
     exitDiameterMm: stroke.exitDiameterMm,
-    distanceMm: between(stroke.distanceMm, stroke.endDistanceMm),
+    distanceMm: between(stroke.distanceMm, stroke.end?.distanceMm ?? stroke.distanceMm),
     slantDeg: stroke.slantDeg,
-    towardDeg: stroke.towardDeg,
-    xMm: between(stroke.fromMm[0], stroke.toMm[0]) + round * Math.sin(turn),
-    yMm: between(stroke.fromMm[1], stroke.toMm[1]) + round * (Math.cos(turn) - 1),
+    directionDeg: stroke.directionDeg,
+    xMm: between(stroke.from.x, stroke.to.x) + round * Math.sin(turn),
+    yMm: between(stroke.from.y, stroke.to.y) + round * (Math.cos(turn) - 1),
   };
 }

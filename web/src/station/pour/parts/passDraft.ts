@@ -1,21 +1,17 @@
 import type { Blower, PassData } from '@icy-ribbon/contract';
 import { airTool, type AirTool } from '@icy-ribbon/core/flow/air';
+import type { AirPass } from '@icy-ribbon/core/piece/plan';
 
-/** A pass while it is being entered. */
-export interface PassDraft {
-  tool: AirTool;
-  setting: string;
-  distanceMm: number | null;
-  slantDeg: number | null;
-  directionDeg: number | null;
-  seconds: number | null;
-  from: PassData['from'];
-  /** Where it ends, farther off and harder than it begins. */
-  end?: PassData['end'];
-  way?: PassData['way'];
-  /** The very blower of the shelf; null is the usual one of its kind. */
-  blower?: PassData['blower'];
-}
+type Typed = 'distanceMm' | 'slantDeg' | 'directionDeg' | 'seconds';
+
+/** A pass while it is being entered: numbers may still be missing. */
+export type PassDraft = Mutable<Omit<AirPass, Typed>> &
+  Record<Typed, number | null> & {
+    from: PassData['from'];
+    /** The very blower of the shelf; null is the usual one of its kind. */
+    blower?: PassData['blower'];
+  };
+type Mutable<Given> = { -readonly [Key in keyof Given]: Given[Key] };
 
 /** A blower of the shelf as it is now, for the record of a pass. */
 export const blowerNow = ({ id, name, exitDiameterMm, exitSpeedMS }: Blower) => ({

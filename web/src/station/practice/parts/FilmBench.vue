@@ -97,7 +97,7 @@ const shown = computed(() => {
   const air = props.film.moment.value && props.film.currentPush().air;
   const playing = props.film.task.value?.kind === 'passes' && air;
   const at = playing ? { x: air.xMm, y: air.yMm } : aim.value;
-  const toward = playing ? air.towardDeg : hold.directionDeg;
+  const toward = playing ? air.directionDeg : hold.directionDeg;
   const half = playing ? Math.max(0.1 * air.distanceMm, air.exitDiameterMm / 2) : footprint.value.halfMm;
   const slant = playing ? air.slantDeg : hold.slantDeg;
   const isAir = playing || hand.value === 'blow';

@@ -87,7 +87,7 @@ const take = (event: Event) => props.hand.take((event.target as HTMLSelectElemen
     <template v-else-if="held === 'tilt'">
       <p class="soft">
         Arrow keys tilt the support, Home levels it: <strong>{{ tilt.deg }}°</strong>
-        <template v-if="tilt.deg > 0"> toward {{ tilt.towardDeg }}°</template>.
+        <template v-if="tilt.deg > 0"> toward {{ tilt.directionDeg }}°</template>.
       </p>
       <Button v-if="device.isThere && !follows" @click="device.follow">Tilt it with this device</Button>
       <Button v-else-if="follows" @click="device.letGo">Level it and hold the device as you like</Button>

@@ -28,7 +28,7 @@ const props = defineProps<{
   /** What the artist's own pours say of the film's unknowns. */
   unknowns?: FilmUnknowns | undefined;
   /** How the support lies. */
-  tilt?: { readonly deg: number; readonly towardDeg: number } | undefined;
+  tilt?: { readonly deg: number; readonly directionDeg: number } | undefined;
   /** What is to be known of where the scene comes from. */
   note?: string;
   /** What was blown can be taken into a plan. */

@@ -1,4 +1,4 @@
-import type { PlanPass } from '@icy-ribbon/core/piece/plan';
+import { airPassOf, type PlanPass } from '@icy-ribbon/core/piece/plan';
 import { newId } from '../../../store/plan/plan.ts';
 import type { BlownStroke } from './useHand.ts';
 
@@ -7,18 +7,10 @@ const LONGEST_S = 60;
 /** What was blown freely as passes of a plan. */
 export function passesOf(strokes: readonly BlownStroke[]): PlanPass[] {
   return strokes.map((stroke): PlanPass => ({
+    ...airPassOf(stroke),
     id: newId(),
-    tool: stroke.tool,
     blowerId: null,
-    setting: stroke.setting,
     at: { x: Math.round(stroke.at.x), y: Math.round(stroke.at.y) },
-    directionDeg: stroke.directionDeg,
-    distanceMm: stroke.distanceMm,
-    slantDeg: stroke.slantDeg,
     seconds: Math.min(LONGEST_S, Math.max(0.5, stroke.seconds)),
-    end:
-      stroke.endDistanceMm !== stroke.distanceMm || stroke.endSetting !== stroke.setting
-        ? { distanceMm: stroke.endDistanceMm, setting: stroke.endSetting }
-        : null,
   }));
 }

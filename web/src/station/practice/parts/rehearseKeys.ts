@@ -28,12 +28,12 @@ export function rehearseKeys(given: {
   const { hand, film } = given;
 
   /** Arrows move the aim, or tilt the support. */
-  function arrow(dx: number, dy: number, towardDeg: number): void {
+  function arrow(dx: number, dy: number, directionDeg: number): void {
     if (hand.hand.value === 'tilt') {
       const { tilt } = hand;
-      if (tilt.deg === 0 || tilt.towardDeg === towardDeg) {
+      if (tilt.deg === 0 || tilt.directionDeg === directionDeg) {
         tilt.deg = Math.min(MOST_TILT_DEG, tilt.deg + TILT_STEP_DEG);
-        tilt.towardDeg = towardDeg;
+        tilt.directionDeg = directionDeg;
       } else tilt.deg = Math.max(0, tilt.deg - TILT_STEP_DEG);
       hand.apply();
       return;

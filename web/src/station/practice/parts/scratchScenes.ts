@@ -9,7 +9,7 @@ export interface ScratchScene {
   readonly label: string;
   readonly shows: string;
   /** The support does not lie level. */
-  readonly tilt?: { readonly deg: number; readonly towardDeg: number };
+  readonly tilt?: { readonly deg: number; readonly directionDeg: number };
   make(): Scene;
 }
 
@@ -86,7 +86,7 @@ export const SCRATCH_SCENES: readonly ScratchScene[] = [
     name: 'slope',
     label: 'Left on a slope',
     shows: 'Two degrees off level: wait, and see how far it creeps. Tilt, then Home, levels it.',
-    tilt: { deg: 2, towardDeg: 110 },
+    tilt: { deg: 2, directionDeg: 110 },
     make: () => bloom(),
   },
   {

@@ -8,10 +8,10 @@ const MOST_DEG = 60;
 const LEVEL_DEG = 0.7;
 
 /** How a device that is held lies: how far off level, and which way is down, from its top edge clockwise. */
-export function lieOf(beta: number, gamma: number): { readonly deg: number; readonly towardDeg: number } {
+export function lieOf(beta: number, gamma: number): { readonly deg: number; readonly directionDeg: number } {
   const deg = Math.min(MOST_DEG, Math.hypot(beta, gamma));
-  if (deg < LEVEL_DEG) return { deg: 0, towardDeg: 180 };
-  return { deg: Math.round(10 * deg) / 10, towardDeg: Math.round(bearingOf(gamma, beta)) };
+  if (deg < LEVEL_DEG) return { deg: 0, directionDeg: 180 };
+  return { deg: Math.round(10 * deg) / 10, directionDeg: Math.round(bearingOf(gamma, beta)) };
 }
 
 /** The support lies as the tablet does, where it can say how it lies. */

@@ -1,5 +1,5 @@
 import { airTool, bearingOf, normalizeDeg, type AirTool } from '@icy-ribbon/core/flow/air';
-import type { Place } from '@icy-ribbon/core/piece/plan';
+import type { AirPass, Place } from '@icy-ribbon/core/piece/plan';
 import { NO_PUSH, rehearsedSpeed, type Push } from '@icy-ribbon/core/piece/rehearse';
 import { computed, reactive, ref, shallowRef } from 'vue';
 import type { Film } from './useFilm.ts';
@@ -16,17 +16,9 @@ export const HAND_TOOLS = [
 export type HandTool = (typeof HAND_TOOLS)[number]['name'];
 
 /** What was blown freely: one press of the hand. */
-export interface BlownStroke {
-  readonly tool: AirTool;
-  readonly setting: string;
+export interface BlownStroke extends AirPass {
   readonly at: Place;
   readonly to: Place;
-  readonly directionDeg: number;
-  readonly slantDeg: number;
-  readonly distanceMm: number;
-  readonly endDistanceMm: number;
-  readonly endSetting: string;
-  readonly seconds: number;
 }
 
 /** How the air is held. */
@@ -69,7 +61,7 @@ export function useHand(
   const isDown = ref(false);
   const strength = ref(2);
   const blown = shallowRef<readonly BlownStroke[]>([]);
-  const tilt = reactive({ deg: 0, towardDeg: 180 });
+  const tilt = reactive({ deg: 0, directionDeg: 180 });
   let began: { at: Place; sumSlant: number; count: number; ms: number } | null = null;
   let heeded: Place = { x: 0, y: 0 };
   let moved: { at: Place; ms: number } = { at: { x: 0, y: 0 }, ms: 0 };
@@ -116,14 +108,14 @@ export function useHand(
         exitDiameterMm,
         distanceMm: hold.distanceMm * (1 + grown * (SWELL_FAR - 1)),
         slantDeg: drawnSlant || hold.slantDeg,
-        towardDeg: hold.directionDeg,
+        directionDeg: hold.directionDeg,
         xMm: aim.value.x,
         yMm: aim.value.y,
       },
     };
   }
 
-  const tiltNow = () => (tilt.deg > 0 ? { deg: tilt.deg, towardDeg: tilt.towardDeg } : null);
+  const tiltNow = () => (tilt.deg > 0 ? { deg: tilt.deg, directionDeg: tilt.directionDeg } : null);
 
   function apply(): void {
     if (isDown.value && hand.value === 'blow') film.setPush(airNow());
@@ -189,19 +181,23 @@ export function useHand(
       const grown = swell();
       const seconds = (performance.now() - began.ms) / 1000;
       if (seconds > 0.1) {
+        const first = hold.swells ? settings[0]! : hold.setting;
+        const end = {
+          distanceMm: Math.round(hold.distanceMm * (1 + grown * (SWELL_FAR - 1))),
+          setting: hold.swells && grown > 0.7 ? settings.at(-1)! : first,
+        };
+        const distanceMm = Math.round(hold.distanceMm);
         blown.value = [
           ...blown.value,
           {
             tool: hold.tool,
-            setting: hold.swells ? settings[0]! : hold.setting,
-            endSetting:
-              hold.swells && grown > 0.7 ? settings.at(-1)! : hold.swells ? settings[0]! : hold.setting,
+            setting: first,
             at: began.at,
             to: aim.value,
             directionDeg: Math.round(hold.directionDeg),
             slantDeg: Math.round(began.count > 0 ? began.sumSlant / began.count : hold.slantDeg),
-            distanceMm: Math.round(hold.distanceMm),
-            endDistanceMm: Math.round(hold.distanceMm * (1 + grown * (SWELL_FAR - 1))),
+            distanceMm,
+            ...((end.distanceMm !== distanceMm || end.setting !== first) && { end }),
             seconds: Math.round(10 * seconds) / 10,
           },
         ];

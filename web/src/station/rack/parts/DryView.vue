@@ -61,7 +61,7 @@ const drift = computed(() => {
   const perSlope = props.on.driftMmPerSlope.value;
   if (draft.value.acrossMmPerM === null && draft.value.downMmPerM === null) return null;
   if (perSlope === null) return null;
-  const { slopeMmPerM, towardDeg } = fallLine({
+  const { slopeMmPerM, directionDeg } = fallLine({
     acrossMmPerM: draft.value.acrossMmPerM ?? 0,
     downMmPerM: draft.value.downMmPerM ?? 0,
   });
@@ -70,7 +70,7 @@ const drift = computed(() => {
     ? { seen: false, words: 'Level: the design stays where it is.' }
     : {
         seen: true,
-        words: `Not level: until it sets the design creeps up to ${units.show('depth', mm)} toward the ${sideWords(towardDeg)}. Put something under that side.`,
+        words: `Not level: until it sets the design creeps up to ${units.show('depth', mm)} toward the ${sideWords(directionDeg)}. Put something under that side.`,
       };
 });
 const stillMoves = computed(() => ['wet', 'skin'].includes(props.on.life.value?.stage ?? ''));

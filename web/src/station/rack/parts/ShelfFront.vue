@@ -77,9 +77,9 @@ const surface = computed(
 const SEEN_MM = 2;
 function driftWords({ piece: { care, drying }, life }: OnRack): string {
   if (!care.level || !drying || !['wet', 'skin'].includes(life.stage)) return '';
-  const { slopeMmPerM, towardDeg } = fallLine(care.level);
+  const { slopeMmPerM, directionDeg } = fallLine(care.level);
   const mm = slopeMmPerM * drying.driftMmPerSlope;
-  return mm < SEEN_MM ? '' : `drifts ${units.show('depth', mm)} to the ${sideWords(towardDeg)}`;
+  return mm < SEEN_MM ? '' : `drifts ${units.show('depth', mm)} to the ${sideWords(directionDeg)}`;
 }
 </script>
 
