@@ -3,6 +3,7 @@ import { COAT_KINDS } from '@icy-ribbon/core/flow/drying';
 import { CARE_CHECKS, DECISIONS } from '@icy-ribbon/core/piece/care';
 import { PIECE_PHASES } from '@icy-ribbon/core/piece/progress';
 import { AIMS, CUP_ROLES, NO_AIMS, TECHNIQUES } from '@icy-ribbon/core/paint/stage';
+import { PHOTO_QUANTITY_KEYS, type PhotoQuantityKey } from '@icy-ribbon/core/judgement/outcome';
 import { z } from 'zod';
 import {
   hexColorSchema,
@@ -114,6 +115,13 @@ export const pieceUpdateSchema = z.object({
   touchDryAt: timestampSchema.nullable().optional(),
 });
 
+const photoNumbersSchema = z.object(
+  Object.fromEntries(PHOTO_QUANTITY_KEYS.map((key) => [key, z.number()])) as Record<
+    PhotoQuantityKey,
+    z.ZodNumber
+  >,
+);
+
 export const pieceSummarySchema = z.object({
   id: idSchema,
   version: versionSchema,
@@ -191,15 +199,8 @@ export const pieceSummarySchema = z.object({
     }),
   ),
   photo: shownPhotoSchema.nullable(),
-  outcome: z
-    .object({
-      cellMm: z.number(),
-      cellCount: z.int(),
-      lacingShare: z.number(),
-      mud: z.number(),
-      negativeSpace: z.number(),
-    })
-    .nullable(),
+  /** The numbers of the photo that speaks for it. */
+  outcome: photoNumbersSchema.nullable(),
   judgement: judgementSchema.nullable(),
   /** Why nothing can be worked out of it; the rest is then as it was written. */
   trouble: z.string().nullable().default(null),

@@ -1,4 +1,5 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
+import { PHOTO_QUANTITY_KEYS, photoQuantity } from '@icy-ribbon/core/judgement/outcome';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { toG } from '@icy-ribbon/core/base/unit';
 import Papa from 'papaparse';
@@ -14,6 +15,12 @@ interface Table {
   readonly columns: readonly string[];
   readonly rowsOf: (piece: PieceSummary) => readonly Row[];
 }
+
+/** The numbers of a photo that have a column. */
+const MEASURED = PHOTO_QUANTITY_KEYS.flatMap((key) => {
+  const { column } = photoQuantity(key);
+  return column ? [{ key, column }] : [];
+});
 
 const NEWLINE = '\r\n';
 
@@ -91,11 +98,7 @@ function pieceRow(piece: PieceSummary): Row {
     rating: piece.judgement?.rating ?? null,
     verdict: piece.judgement?.verdict ?? null,
     faults: list(piece.judgement?.faults.map((each) => each.kind) ?? []),
-    measured_cells: piece.outcome?.cellCount ?? null,
-    measured_cell_mm: piece.outcome?.cellMm ?? null,
-    measured_lacing_share: piece.outcome?.lacingShare ?? null,
-    measured_mud_share: piece.outcome?.mud ?? null,
-    measured_negative_space: piece.outcome?.negativeSpace ?? null,
+    ...Object.fromEntries(MEASURED.map(({ column, key }) => [column, piece.outcome?.[key] ?? null])),
     cells: piece.judgement?.cells ?? null,
     lacing: piece.judgement?.lacing ?? null,
     petals: piece.judgement?.petals ?? null,
@@ -124,11 +127,7 @@ const TABLES: Readonly<Record<CsvTable, Table>> = {
       'rating',
       'verdict',
       'faults',
-      'measured_cells',
-      'measured_cell_mm',
-      'measured_lacing_share',
-      'measured_mud_share',
-      'measured_negative_space',
+      ...MEASURED.map(({ column }) => column),
       'cells',
       'lacing',
       'petals',

@@ -13,6 +13,7 @@ import { quantitiesOf } from '@icy-ribbon/core/judgement/compare';
 import { pourRecordOf, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { careInShort } from '@icy-ribbon/core/piece/care';
 import { InputError } from '@icy-ribbon/core/base/error';
+import { PHOTO_QUANTITY_KEYS, photoQuantity } from '@icy-ribbon/core/judgement/outcome';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import type { Insertable } from 'kysely';
 import { ZodError } from 'zod';
@@ -20,7 +21,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = 12;
+export const FACTS_CODE = Math.max(13, ...PHOTO_QUANTITY_KEYS.map((key) => photoQuantity(key).since));
 
 export type FactsRow = Insertable<PourFactsTable>;
 

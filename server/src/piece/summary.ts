@@ -5,21 +5,13 @@ import { pieceProgress } from '@icy-ribbon/core/piece/progress';
 import { touchDryHours } from '@icy-ribbon/core/flow/drying';
 import { careInShort } from '@icy-ribbon/core/piece/care';
 import { driftPerSlope, dryingFilm } from '@icy-ribbon/core/judgement/drying';
-import { pourRecordOf, shownPhoto, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
+import { photoNumbers, pourRecordOf, shownPhoto, speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { laidMgOf, inForce } from '@icy-ribbon/core/piece/event';
 
-/** The measures of the photo that speaks for a piece. */
+/** The numbers of the photo that speaks for a piece. */
 function outcomeOf({ photos }: Piece): PieceSummary['outcome'] {
   const measurement = speakingPhoto(photos)?.measurement;
-  if (!measurement) return null;
-  const { cells, lacing, mud, negativeSpace } = measurement;
-  return {
-    cellMm: cells.medianMm,
-    cellCount: cells.count,
-    lacingShare: lacing.areaShare,
-    mud,
-    negativeSpace,
-  };
+  return measurement ? photoNumbers(measurement) : null;
 }
 
 /** How long it usually dries; what the artist's own log makes of it is worked out where all pieces are known. */

@@ -6,6 +6,11 @@ import {
   type Quantity,
   type Silence,
 } from '@icy-ribbon/core/judgement/compare';
+import {
+  PHOTO_QUANTITY_KEYS,
+  photoQuantity,
+  type PhotoQuantityKey,
+} from '@icy-ribbon/core/judgement/outcome';
 import type { ChosenUnits } from '../store/unitChoices.ts';
 import { counted } from './measure.ts';
 import { namesListed } from './general.ts';
@@ -44,25 +49,18 @@ const CAUSE_NOUNS: Readonly<Record<string, string>> = {
   humidityPercent: 'humidity',
 };
 
-/** What the effect is of, as the subject of "came out … larger". */
-const EFFECT_SUBJECTS: Readonly<Record<string, string>> = {
-  cellMm: 'cells',
-  cellsPerCm2: 'cells',
-  lacingShare: 'the lacing',
-  lacingWidthMm: 'the lacing',
-  mud: 'mud',
-  negativeSpace: 'the negative space',
-  petalCount: 'petals',
-  symmetry: 'the evenness of the petals',
-  rating: 'your rating',
-};
-
 const FACTOR_WORDS: Readonly<Record<number, string>> = {
   2: 'twice the',
   1.5: 'half as much again of the',
   1.25: 'a quarter more of the',
   1.1: 'a tenth more of the',
 };
+
+/** What the effect is of, as the subject of "came out … larger". */
+const subjectOf = ({ key, label }: Quantity): string =>
+  PHOTO_QUANTITY_KEYS.some((each) => each === key)
+    ? photoQuantity(key as PhotoQuantityKey).compared!.subject
+    : label.toLowerCase();
 
 const nounOf = ({ key, label }: Quantity): string => CAUSE_NOUNS[key] ?? label.toLowerCase();
 
@@ -86,7 +84,7 @@ function changeWords(quantity: Quantity, change: number, chosen: ChosenUnits): s
 /** "With twice the activator share, cells came out about 0.6 mm larger: between 0.2 mm and 1 mm." */
 export function influenceWords(influence: Influence, effect: Quantity, chosen: ChosenUnits): string {
   const { change, low, high, alike } = influence;
-  const subject = EFFECT_SUBJECTS[effect.key] ?? effect.label.toLowerCase();
+  const subject = subjectOf(effect);
   const [near, far] = [low, high].map(Math.abs).sort((a, b) => a - b) as [number, number];
   const said = `With ${stepWords(influence, chosen)}, ${subject} came out about ${changeWords(effect, change, chosen)} ${change > 0 ? effect.more : effect.less}: between ${changeWords(effect, near, chosen)} and ${changeWords(effect, far, chosen)}.`;
   if (alike.length === 0) return said;

@@ -1,5 +1,6 @@
 import { convert } from '@icy-ribbon/core/base/unit';
-import type { Measure, Quantity } from '@icy-ribbon/core/judgement/compare';
+import type { Quantity } from '@icy-ribbon/core/judgement/compare';
+import type { Measure } from '@icy-ribbon/core/judgement/outcome';
 import type { ChosenUnits } from '../store/unitChoices.ts';
 
 /** How a kind of number is read: its value in the unit that is chosen, and that unit. */

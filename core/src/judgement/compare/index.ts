@@ -9,7 +9,7 @@ export {
 } from './madeTheDifference.ts';
 export { onCommonCells } from './commonCells.ts';
 export { nextTest, type NextTest } from './nextTest.ts';
-export { CAUSES, EFFECTS, findQuantity, quantitiesOf, type Measure, type Quantity } from './quantities.ts';
+export { CAUSES, EFFECTS, findQuantity, quantitiesOf, type Quantity } from './quantities.ts';
 export { alongScale, isSame, scaleOf, type QuantityScale } from './scale.ts';
 export { LEAST_POINTS, trendOf, type Trend } from './trend.ts';
 export { differing, type DifferingLine } from './differs.ts';

@@ -1,25 +1,9 @@
 import { paintedArea } from '../../piece/support/index.ts';
 import type { CupRole } from '../../paint/stage/index.ts';
+import type { Measure } from '../outcome/measure.ts';
+import { PHOTO_QUANTITY_KEYS, photoQuantity } from '../outcome/photoQuantities.ts';
 import type { PouredCup, PourRecord } from '../outcome/record.ts';
 
-/**
- * What kind of number it is, which says its unit: Pa·s, mm (of air or of paint), g on a square decimeter, number on a
- * square centimeter, degrees, seconds, °C; shares count from 0 to 1, percentages to 100.
- */
-export type Measure =
-  | 'viscosity'
-  | 'ratio'
-  | 'share'
-  | 'mass on area'
-  | 'number on area'
-  | 'distance'
-  | 'length'
-  | 'angle'
-  | 'seconds'
-  | 'count'
-  | 'temperature'
-  | 'percent'
-  | 'of five';
 export type QuantityGroup = 'mixes' | 'amounts' | 'air' | 'outcome';
 
 /** A number that every pour has, or could have: a cause that is recorded, or an effect that is measured. */
@@ -171,57 +155,13 @@ function perDm2(pour: PourRecord, ...roles: CupRole[]): number | null {
 
 /** Everything measured or judged on the result. */
 export const EFFECTS: readonly Quantity[] = [
-  quantity(
-    'cellMm',
-    'Cell size',
-    ['outcome', 'length'],
-    ['smaller', 'larger'],
-    (pour) => (pour.outcome?.cellCount ? pour.outcome.cellMm : null),
-    true,
-  ),
-  quantity(
-    'cellsPerCm2',
-    'Cells, how close',
-    ['outcome', 'number on area'],
-    ['fewer', 'more'],
-    (pour) => pour.outcome?.cellsPerCm2 ?? null,
-  ),
-  quantity(
-    'lacingShare',
-    'Lacing, share of the face',
-    ['outcome', 'share'],
-    MUCH,
-    (pour) => pour.outcome?.lacingShare ?? null,
-  ),
-  quantity(
-    'lacingWidthMm',
-    'Width of the lacing',
-    ['outcome', 'length'],
-    ['finer', 'broader'],
-    (pour) => pour.outcome?.lacingWidthMm || null,
-  ),
-  quantity('mud', 'Mud, share of the face', ['outcome', 'share'], MUCH, (pour) => pour.outcome?.mud ?? null),
-  quantity(
-    'negativeSpace',
-    'Negative space',
-    ['outcome', 'share'],
-    MUCH,
-    (pour) => pour.outcome?.negativeSpace ?? null,
-  ),
-  quantity(
-    'petalCount',
-    'Petals',
-    ['outcome', 'count'],
-    ['fewer', 'more'],
-    (pour) => pour.outcome?.petalCount ?? null,
-  ),
-  quantity(
-    'symmetry',
-    'Evenness of the petals',
-    ['outcome', 'ratio'],
-    MUCH,
-    (pour) => pour.outcome?.symmetry ?? null,
-  ),
+  ...PHOTO_QUANTITY_KEYS.flatMap((key): Quantity[] => {
+    const { compared } = photoQuantity(key);
+    if (!compared) return [];
+    const { label, measure, less, more, isRatio = false, zeroIsNone = false } = compared;
+    const of = ({ outcome }: PourRecord) => (zeroIsNone ? outcome?.[key] || null : (outcome?.[key] ?? null));
+    return [{ key, label, group: 'outcome', measure, isRatio, less, more, of }];
+  }),
   quantity('rating', 'Your rating', ['outcome', 'of five'], ['lower', 'higher'], (pour) => pour.rating),
 ];
 

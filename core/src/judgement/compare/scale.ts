@@ -1,4 +1,5 @@
-import type { Measure, Quantity } from './quantities.ts';
+import type { Measure } from '../outcome/measure.ts';
+import type { Quantity } from './quantities.ts';
 
 /** The scale on which pours are held against each other, always the same, and how near two of them are the same. */
 export interface QuantityScale {

@@ -28,6 +28,7 @@ import { repairIdOf } from '../../piece/repair/index.ts';
 import { airPassOf, flowerDm2, type Plan } from '../../piece/plan/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { Aims, Technique } from '../../paint/stage/index.ts';
+import { photoNumbers, type MeasuredPhoto } from './photoQuantities.ts';
 import type { BlownPass, Outcome, PouredCup, PourRecord } from './record.ts';
 import { speakingPhoto } from './speakingPhoto.ts';
 
@@ -45,19 +46,10 @@ interface PieceCup extends TestedCup, NamedCup {
 type PieceEvent = LoggedEvent & { readonly at: string };
 
 /** What is read of a photo; its palette leads from colors to cups. */
-interface PieceMeasurement {
+interface PieceMeasurement extends MeasuredPhoto {
   readonly palette: readonly { readonly name: string; readonly cupId: string | null }[];
   readonly shares: Readonly<Record<string, number>>;
-  readonly negativeSpace: number;
-  readonly mud: number;
-  readonly cells: {
-    readonly count: number;
-    readonly medianMm: number;
-    readonly perCm2: number;
-    readonly from?: Outcome['cellsFrom'] | undefined;
-  };
-  readonly lacing: { readonly areaShare: number; readonly widthMm: number };
-  readonly petals: { readonly count: number; readonly reachMm: number; readonly symmetry: number };
+  readonly cells: MeasuredPhoto['cells'] & { readonly from?: Outcome['cellsFrom'] | undefined };
 }
 
 /** The least a piece must tell to be compared. */
@@ -194,17 +186,8 @@ function outcomeOf({ photos }: ComparedPiece): Outcome | null {
   const found = speakingPhoto(photos)?.measurement;
   if (!found) return null;
   return {
-    cellMm: found.cells.medianMm,
-    cellsPerCm2: found.cells.perCm2,
-    cellCount: found.cells.count,
+    ...photoNumbers(found),
     ...(found.cells.from ? { cellsFrom: found.cells.from } : {}),
-    lacingShare: found.lacing.areaShare,
-    lacingWidthMm: found.lacing.widthMm,
-    mud: found.mud,
-    negativeSpace: found.negativeSpace,
-    petalCount: found.petals.count,
-    petalReachMm: found.petals.reachMm,
-    symmetry: found.petals.symmetry,
     shareByCup: Object.fromEntries(
       found.palette.flatMap(({ name, cupId }) => (cupId ? [[cupId, found.shares[name] ?? 0]] : [])),
     ),

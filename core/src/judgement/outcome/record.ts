@@ -1,6 +1,7 @@
 import type { CareData } from '../../piece/care/index.ts';
 import type { PassData } from '../../piece/event/index.ts';
 import type { FaultKind } from './faults.ts';
+import type { PhotoNumbers } from './photoQuantities.ts';
 import type { AirPass, Plan } from '../../piece/plan/index.ts';
 import type { SupportSize } from '../../piece/support/index.ts';
 import type { NamedCup } from '../../paint/mix/index.ts';
@@ -36,19 +37,9 @@ type Blower = NonNullable<PassData['blower']>;
 type BlowerExit = Pick<Blower, 'exitDiameterMm' | 'exitSpeedMS'> & Partial<Pick<Blower, 'id'>>;
 
 /** What was seen in its photo. */
-export interface Outcome {
-  readonly cellMm: number;
-  readonly cellsPerCm2: number;
-  readonly cellCount: number;
+export interface Outcome extends PhotoNumbers {
   /** Cells from one size on, in mm, of those that the photo could show. */
   readonly cellsFrom?: readonly { readonly mm: number; readonly medianMm: number; readonly perCm2: number }[];
-  readonly lacingShare: number;
-  readonly lacingWidthMm: number;
-  readonly mud: number;
-  readonly negativeSpace: number;
-  readonly petalCount: number;
-  readonly petalReachMm: number;
-  readonly symmetry: number;
   /** Shares of the face by cup, as far as its color was told apart. */
   readonly shareByCup: Readonly<Record<string, number>>;
 }
