@@ -19,7 +19,7 @@ import { plans } from './plan.api.ts';
 import { pours } from './pour.api.ts';
 import { readings } from './reading.api.ts';
 import { recipes } from './recipe.api.ts';
-import { results } from './result.api.ts';
+import { results, views } from './result.api.ts';
 import { safekeeping } from './safekeeping.api.ts';
 import { sample } from './sample.api.ts';
 import { scale } from './scale.api.ts';
@@ -50,6 +50,7 @@ export const api = {
   calculations,
   climate,
   results,
+  views,
   imports,
   safekeeping,
   studio,

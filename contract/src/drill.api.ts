@@ -1,43 +1,16 @@
-import { z } from 'zod';
-import { idParams, longPageQuery, pageOf, versionBody, versionQuery } from './common.ts';
 import { drillRunCreateSchema, drillRunSchema } from './drill.ts';
-import { endpoint } from './endpoint.ts';
+import { recordEndpoints } from './records.ts';
 
-export const drills = {
-  list: endpoint({
-    method: 'GET',
-    path: '/api/drills',
-    summary: 'Drills that were played, the newest first',
-    tag: 'practice',
-    query: z.object(longPageQuery),
-    response: pageOf(drillRunSchema),
-  }),
-  create: endpoint({
-    method: 'POST',
-    path: '/api/drills',
-    summary: 'Keep a drill that was played',
-    tag: 'practice',
-    by: 'table',
-    body: drillRunCreateSchema,
-    response: drillRunSchema,
-    status: 201,
-  }),
-  remove: endpoint({
-    method: 'DELETE',
-    path: '/api/drills/:id',
-    summary: 'Take a drill that was played away (can be undone)',
-    tag: 'practice',
-    params: idParams,
-    query: versionQuery,
-    response: drillRunSchema,
-  }),
-  restore: endpoint({
-    method: 'POST',
-    path: '/api/drills/:id/restore',
-    summary: 'Bring a drill back',
-    tag: 'practice',
-    params: idParams,
-    body: versionBody,
-    response: drillRunSchema,
-  }),
-};
+export const drills = recordEndpoints({
+  path: '/api/drills',
+  tag: 'practice',
+  shown: drillRunSchema,
+  create: drillRunCreateSchema,
+  addedBy: 'table',
+  words: {
+    list: 'Drills that were played, the newest first',
+    create: 'Keep a drill that was played',
+    remove: 'Take a drill that was played away',
+    restore: 'Bring a drill back',
+  },
+});

@@ -17,6 +17,7 @@ export * from './mix.ts';
 export { allEndpoints, openApiDocument } from './openapi.ts';
 export * from './photo.ts';
 export * from './piece.ts';
+export * from './plain/asRecipe.ts';
 export * from './plain/oldNames.ts';
 export * from './plain/most.ts';
 export * from './plain/problems.ts';

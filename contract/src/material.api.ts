@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { idParams, pageOf, pageQuery, versionBody, versionQuery } from './common.ts';
+import { pageOf, pageQuery } from './common.ts';
 import { endpoint } from './endpoint.ts';
+import { changingEndpoints } from './records.ts';
 import { importJobSchema } from './import.ts';
 import {
   materialBulkResultSchema,
@@ -13,6 +14,26 @@ import {
 } from './material.ts';
 
 export const materials = {
+  ...changingEndpoints(
+    {
+      path: '/api/materials',
+      tag: 'shelf',
+      shown: materialSchema,
+      create: materialCreateSchema,
+      words: {
+        list: 'Materials on the shelf, by kind and name',
+        create: 'Put a material on the shelf',
+        remove: 'Take a material off the shelf',
+        restore: 'Put a material back on the shelf',
+      },
+    },
+    {
+      method: 'PATCH',
+      update: materialUpdateSchema,
+      words: 'Change a material; mixes made before keep what they were made from',
+    },
+  ),
+  /** With what is left of each. */
   list: endpoint({
     method: 'GET',
     path: '/api/materials',
@@ -25,15 +46,6 @@ export const materials = {
       archived: z.enum(['yes', 'no']).default('no'),
     }),
     response: pageOf(shelvedMaterialSchema),
-  }),
-  create: endpoint({
-    method: 'POST',
-    path: '/api/materials',
-    summary: 'Put a material on the shelf',
-    tag: 'shelf',
-    body: materialCreateSchema,
-    response: materialSchema,
-    status: 201,
   }),
   importAll: endpoint({
     method: 'POST',
@@ -51,32 +63,5 @@ export const materials = {
     tag: 'shelf',
     body: materialBulkSchema,
     response: materialBulkResultSchema,
-  }),
-  update: endpoint({
-    method: 'PATCH',
-    path: '/api/materials/:id',
-    summary: 'Change a material; mixes made before keep what they were made from',
-    tag: 'shelf',
-    params: idParams,
-    body: materialUpdateSchema,
-    response: materialSchema,
-  }),
-  remove: endpoint({
-    method: 'DELETE',
-    path: '/api/materials/:id',
-    summary: 'Take a material off the shelf (can be undone)',
-    tag: 'shelf',
-    params: idParams,
-    query: versionQuery,
-    response: materialSchema,
-  }),
-  restore: endpoint({
-    method: 'POST',
-    path: '/api/materials/:id/restore',
-    summary: 'Put a material back on the shelf',
-    tag: 'shelf',
-    params: idParams,
-    body: versionBody,
-    response: materialSchema,
   }),
 };

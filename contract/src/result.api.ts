@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { idParams, longPageQuery, pageOf, versionBody, versionQuery } from './common.ts';
 import { endpoint } from './endpoint.ts';
+import { recordEndpoints } from './records.ts';
 import {
   pieceListQuery,
   pourCellsSchema,
@@ -25,45 +25,23 @@ export const results = {
     tag: 'results',
     response: z.object({ items: z.array(pourCellsSchema) }),
   }),
-  views: endpoint({
-    method: 'GET',
-    path: '/api/views',
-    summary: 'Saved views of the results',
-    tag: 'results',
-    query: z.object(longPageQuery),
-    response: pageOf(savedViewSchema),
-  }),
-  saveView: endpoint({
-    method: 'POST',
-    path: '/api/views',
-    summary: 'Save a view of the results',
-    tag: 'results',
-    body: savedViewCreateSchema,
-    response: savedViewSchema,
-    status: 201,
-  }),
-  removeView: endpoint({
-    method: 'DELETE',
-    path: '/api/views/:id',
-    summary: 'Take a saved view away (can be undone)',
-    tag: 'results',
-    params: idParams,
-    query: versionQuery,
-    response: savedViewSchema,
-  }),
-  restoreView: endpoint({
-    method: 'POST',
-    path: '/api/views/:id/restore',
-    summary: 'Bring a saved view back',
-    tag: 'results',
-    params: idParams,
-    body: versionBody,
-    response: savedViewSchema,
-  }),
   piecesCsv: csv('pieces', 'A list of pieces, with what was done and measured'),
   mixesCsv: csv('mixes', 'All mixes'),
   passesCsv: csv('passes', 'All passes'),
 };
+
+export const views = recordEndpoints({
+  path: '/api/views',
+  tag: 'results',
+  shown: savedViewSchema,
+  create: savedViewCreateSchema,
+  words: {
+    list: 'Saved views of the results',
+    create: 'Save a view of the results',
+    remove: 'Take a saved view away',
+    restore: 'Bring a saved view back',
+  },
+});
 
 function csv(table: string, summary: string) {
   return endpoint({

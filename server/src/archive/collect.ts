@@ -15,19 +15,19 @@ import {
   type Archive,
   type Piece,
 } from '@icy-ribbon/contract';
-import { listCalibrations } from '../calibration/calibration.queries.ts';
+import { CALIBRATIONS } from '../calibration/calibrations.ts';
 import type { Db } from '../db/open.ts';
 import { readable } from '../db/readable.ts';
 import type { Reader } from '../db/record.ts';
-import { listDrillRuns } from '../drill/drill.queries.ts';
-import { listEquipment } from '../equipment/equipment.queries.ts';
+import { DRILLS } from '../drill/drills.ts';
+import { EQUIPMENT } from '../equipment/equipment.ts';
 import { allMaterials } from '../material/material.queries.ts';
 import { findDetail } from '../photo/photo.queries.ts';
 import { readPieces } from '../piece/piece.queries.ts';
 import { withoutDamaged } from '../piece/whole.ts';
-import { listRecipes } from '../recipe/recipe.queries.ts';
-import { listViews } from '../result/views.queries.ts';
-import { allSupports } from '../support/support.queries.ts';
+import { RECIPES } from '../recipe/recipes.ts';
+import { VIEWS } from '../result/views.ts';
+import { SUPPORTS } from '../support/supports.ts';
 
 const BATCH = 20;
 
@@ -56,12 +56,12 @@ type Shelves = Omit<Archive, 'format' | 'formatVersion' | 'pieces' | 'details'>;
 async function* textOf(db: Reader, hashes: Set<string>, damaged: string[]): AsyncGenerator<string> {
   const shelves: Shelves = {
     materials: readable(materialSchema, await allMaterials(db)),
-    supports: readable(supportSchema, await allSupports(db)),
-    equipment: readable(equipmentSchema, await listEquipment(db)),
-    recipes: readable(ownRecipeSchema, await listRecipes(db)),
-    calibrations: readable(calibrationSchema, await listCalibrations(db)),
-    drills: readable(drillRunSchema, await listDrillRuns(db)),
-    views: readable(savedViewSchema, await listViews(db)),
+    supports: readable(supportSchema, await SUPPORTS.all(db)),
+    equipment: readable(equipmentSchema, await EQUIPMENT.list(db)),
+    recipes: readable(ownRecipeSchema, await RECIPES.list(db)),
+    calibrations: readable(calibrationSchema, await CALIBRATIONS.list(db)),
+    drills: readable(drillRunSchema, await DRILLS.list(db)),
+    views: readable(savedViewSchema, await VIEWS.list(db)),
   };
   const head = { format: ARCHIVE_FORMAT, formatVersion: ARCHIVE_VERSION, ...shelves };
   yield `${JSON.stringify(head).slice(0, -1)},"pieces":[`;

@@ -4,7 +4,7 @@ import { fromJson, toJson } from '../db/json.ts';
 import { requirePiece } from '../db/ofPiece.ts';
 import { readable } from '../db/readable.ts';
 import { insertRows, type Reader, type Writer } from '../db/record.ts';
-import { findEquipment } from '../equipment/equipment.queries.ts';
+import { EQUIPMENT } from '../equipment/equipment.ts';
 import { taken, unfit } from '../http/problem.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 
@@ -71,7 +71,7 @@ async function requirePossible(
     if (!target) throw unfit('data.eventId', 'This line is not in the log, or was taken back.');
   }
   if (event.kind === 'place' && event.data.shelfId !== null) {
-    const shelf = await findEquipment(trx, event.data.shelfId);
+    const shelf = await EQUIPMENT.find(trx, event.data.shelfId);
     if (shelf?.kind !== 'shelf' || shelf.deletedAt !== null) {
       throw unfit('data.shelfId', 'This shelf is gone: choose another.');
     }

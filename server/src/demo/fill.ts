@@ -14,7 +14,8 @@ import { removeIn, removeNamed } from '../folder/remove.ts';
 import { createMaterial, shelfByKind } from '../material/material.queries.ts';
 import { stockStarterShelf, UNCOUNTED } from '../material/starter.ts';
 import type { PhotoFiles } from '../photo/files.ts';
-import { createSupport, listSupports } from '../support/support.queries.ts';
+import { SUPPORTS } from '../support/supports.ts';
+import type { Support } from '@icy-ribbon/contract';
 import type { Tasks } from '../task/threads.ts';
 import { buildDemoPiece, type DemoTools } from './build.ts';
 import { fillCare } from './fillCare.ts';
@@ -121,13 +122,13 @@ async function stockShelf(trx: Writer, makeId: () => string) {
       note: '',
     });
   }
-  const { items: shelf } = await listSupports(trx, { page: 1, pageSize: 200 });
-  const supports = {} as Record<DemoSupportName, Awaited<ReturnType<typeof createSupport>>>;
+  const shelf = await SUPPORTS.list(trx);
+  const supports = {} as Record<DemoSupportName, Support>;
   for (const name of Object.keys(DEMO_SUPPORTS) as DemoSupportName[]) {
     const wanted = DEMO_SUPPORTS[name];
     supports[name] =
       shelf.find((support) => support.name === wanted.name) ??
-      (await createSupport(trx, { ...wanted, id: makeId() }));
+      (await SUPPORTS.create(trx, { ...wanted, id: makeId() }));
   }
   const media = new Map<MaterialKind, Material>();
   const byKind = await shelfByKind(trx);

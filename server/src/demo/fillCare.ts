@@ -3,7 +3,7 @@ import { seededRandom, seededUuid } from '@icy-ribbon/core/base/random';
 import { insertCare } from '../care/care.queries.ts';
 import type { Db } from '../db/open.ts';
 import { write } from '../db/write.ts';
-import { createEquipment } from '../equipment/equipment.queries.ts';
+import { EQUIPMENT } from '../equipment/equipment.ts';
 import { DEMO_PLACES, DEMO_SHELVES, DEMO_TOUCH_DRY, demoCare } from './care.ts';
 
 /** A lot of its own, so that the rest of the demo stays as it was. */
@@ -30,7 +30,7 @@ export async function fillCare(db: Db, now: Date): Promise<void> {
     const shelfIds: string[] = [];
     for (const shelf of DEMO_SHELVES) {
       const slots = shelf.slots.map((slot) => ({ ...slot }));
-      shelfIds.push((await createEquipment(trx, { ...shelf, slots, id: makeId() })).id);
+      shelfIds.push((await EQUIPMENT.create(trx, { ...shelf, slots, id: makeId() })).id);
     }
     const log = async (name: string, days: number, event: Pick<CareEvent, 'kind' | 'data'>) => {
       const pieceId = ids.get(name);

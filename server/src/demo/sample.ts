@@ -11,7 +11,7 @@ import { write } from '../db/write.ts';
 import { materialOf } from '../material/material.queries.ts';
 import { UNCOUNTED } from '../material/starter.ts';
 import type { PhotoFiles } from '../photo/files.ts';
-import { listSupports } from '../support/support.queries.ts';
+import { SUPPORTS } from '../support/supports.ts';
 import type { Tasks } from '../task/threads.ts';
 import { buildDemoPiece, type DemoTools } from './build.ts';
 import type { DemoPictures } from './pictures.ts';
@@ -145,7 +145,7 @@ function medium(kind: MaterialKind, id: string, at: string): Material {
 
 /** A support of the shelf that is just as large. */
 async function likeIt(db: Db, wanted: Pick<Support, 'shape' | 'widthMm' | 'heightMm' | 'sideDepthMm'>) {
-  const { items } = await listSupports(db, { page: 1, pageSize: 200 });
+  const items = await SUPPORTS.list(db);
   return items.find(
     ({ shape, widthMm, heightMm, sideDepthMm }) =>
       shape === wanted.shape &&

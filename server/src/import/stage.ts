@@ -3,21 +3,21 @@ import { mkdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Archive, ArchiveResult, Piece } from '@icy-ribbon/contract';
 import { sql, type Transaction } from 'kysely';
-import { insertCalibration } from '../calibration/calibration.queries.ts';
+import { CALIBRATIONS } from '../calibration/calibrations.ts';
 import { openFresh, type Db } from '../db/open.ts';
 import { insertRows } from '../db/record.ts';
 import type { Database } from '../db/schema.ts';
 import { write } from '../db/write.ts';
-import { insertDrillRun } from '../drill/drill.queries.ts';
-import { insertEquipment } from '../equipment/equipment.queries.ts';
+import { DRILLS } from '../drill/drills.ts';
+import { EQUIPMENT } from '../equipment/equipment.ts';
 import { folderOf } from '../folder/folder.ts';
 import { removeIn } from '../folder/remove.ts';
 import { HttpProblem, unfit } from '../http/problem.ts';
 import { insertMaterial } from '../material/material.queries.ts';
 import { insertPiece } from '../piece/document.ts';
-import { insertRecipe } from '../recipe/recipe.queries.ts';
-import { insertView } from '../result/views.queries.ts';
-import { insertSupport } from '../support/support.queries.ts';
+import { RECIPES } from '../recipe/recipes.ts';
+import { VIEWS } from '../result/views.ts';
+import { SUPPORTS } from '../support/supports.ts';
 import type { Bench } from '../task/bench.ts';
 import type { Places } from './check.ts';
 
@@ -99,12 +99,12 @@ async function stage(
   try {
     await db.transaction().execute(async (trx) => {
       for (const material of archive.materials) await insertMaterial(trx, material);
-      for (const support of archive.supports) await insertSupport(trx, support);
-      for (const equipment of archive.equipment) await insertEquipment(trx, equipment);
-      for (const recipe of archive.recipes) await insertRecipe(trx, recipe);
-      for (const calibration of archive.calibrations) await insertCalibration(trx, calibration);
-      for (const run of archive.drills) await insertDrillRun(trx, run);
-      for (const view of archive.views) await insertView(trx, view);
+      for (const support of archive.supports) await SUPPORTS.insert(trx, support);
+      for (const equipment of archive.equipment) await EQUIPMENT.insert(trx, equipment);
+      for (const recipe of archive.recipes) await RECIPES.insert(trx, recipe);
+      for (const calibration of archive.calibrations) await CALIBRATIONS.insert(trx, calibration);
+      for (const run of archive.drills) await DRILLS.insert(trx, run);
+      for (const view of archive.views) await VIEWS.insert(trx, view);
     });
     const put = (pieces: readonly Piece[]) =>
       write(db, async (trx) => {

@@ -2,8 +2,8 @@ import type { MaterialCreate, SupportCreate } from '@icy-ribbon/contract';
 import type { Finish, MaterialKind, Pigment } from '@icy-ribbon/core/paint/material';
 import type { Db } from '../db/open.ts';
 import { write } from '../db/write.ts';
-import { stockEquipment } from '../equipment/equipment.queries.ts';
-import { createSupport } from '../support/support.queries.ts';
+import { stockEquipment } from '../equipment/equipment.ts';
+import { SUPPORTS } from '../support/supports.ts';
 import { createMaterial } from './material.queries.ts';
 
 /** Nobody has counted or priced it yet. */
@@ -44,7 +44,7 @@ const MEDIA: readonly (readonly [name: string, hex: string, kind: MaterialKind])
   ['Water', '#d8e8ef', 'water'],
 ];
 
-const SUPPORTS: readonly SupportCreate[] = [
+const USUAL_SUPPORTS: readonly SupportCreate[] = [
   {
     kind: 'canvas',
     name: 'Canvas 25 x 25',
@@ -94,7 +94,7 @@ export async function stockStarterShelf(db: Db): Promise<void> {
         note: '',
       });
     }
-    for (const support of SUPPORTS) await createSupport(trx, support);
+    for (const support of USUAL_SUPPORTS) await SUPPORTS.create(trx, support);
     await stockEquipment(trx);
   });
 }

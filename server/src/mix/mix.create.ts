@@ -7,7 +7,7 @@ import { found, newRecord, timestamp, type Writer } from '../db/record.ts';
 import { taken, unfit } from '../http/problem.ts';
 import { findMaterial, shelfByKind } from '../material/material.queries.ts';
 import { learnedFromReadings } from '../reading/learned.queries.ts';
-import { recipeFinder } from '../recipe/recipe.queries.ts';
+import { recipeFinder } from '../recipe/recipes.ts';
 import { findMix, insertMix, nextPosition } from './mix.queries.ts';
 import { planIngredients, type PaintPart } from './plan.ts';
 

@@ -10,7 +10,7 @@ import { found, type Reader } from '../db/record.ts';
 import { findMaterial } from '../material/material.queries.ts';
 import type { PhotoFiles } from '../photo/files.ts';
 import { findDetail } from '../photo/photo.queries.ts';
-import { findSupport } from '../support/support.queries.ts';
+import { SUPPORTS } from '../support/supports.ts';
 import { findPiece } from './piece.queries.ts';
 import { withoutDamaged } from './whole.ts';
 
@@ -50,7 +50,7 @@ export async function exportPiece(db: Reader, files: PhotoFiles, id: string): Pr
     formatVersion: DOCUMENT_VERSION,
     piece: { ...piece, photos, rehearsals },
     materials,
-    support: found(await findSupport(db, piece.support.supportId), 'support'),
+    support: found(await SUPPORTS.find(db, piece.support.supportId), 'support'),
     photoFiles,
   };
 }

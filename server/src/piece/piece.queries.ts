@@ -30,7 +30,7 @@ import { plansOf } from '../plan/plan.queries.ts';
 import { eventsOf } from '../pour/pour.queries.ts';
 import { readingsOf } from '../reading/reading.queries.ts';
 import { careOf } from '../care/care.queries.ts';
-import { findSupport, supportsById } from '../support/support.queries.ts';
+import { SUPPORTS } from '../support/supports.ts';
 
 type PieceRow = Selectable<PieceTable>;
 
@@ -48,7 +48,7 @@ async function assemble(db: Reader, rows: readonly PieceRow[]): Promise<Piece[]>
   const snapshots = rows.map((row) => supportSnapshotSchema.safeParse(fromJson(row.supportSnapshot)));
   const shelved = snapshots.every((each) => each.success)
     ? new Map<string, Support>()
-    : await supportsById(
+    : await SUPPORTS.byId(
         db,
         rows.map((row) => row.supportId),
       );
@@ -98,7 +98,7 @@ export async function createPiece(trx: Writer, input: PieceCreate): Promise<Piec
   const id = input.id ?? randomUUID();
   const existing = await findPiece(trx, id);
   if (existing) return existing;
-  const support = await findSupport(trx, input.supportId);
+  const support = await SUPPORTS.find(trx, input.supportId);
   if (!support || support.deletedAt !== null) {
     throw unfit('supportId', 'Choose a support from the shelf.');
   }

@@ -3,9 +3,8 @@ import { api } from '@icy-ribbon/contract/addresses';
 import { dueOf, type DrillName, type Due } from '@icy-ribbon/core/drill/schedule';
 import { eyeOf, type Eye } from '@icy-ribbon/core/thickness/reading';
 import { defineStore } from 'pinia';
-import { computed, ref, shallowRef } from 'vue';
-import { allPages } from '../api/allPages.ts';
-import { call } from '../api/client.ts';
+import { computed } from 'vue';
+import { useRecords } from './records.ts';
 
 /** An eye changes with practice: so many of the last answers count. */
 const COUNTS = 80;
@@ -14,34 +13,8 @@ const TELLING = 8;
 
 /** Drills that were played, the newest first; and what they say of the artist's eye. */
 export const useDrills = defineStore('drills', () => {
-  const items = shallowRef<DrillRun[]>([]);
-  const loaded = ref(false);
-
-  async function load(): Promise<void> {
-    items.value = await allPages((query) => call(api.drills.list, { query }));
-    loaded.value = true;
-  }
-
-  async function ensure(): Promise<void> {
-    if (!loaded.value) await load();
-  }
-
-  async function add(input: Omit<DrillRunCreate, 'id'>): Promise<DrillRun> {
-    const kept = await call(api.drills.create, { body: { ...input, id: crypto.randomUUID() } });
-    await load();
-    return kept;
-  }
-
-  async function remove({ id, version }: DrillRun): Promise<DrillRun> {
-    const removed = await call(api.drills.remove, { params: { id }, query: { version } });
-    await load();
-    return removed;
-  }
-
-  async function restore({ id, version }: DrillRun): Promise<void> {
-    await call(api.drills.restore, { params: { id }, body: { version } });
-    await load();
-  }
+  const records = useRecords<DrillRun, Omit<DrillRunCreate, 'id'>>(api.drills);
+  const { items } = records;
 
   /** Runs of one drill, the oldest first. */
   const runsOf = (drill: DrillName): DrillRun[] =>
@@ -63,5 +36,5 @@ export const useDrills = defineStore('drills', () => {
   /** How this artist's words for thickness lie; null while too few were named. */
   const eye = computed((): Eye | null => (named.value.length < TELLING ? null : eyeOf(named.value)));
 
-  return { items, eye, ensure, load, add, remove, restore, runsOf, dueFor };
+  return { ...records, eye, runsOf, dueFor };
 });

@@ -6,6 +6,7 @@ import type {
   PieceListQuery,
   PieceSummary,
   SavedView,
+  SavedViewCreate,
 } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
@@ -13,6 +14,7 @@ import { ref, shallowRef } from 'vue';
 import { allPages } from '../api/allPages.ts';
 import { call, upload } from '../api/client.ts';
 import { useImports } from './imports.ts';
+import { useRecords } from './records.ts';
 
 export type PieceFilter = { [Key in keyof PieceListQuery]?: PieceListQuery[Key] | undefined } & Pick<
   PieceListQuery,
@@ -29,7 +31,7 @@ export const usePieces = defineStore('pieces', () => {
   const filter = ref<PieceFilter>({ ...EVERYTHING });
   /** Pieces marked for comparing, in the order they were marked. */
   const marked = ref<string[]>([]);
-  const views = shallowRef<SavedView[]>([]);
+  const saved = useRecords<SavedView, SavedViewCreate>(api.views);
 
   function narrow(changes: Partial<PieceFilter>): void {
     filter.value = { ...filter.value, page: 1, ...changes };
@@ -45,26 +47,10 @@ export const usePieces = defineStore('pieces', () => {
       : marked.value.filter((each) => each !== id);
   }
 
-  async function loadViews(): Promise<void> {
-    views.value = await allPages((query) => call(api.results.views, { query }));
-  }
-
   async function saveView(name: string): Promise<void> {
     const { page, pageSize, ...kept } = filter.value;
     void [page, pageSize];
-    await call(api.results.saveView, { body: { id: crypto.randomUUID(), name, filter: kept } });
-    await loadViews();
-  }
-
-  async function removeView({ id, version }: SavedView): Promise<SavedView> {
-    const removed = await call(api.results.removeView, { params: { id }, query: { version } });
-    await loadViews();
-    return removed;
-  }
-
-  async function restoreView({ id, version }: SavedView): Promise<void> {
-    await call(api.results.restoreView, { params: { id }, body: { version } });
-    await loadViews();
+    await saved.add({ name, filter: kept });
   }
 
   async function load(): Promise<void> {
@@ -135,11 +121,11 @@ export const usePieces = defineStore('pieces', () => {
   return {
     marked,
     mark,
-    views,
-    loadViews,
+    views: saved.items,
+    loadViews: saved.load,
     saveView,
-    removeView,
-    restoreView,
+    removeView: saved.remove,
+    restoreView: saved.restore,
     narrow,
     clear,
     items,

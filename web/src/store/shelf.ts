@@ -1,11 +1,11 @@
-import type { Material, MaterialUpdate, ShelvedMaterial, Support, SupportUpdate } from '@icy-ribbon/contract';
+import type { Material, MaterialUpdate, ShelvedMaterial, Support } from '@icy-ribbon/contract';
 import { api, type BodyOf } from '@icy-ribbon/contract/addresses';
 import { defineStore } from 'pinia';
-import { ref, shallowRef } from 'vue';
+import { computed } from 'vue';
 import { allPages } from '../api/allPages.ts';
 import { call } from '../api/client.ts';
 import { useImports } from './imports.ts';
-import { sendVersioned } from './versioned.ts';
+import { useRecords } from './records.ts';
 
 type MaterialInput = BodyOf<typeof api.materials.create>;
 type MaterialChange = NonNullable<BodyOf<typeof api.materials.importAll>['changes']>[number];
@@ -18,32 +18,17 @@ const SHELF_SIZE = 20_000;
 /** Materials and supports on the shelf. */
 export const useShelf = defineStore('shelf', () => {
   const imports = useImports();
-  const materials = shallowRef<ShelvedMaterial[]>([]);
-  const supports = shallowRef<Support[]>([]);
-  const loaded = ref(false);
+  const material = useRecords<ShelvedMaterial, MaterialInput>(api.materials, SHELF_SIZE);
+  const support = useRecords<Support, SupportInput>(api.supports, PAGE_SIZE);
+  const loaded = computed(() => material.loaded.value && support.loaded.value);
 
+  /** Each is there as soon as it arrives. */
   async function load(): Promise<void> {
-    // Each is there as soon as it arrives.
-    await Promise.all([
-      allPages((query) => call(api.supports.list, { query }), PAGE_SIZE).then(
-        (items) => (supports.value = items),
-      ),
-      allPages((query) => call(api.materials.list, { query }), SHELF_SIZE).then(
-        (items) => (materials.value = items),
-      ),
-    ]);
-    loaded.value = true;
+    await Promise.all([support.load(), material.load()]);
   }
 
   async function ensure(): Promise<void> {
     if (!loaded.value) await load();
-  }
-
-  async function addMaterial(input: MaterialInput): Promise<Material> {
-    const body = { id: crypto.randomUUID(), ...input };
-    const material = await call(api.materials.create, { body });
-    await load();
-    return material;
   }
 
   /**
@@ -55,10 +40,10 @@ export const useShelf = defineStore('shelf', () => {
     materials: readonly MaterialInput[],
     changes: readonly MaterialChange[] = [],
   ): Promise<{ added: number; changed: number } | undefined> {
-    const withIds = materials.map((material) => ({ id: crypto.randomUUID(), ...material }));
+    const withIds = materials.map((each) => ({ id: crypto.randomUUID(), ...each }));
     const sent = call(api.materials.importAll, { body: { materials: withIds, changes: [...changes] } });
     const result = await imports.follow(sent);
-    await load();
+    await material.load();
     return result?.materials;
   }
 
@@ -69,7 +54,7 @@ export const useShelf = defineStore('shelf', () => {
   ): Promise<void> {
     const list = chosen.map(({ id, version }) => ({ id, version }));
     await call(api.materials.bulk, { body: { materials: list, changes } });
-    await load();
+    await material.load();
   }
 
   /** Materials that were taken off the shelf. */
@@ -80,76 +65,22 @@ export const useShelf = defineStore('shelf', () => {
     );
   }
 
-  /** @returns false when the artist kept what was changed elsewhere */
-  async function changeMaterial(
-    id: string,
-    version: number,
-    changes: Omit<MaterialUpdate, 'version'>,
-  ): Promise<boolean> {
-    const done = await sendVersioned(version, changes, (current) =>
-      call(api.materials.update, { params: { id }, body: { ...changes, version: current } }),
-    );
-    await load();
-    return done !== undefined;
-  }
-
-  async function removeMaterial({ id, version }: Material): Promise<Material> {
-    const removed = await call(api.materials.remove, { params: { id }, query: { version } });
-    await load();
-    return removed;
-  }
-
-  async function restoreMaterial({ id, version }: Material): Promise<void> {
-    await call(api.materials.restore, { params: { id }, body: { version } });
-    await load();
-  }
-
-  async function addSupport(input: SupportInput): Promise<Support> {
-    const body = { id: crypto.randomUUID(), ...input };
-    const support = await call(api.supports.create, { body });
-    await load();
-    return support;
-  }
-
-  async function changeSupport(
-    id: string,
-    version: number,
-    changes: Omit<SupportUpdate, 'version'>,
-  ): Promise<boolean> {
-    const done = await sendVersioned(version, changes, (current) =>
-      call(api.supports.update, { params: { id }, body: { ...changes, version: current } }),
-    );
-    await load();
-    return done !== undefined;
-  }
-
-  async function removeSupport({ id, version }: Support): Promise<Support> {
-    const removed = await call(api.supports.remove, { params: { id }, query: { version } });
-    await load();
-    return removed;
-  }
-
-  async function restoreSupport({ id, version }: Support): Promise<void> {
-    await call(api.supports.restore, { params: { id }, body: { version } });
-    await load();
-  }
-
   return {
-    materials,
-    supports,
+    materials: material.items,
+    supports: support.items,
     loaded,
     load,
     ensure,
-    addMaterial,
+    addMaterial: material.add,
+    changeMaterial: material.change,
+    removeMaterial: material.remove,
+    restoreMaterial: material.restore,
     addAll,
     changeMany,
     archived,
-    changeMaterial,
-    removeMaterial,
-    restoreMaterial,
-    addSupport,
-    changeSupport,
-    removeSupport,
-    restoreSupport,
+    addSupport: support.add,
+    changeSupport: support.change,
+    removeSupport: support.remove,
+    restoreSupport: support.restore,
   };
 });

@@ -19,9 +19,9 @@ const emit = defineEmits<{ close: [] }>();
 const recipes = useRecipes();
 const shelf = useShelf();
 
-const drawer = useRecordDrawer<OwnRecipe, RecipeInput>(emptyRecipe(), (target, draft) =>
-  target === 'new' ? recipes.add(draft) : recipes.change(target, draft),
-);
+const drawer = useRecordDrawer<OwnRecipe, RecipeInput>(emptyRecipe(), async (target, draft) => {
+  await (target === 'new' ? recipes.add(draft) : recipes.change(target, draft));
+});
 const { draft, problem } = drawer;
 
 /** What the artist can have: on the shelf, and either in stock or to be bought again. */

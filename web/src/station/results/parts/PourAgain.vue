@@ -66,7 +66,7 @@ function make(): void {
     const recipeIds = new Map<string, string>();
     for (const cup of cups) {
       const own = recipeAsPoured(cup, piece);
-      if (own) recipeIds.set(cup.mix.id, await recipes.add(own));
+      if (own) recipeIds.set(cup.mix.id, (await recipes.add(own)).id);
     }
     const { technique, aims, colors } = piece;
     return {

@@ -56,7 +56,7 @@ const drawer = useRecordDrawer<ShelvedMaterial, MaterialDraft>(emptyMaterial(), 
     await shelf.addMaterial(materialOf(entered));
     say(`"${entered.name}" is on the shelf.`);
   } else {
-    await shelf.changeMaterial(target.id, target.version, changesOf(entered, target));
+    await shelf.changeMaterial(target, changesOf(entered, target));
   }
 });
 const { draft, problem, target } = drawer;

@@ -22,11 +22,9 @@ const measures = useMeasures();
 
 const drawer = useRecordDrawer<Support, SupportDraft>(emptySupport(), async (target, draft) => {
   const { name, kind, shape, widthMm, heightMm, sideDepthMm } = draft;
-  const input = { name, kind, shape, widthMm, heightMm, sideDepthMm } as Parameters<
-    typeof shelf.changeSupport
-  >[2];
+  const input = { name, kind, shape, widthMm, heightMm, sideDepthMm } as Parameters<typeof shelf.addSupport>[0];
   if (target === 'new') await shelf.addSupport(input);
-  else await shelf.changeSupport(target.id, target.version, input);
+  else await shelf.changeSupport(target, input);
 });
 const { draft, problem, target } = drawer;
 
