@@ -36,7 +36,7 @@ test('a table is read in: its columns matched, its bad cells set right where the
   await expect(page.getByRole('row', { name: /Fern/ })).toContainText('80.0 g');
 });
 
-test('10,000 rows are read in, found by search, and saved again', async ({ page }) => {
+test('10,000 rows are read in, found by search, and saved again', { tag: '@proof' }, async ({ page }) => {
   const rows = Array.from({ length: 10_000 }, (_, index) => `Paint ${index},fluid`).join('\n');
   await page.goto('/shelf');
   await page.getByLabel('Shelf file').setInputFiles(csv(`name,kind\n${rows}\n`));

@@ -25,11 +25,11 @@ async function checkCode() {
     [
       ['ESLint', 'eslint', ['.']],
       ['Directions', 'depcruise', DIRECTIONS],
+      ['Prettier', 'prettier', ['--check', '--log-level', 'warn', '.']],
     ],
     [
       ['Types', 'tsc', ['-p', 'tsconfig.check.json']],
       ['Types of the pages', 'vue-tsc', ['-p', 'web/tsconfig.json']],
-      ['Prettier', 'prettier', ['--check', '--log-level', 'warn', '.']],
     ],
   ];
   const results = [];
