@@ -5,11 +5,14 @@ import globals from 'globals';
 import typescript from 'typescript-eslint';
 
 /** Imports point one way: web -> contract, core; server -> contract, core; contract -> core; core -> libraries. */
-function mayNotImport(folder, patterns, message) {
+function mayNotImport(folder, patterns, message, ...more) {
   return {
     files: [`${folder}/src/**/*.{ts,vue}`],
     rules: {
-      '@typescript-eslint/no-restricted-imports': ['error', { patterns: [{ group: patterns, message }] }],
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        { patterns: [{ group: patterns, message }, ...more] },
+      ],
     },
   };
 }
@@ -86,6 +89,10 @@ export default typescript.config(
     'web',
     ['@icy-ribbon/server', '**/server/**', ...NODE_ONLY],
     'web imports contract and core, never the server.',
+    {
+      regex: String.raw`^\.\./\.\./(?!\.\./core/testing)`,
+      message: 'Give it its one name: #store/units.ts.',
+    },
   ),
   prettier,
 );

@@ -4,6 +4,7 @@ import { Button } from 'ant-design-vue';
 import { computed, onMounted } from 'vue';
 import { sayProblem } from '../notice/notices.ts';
 import { useSending } from '../store/sending.ts';
+import { percent } from '#words/percent.ts';
 
 /** Photos on their way, told of on every page as soon as one takes a while. */
 const sending = useSending();
@@ -20,7 +21,7 @@ const shown = computed(() => [...sending.underway.values()].filter(({ id }) => l
   <div v-for="{ id, pieceName, share, waits } in shown" :key="id" class="sending" role="status">
     <span>
       Photo of {{ pieceName }}:
-      {{ waits ? 'it waits here and goes on by itself' : `${Math.round(100 * share)} % sent` }}
+      {{ waits ? 'it waits here and goes on by itself' : `${percent(share)} sent` }}
     </span>
     <progress :value="share" aria-hidden="true"></progress>
     <Button size="small" @click="sending.stop(id)">Do not send it</Button>

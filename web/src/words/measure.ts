@@ -1,5 +1,6 @@
 import { convert } from '@icy-ribbon/core/base/unit';
 import type { ChosenUnits } from '../store/unitChoices.ts';
+import { finePercent } from './percent.ts';
 
 const SQUARE_FEET_IN_DM2 = (convert(100, 'mm', 'in') / 12) ** 2;
 
@@ -63,7 +64,7 @@ export function measureWords({ mass, volume, length }: ChosenUnits) {
     densityNumber,
     densityUnit,
     viscosity: (paS: number) => `${paS < 1 ? paS.toFixed(2) : paS.toFixed(1)}\u00a0Pa·s`,
-    percent: (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)}\u00a0%`,
+    percent: finePercent,
   };
 }
 export type MeasureWords = ReturnType<typeof measureWords>;

@@ -3,6 +3,7 @@ import type { AddedIngredient, AdditionLimit, NextAddition, Stuck } from '@icy-r
 import { NINE_IN_TEN } from '@icy-ribbon/core/base/statistics';
 import type { MeasureWords } from './measure.ts';
 import { DRAIN_CUPS } from '@icy-ribbon/core/thickness/reading';
+import { percent } from './percent.ts';
 
 /** "0.76 Pa·s". */
 export const paS = (value: number): string => `${value.toPrecision(2)}\u00a0Pa·s`;
@@ -44,7 +45,7 @@ const STUCK: Readonly<Record<Stuck, string>> = {
 /** What forbids all that would be needed. */
 export function limitWords(limit: AdditionLimit, say: MeasureWords): string {
   return limit.code === 'water'
-    ? `${Math.round(100 * limit.water)}\u00a0% water would be above its limit of ${Math.round(100 * limit.most)}\u00a0%: thin with varnish or medium instead.`
+    ? `${percent(limit.water)} water would be above its limit of ${percent(limit.most)}: thin with varnish or medium instead.`
     : `The cup holds ${say.volume(limit.capacityMl)} and would need ${say.volume(limit.wantedMl)}: take a larger one, or use some of it first.`;
 }
 

@@ -103,7 +103,11 @@ export const PHOTO_QUANTITY_KEYS = Object.keys(PHOTO_QUANTITIES) as readonly Pho
 /** Every number of a photo, by its key. */
 export type PhotoNumbers = Readonly<Record<PhotoQuantityKey, number>>;
 
-/** The row of a number, with what not every one says. */
+/**
+ * The row of a number, with what not every one says.
+ *
+ * @example photoQuantity('mud').column // 'measured_mud_share'
+ */
 export const photoQuantity = (key: PhotoQuantityKey): PhotoQuantity => PHOTO_QUANTITIES[key];
 
 /** Every number that a photo gives. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
-import CornerFrame from '../../drawing/CornerFrame.vue';
-import type { FrameCorners } from '../../drawing/corners.ts';
+import CornerFrame from '#drawing/CornerFrame.vue';
+import type { FrameCorners } from '#drawing/corners.ts';
 
 /** The corners of what a picture shows, to be pulled before it is read. */
 defineProps<{

@@ -1,7 +1,7 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
-import type { FrameCorners } from '../../drawing/corners.ts';
-import { useTask } from '../../notice/useTask.ts';
-import { photoWorker } from '../../worker/photo.ts';
+import type { FrameCorners } from '#drawing/corners.ts';
+import { useTask } from '#notice/useTask.ts';
+import { photoWorker } from '#worker/workers.ts';
 
 /**
  * A picture that was chosen to be read, and the corners of what it shows.

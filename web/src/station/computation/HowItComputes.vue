@@ -2,8 +2,8 @@
 import { CALCULATIONS, runCalculation } from '@icy-ribbon/core/registry';
 import type { Calculation } from '@icy-ribbon/core/base/calculation';
 import { onMounted } from 'vue';
-import '../../api/plainSchemas.ts';
-import TypesetLaw from '../../drawing/TypesetLaw.vue';
+import '#api/plainSchemas.ts';
+import TypesetLaw from '#drawing/TypesetLaw.vue';
 
 /** Every calculation as the registry describes it, each with an example that is computed here and now. */
 const cards = (CALCULATIONS as readonly unknown[] as readonly Calculation[]).map((calculation) => ({

@@ -4,9 +4,9 @@ import { Button, Checkbox, Popconfirm } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { useIntervalFn } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
-import { say, sayProblem } from '../../notice/notices.ts';
-import { attempt } from '../../notice/useTask.ts';
-import { useSignedIn } from '../../store/signedIn.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useSignedIn } from '#store/signedIn.ts';
 import JoinCode from './parts/JoinCode.vue';
 
 /** The studio on other devices: whether they may come in, by which address, and which are signed in. */

@@ -5,15 +5,15 @@ import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
-import { stepDetail, stepTitle } from '../../words/step.ts';
-import ColorDot from '../../drawing/ColorDot.vue';
-import { itemName } from '../../drawing/plan.ts';
-import { planSvg } from '../../drawing/planSvg.ts';
-import { sayProblem } from '../../notice/notices.ts';
-import { usePiece } from '../../store/piece/piece.ts';
-import { usePlan } from '../../store/plan/plan.ts';
-import { useUnits } from '../../store/units.ts';
-import { TECHNIQUE_LABELS } from '../../words/general.ts';
+import { stepDetail, stepTitle } from '#words/step.ts';
+import ColorDot from '#drawing/ColorDot.vue';
+import { itemName } from '#drawing/plan.ts';
+import { planSvg } from '#drawing/planSvg.ts';
+import { sayProblem } from '#notice/notices.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePlan } from '#store/plan/plan.ts';
+import { useUnits } from '#store/units.ts';
+import { TECHNIQUE_LABELS } from '#words/general.ts';
 
 /** The plan on one page, in the order of the work, to be printed and laid beside the table. */
 defineProps<{ pieceId: string }>();

@@ -2,11 +2,11 @@
 import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
 import type { Place } from '@icy-ribbon/core/piece/plan';
 import { defineAsyncComponent, ref } from 'vue';
-import SupportDrawing from '../../drawing/SupportDrawing.vue';
-import { useAwake } from '../../notice/awake.ts';
-import { useShortcuts } from '../../shortcut/shortcuts.ts';
-import { usePiece } from '../../store/piece/piece.ts';
-import ClosingList from '../../field/ClosingList.vue';
+import SupportDrawing from '#drawing/SupportDrawing.vue';
+import { useAwake } from '#notice/awake.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import ClosingList from '#field/ClosingList.vue';
 import BlowStep from './parts/BlowStep.vue';
 import ChangeEvent from './parts/ChangeEvent.vue';
 import LayStep from './parts/LayStep.vue';

@@ -2,10 +2,11 @@
 import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import type { Photo } from '@icy-ribbon/contract';
 import { computed, ref } from 'vue';
-import HungPhoto from '../../drawing/HungPhoto.vue';
-import { widthIn } from '../../drawing/widthIn.ts';
-import { usePiece } from '../../store/piece/piece.ts';
-import { useUnits } from '../../store/units.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import { widthIn } from '#drawing/widthIn.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { percent } from '#words/percent.ts';
 
 /** A rehearsal and what was poured, side by side, with the same measures. */
 defineProps<{ pieceId: string }>();
@@ -25,7 +26,6 @@ const shown = ({ id, widthPx, heightPx, measurement }: Photo) => ({
   ...{ id, widthPx, heightPx },
   corners: measurement?.corners ?? null,
 });
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 const rows = computed(() => {
   const [a, b] = [rehearsal.value?.measurement, photo.value?.measurement];
   if (!a || !b) return [];

@@ -2,12 +2,13 @@
 import { FIT_NAMES, LEAST_POURS, PRIOR_SD_LN, valuesAt, type FilmFit } from '@icy-ribbon/core/judgement/fit';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted } from 'vue';
-import { say } from '../../notice/notices.ts';
-import { attempt } from '../../notice/useTask.ts';
-import { useFilmFit } from '../../store/filmFit.ts';
-import { useOwnCells } from '../../store/ownCells.ts';
-import { FIT_WORDS, fittedWords } from '../../words/filmFit.ts';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useFilmFit } from '#store/filmFit.ts';
+import { useOwnCells } from '#store/ownCells.ts';
+import { FIT_WORDS, fittedWords } from '#words/filmFit.ts';
 import { useFilmFitting } from './parts/useFilmFitting.ts';
+import { percent as toPercent } from '#words/percent.ts';
 
 /** The film held against the artist's measured pours, and its unknowns fitted to them. */
 const store = useFilmFit();
@@ -27,7 +28,7 @@ const rows = computed(() =>
     fitted: shown.value && fittedWords(name, shown.value.values[name], shown.value.sdLn[name]),
   })),
 );
-const percent = (value: number) => `${(100 * value).toFixed(1)}\u00a0%`;
+const percent = (value: number) => toPercent(value, 1);
 const factor = (ln: number) => `× ${Math.exp(ln).toFixed(2)}`;
 const errors = computed(() => {
   const now = shown.value;

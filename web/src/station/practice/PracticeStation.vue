@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
 import { useRouter } from 'vue-router';
-import { usePiece } from '../../store/piece/piece.ts';
+import { usePiece } from '#store/piece/piece.ts';
 import { onMounted } from 'vue';
-import { sayProblem } from '../../notice/notices.ts';
-import { useDrills } from '../../store/drills.ts';
-import { eyeWords } from '../../words/drill.ts';
+import { sayProblem } from '#notice/notices.ts';
+import { useDrills } from '#store/drills.ts';
+import { eyeWords } from '#words/drill.ts';
 import DrillList from './drill/DrillList.vue';
 import { SCRATCH_SCENES } from './parts/scratchScenes.ts';
 

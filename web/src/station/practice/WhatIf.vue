@@ -12,17 +12,18 @@ import {
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import { say } from '../../notice/notices.ts';
-import { attempt } from '../../notice/useTask.ts';
-import { useFilmFit } from '../../store/filmFit.ts';
-import { useOwnCells } from '../../store/ownCells.ts';
-import { usePiece } from '../../store/piece/piece.ts';
-import { usePlan } from '../../store/plan/plan.ts';
-import { useUnits } from '../../store/units.ts';
-import { CAUSE_WORDS, causeValueWords } from '../../words/whatIf.ts';
-import SmallPicture from '../../drawing/SmallPicture.vue';
-import { useFilmUnknowns } from '../../store/useFilmUnknowns.ts';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useFilmFit } from '#store/filmFit.ts';
+import { useOwnCells } from '#store/ownCells.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePlan } from '#store/plan/plan.ts';
+import { useUnits } from '#store/units.ts';
+import { CAUSE_WORDS, causeValueWords } from '#words/whatIf.ts';
+import SmallPicture from '#drawing/SmallPicture.vue';
+import { useFilmUnknowns } from '#store/useFilmUnknowns.ts';
 import { useWhatIf, type WhatIfResult } from './parts/useWhatIf.ts';
+import { percent } from '#words/percent.ts';
 
 /** One cause of a plan changed, or two crossed: small runs side by side, the best by the aim first. */
 const props = defineProps<{ pieceId: string }>();
@@ -97,7 +98,7 @@ function number(result: WhatIfResult): string {
   if (!now) return '';
   switch (sortBy.value) {
     case 'open':
-      return `${Math.round(100 * now.negativeSpace)}\u00a0% open`;
+      return `${percent(now.negativeSpace)} open`;
     case 'reach':
       return units.show('length', now.petals.reachMm);
     case 'petals':

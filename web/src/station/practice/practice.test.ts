@@ -1,6 +1,6 @@
 import { plainFilm } from '@icy-ribbon/core/flow/solver';
 import { startRehearsal, WHAT_IF_CAUSES, whatIfValues } from '@icy-ribbon/core/piece/rehearse';
-import { causeValueWords, CAUSE_WORDS } from '../../words/whatIf.ts';
+import { causeValueWords, CAUSE_WORDS } from '#words/whatIf.ts';
 import { passesOf } from './parts/intoPlan.ts';
 import { SCRATCH_SCENES } from './parts/scratchScenes.ts';
 import { lieOf } from './parts/useDeviceTilt.ts';

@@ -3,13 +3,13 @@ import { Button } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { computed, onMounted } from 'vue';
 import { useRoute } from 'vue-router';
-import HungPhoto from '../../drawing/HungPhoto.vue';
-import { attempt } from '../../notice/useTask.ts';
-import { useMoney } from '../../store/money.ts';
-import { useRack } from '../../store/rack.ts';
-import { useUnits } from '../../store/units.ts';
-import { TECHNIQUE_LABELS } from '../../words/general.ts';
-import { supportWords } from '../../words/support.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import { attempt } from '#notice/useTask.ts';
+import { useMoney } from '#store/money.ts';
+import { useRack } from '#store/rack.ts';
+import { useUnits } from '#store/units.ts';
+import { TECHNIQUE_LABELS } from '#words/general.ts';
+import { supportWords } from '#words/support.ts';
 import { showsOf } from './parts/showRows.ts';
 
 /** The pieces of a show on one sheet, all to one scale, for printing or as a PDF. */

@@ -7,16 +7,16 @@ import { Button } from 'ant-design-vue';
 import QRCode from 'qrcode';
 import { computed, ref, shallowRef, watch } from 'vue';
 import { useRoute, useRouter } from 'vue-router';
-import { allPages } from '../../api/allPages.ts';
-import { call } from '../../api/client.ts';
-import BareSelect from '../../field/BareSelect.vue';
-import NumberField from '../../field/NumberField.vue';
-import { attempt } from '../../notice/useTask.ts';
-import { useMoney } from '../../store/money.ts';
-import { usePieces } from '../../store/pieces.ts';
-import { useUnits } from '../../store/units.ts';
-import { dateWords, ROLE_LABELS, TECHNIQUE_LABELS } from '../../words/general.ts';
-import { supportWords } from '../../words/support.ts';
+import { allPages } from '#api/allPages.ts';
+import { call } from '#api/client.ts';
+import BareSelect from '#field/BareSelect.vue';
+import NumberField from '#field/NumberField.vue';
+import { attempt } from '#notice/useTask.ts';
+import { useMoney } from '#store/money.ts';
+import { usePieces } from '#store/pieces.ts';
+import { useUnits } from '#store/units.ts';
+import { dateWords, ROLE_LABELS, TECHNIQUE_LABELS } from '#words/general.ts';
+import { supportWords } from '#words/support.ts';
 import { LABEL_SHEETS, pagesOf, sheetMargins } from './parts/labelSheets.ts';
 
 /** Labels for pieces and cups on common sheets, each with a code that opens its piece or cup. */

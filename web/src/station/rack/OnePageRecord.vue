@@ -3,18 +3,19 @@ import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { inForce } from '@icy-ribbon/core/piece/event';
 import { Button } from 'ant-design-vue';
 import { computed, useTemplateRef } from 'vue';
-import { saveFile } from '../../drawing/saveFile.ts';
-import { widthIn } from '../../drawing/widthIn.ts';
-import HungPhoto from '../../drawing/HungPhoto.vue';
-import { attempt } from '../../notice/useTask.ts';
-import { usePiece } from '../../store/piece/piece.ts';
-import { useUnits } from '../../store/units.ts';
-import { CHECK_LABELS, COAT_LABELS } from '../../words/care.ts';
-import { eventWords } from '../../words/event.ts';
-import { dateWords, ROLE_LABELS, TECHNIQUE_LABELS } from '../../words/general.ts';
-import { useMeasures } from '../../words/useMeasures.ts';
-import { supportWords } from '../../words/support.ts';
+import { saveFile } from '#drawing/saveFile.ts';
+import { widthIn } from '#drawing/widthIn.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { CHECK_LABELS, COAT_LABELS } from '#words/care.ts';
+import { eventWords } from '#words/event.ts';
+import { dateWords, ROLE_LABELS, TECHNIQUE_LABELS } from '#words/general.ts';
+import { useMeasures } from '#words/useMeasures.ts';
+import { supportWords } from '#words/support.ts';
 import { asOnePage } from './parts/onePage.ts';
+import { percent } from '#words/percent.ts';
 
 /** Everything of a piece on one page: picture, mixes, air, measures, finish; printed, or saved so that any browser reads it. */
 defineProps<{ pieceId: string }>();
@@ -81,15 +82,15 @@ const save = () =>
               </tr>
               <tr>
                 <th>Lacing</th>
-                <td>{{ (100 * measured.lacing.areaShare).toFixed(1) }} % of the face</td>
+                <td>{{ percent(measured.lacing.areaShare, 1) }} of the face</td>
               </tr>
               <tr>
                 <th>Negative space</th>
-                <td>{{ (100 * measured.negativeSpace).toFixed(0) }} %</td>
+                <td>{{ percent(measured.negativeSpace) }}</td>
               </tr>
               <tr>
                 <th>Mud</th>
-                <td>{{ (100 * measured.mud).toFixed(1) }} %</td>
+                <td>{{ percent(measured.mud, 1) }}</td>
               </tr>
             </tbody>
           </table>

@@ -2,12 +2,12 @@
 import { Button, Input } from 'ant-design-vue';
 import { useDebounceFn, useStorage } from '@vueuse/core';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
-import EmptyDrawing from '../../drawing/EmptyDrawing.vue';
-import BareSelect from '../../field/BareSelect.vue';
-import { useFirstRows } from '../../field/firstFrame.ts';
-import { attempt } from '../../notice/useTask.ts';
-import { usePiece } from '../../store/piece/piece.ts';
-import { usePieces } from '../../store/pieces.ts';
+import EmptyDrawing from '#drawing/EmptyDrawing.vue';
+import BareSelect from '#field/BareSelect.vue';
+import { useFirstRows } from '#field/firstFrame.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePieces } from '#store/pieces.ts';
 import ImportPiece from './parts/ImportPiece.vue';
 import MadeDifference from './parts/MadeDifference.vue';
 import ResultCharts from './parts/ResultCharts.vue';

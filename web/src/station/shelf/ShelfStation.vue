@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { onMounted, ref } from 'vue';
-import { sayProblem } from '../../notice/notices.ts';
-import { useShelf } from '../../store/shelf.ts';
+import { sayProblem } from '#notice/notices.ts';
+import { useShelf } from '#store/shelf.ts';
 import ColorMatch from './parts/ColorMatch.vue';
 import EquipmentTable from './parts/EquipmentTable.vue';
 import MaterialTable from './parts/MaterialTable.vue';

@@ -2,16 +2,16 @@
 import { Button } from 'ant-design-vue';
 import { onMounted } from 'vue';
 import { useRouter } from 'vue-router';
-import ColorDot from '../../drawing/ColorDot.vue';
-import PieceAims from '../../field/PieceAims.vue';
-import ComputedFrom from '../../field/ComputedFrom.vue';
-import { say, sayProblem } from '../../notice/notices.ts';
-import { attempt, useTask } from '../../notice/useTask.ts';
-import { useShortcuts } from '../../shortcut/shortcuts.ts';
-import { usePiece } from '../../store/piece/piece.ts';
-import { useShelf } from '../../store/shelf.ts';
+import ColorDot from '#drawing/ColorDot.vue';
+import PieceAims from '#field/PieceAims.vue';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt, useTask } from '#notice/useTask.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useShelf } from '#store/shelf.ts';
 import { aimsOf } from '@icy-ribbon/core/paint/stage';
-import { ROLE_LABELS } from '../../words/general.ts';
+import { ROLE_LABELS } from '#words/general.ts';
 import ThicknessTabs from './parts/ThicknessTabs.vue';
 import { isOpen, raceWords, useSet } from './parts/useSet.ts';
 

@@ -2,7 +2,7 @@ import type { CareEvent } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
 import { careState, type CareData, type CareKind } from '@icy-ribbon/core/piece/care';
 import { computed } from 'vue';
-import { call } from '../../api/client.ts';
+import { call } from '#api/client.ts';
 import type { InHand } from './inHand.ts';
 
 /**

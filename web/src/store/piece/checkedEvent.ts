@@ -1,6 +1,6 @@
 import { pourEventSchema, type PourEvent } from '@icy-ribbon/contract';
-import '../../api/plainSchemas.ts';
-import { ApiProblem } from '../../api/problem.ts';
+import '#api/plainSchemas.ts';
+import { ApiProblem } from '#api/problem.ts';
 
 /**
  * Checks an event by the contract before it is kept.

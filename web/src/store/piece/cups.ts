@@ -1,7 +1,7 @@
 import type { Addition, Mix, MovementCreate, ReadingsCreate } from '@icy-ribbon/contract';
 import { api, type BodyOf } from '@icy-ribbon/contract/addresses';
-import { call } from '../../api/client.ts';
-import { ApiProblem } from '../../api/problem.ts';
+import { call } from '#api/client.ts';
+import { ApiProblem } from '#api/problem.ts';
 import { inTurn } from '../inTurn.ts';
 import { sendVersioned } from '../versioned.ts';
 import type { TableQueue } from '../tableQueue.ts';

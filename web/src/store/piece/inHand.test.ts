@@ -2,7 +2,7 @@ import type { Piece } from '@icy-ribbon/contract';
 import { ref } from 'vue';
 
 const answers: ((piece: Partial<Piece>) => void)[] = [];
-jest.mock('../../api/client.ts', () => ({
+jest.mock('#api/client.ts', () => ({
   call: () => new Promise((resolve) => answers.push(resolve as never)),
 }));
 

@@ -1,8 +1,8 @@
 import type { Piece } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
 import type { Ref } from 'vue';
-import { call } from '../../api/client.ts';
-import { ApiProblem } from '../../api/problem.ts';
+import { call } from '#api/client.ts';
+import { ApiProblem } from '#api/problem.ts';
 
 /** The piece in hand as the server gave it, and how parts of it are put in their new state. */
 export interface InHand {

@@ -1,6 +1,6 @@
 import type { Measurement, Photo, PhotoDetail } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
-import { call, upload } from '../../api/client.ts';
+import { call, upload } from '#api/client.ts';
 import { sendVersioned } from '../versioned.ts';
 import type { InHand } from './inHand.ts';
 

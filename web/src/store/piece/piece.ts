@@ -9,7 +9,7 @@ import { cupStates } from '@icy-ribbon/core/thickness/learn';
 import { useStorage } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { computed, shallowRef } from 'vue';
-import { call } from '../../api/client.ts';
+import { call } from '#api/client.ts';
 import { useTableQueue } from '../tableQueue.ts';
 import { sendVersioned } from '../versioned.ts';
 import { careWrites } from './care.ts';

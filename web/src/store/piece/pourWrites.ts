@@ -8,7 +8,7 @@ import type {
 } from '@icy-ribbon/contract';
 import { layProblem } from '@icy-ribbon/core/piece/event';
 import { isPrepareStep } from '@icy-ribbon/core/piece/prepare';
-import { fieldProblem } from '../../api/problem.ts';
+import { fieldProblem } from '#api/problem.ts';
 import { checkedEvent } from './checkedEvent.ts';
 import { usePiece } from './piece.ts';
 

@@ -1,6 +1,6 @@
 import type { Mix, Reading } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
-import { call } from '../../api/client.ts';
+import { call } from '#api/client.ts';
 import type { Deliver } from '../tableQueue.ts';
 import type { InHand } from './inHand.ts';
 

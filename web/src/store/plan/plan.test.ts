@@ -1,7 +1,7 @@
 import { EMPTY_PLAN, findItem, moveItems, usualPass } from '@icy-ribbon/core/piece/plan';
 import { createPinia, setActivePinia } from 'pinia';
 import { nextTick } from 'vue';
-import { mixMissing } from '../../station/plan/parts/mixMissing.ts';
+import { mixMissing } from '#station/plan/parts/mixMissing.ts';
 import { newId, usePlan } from './plan.ts';
 import { usePiece } from '../piece/piece.ts';
 import { conflict, decideConflict } from '../versioned.ts';

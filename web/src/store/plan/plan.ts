@@ -8,10 +8,10 @@ import { useDebounceFn, useManualRefHistory, useNow, useStorage } from '@vueuse/
 import equal from 'fast-deep-equal';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { call } from '../../api/client.ts';
-import { ApiProblem } from '../../api/problem.ts';
-import { sayProblem } from '../../notice/notices.ts';
-import { plain } from '../../worker/plain.ts';
+import { call } from '#api/client.ts';
+import { ApiProblem } from '#api/problem.ts';
+import { sayProblem } from '#notice/notices.ts';
+import { plain } from '#worker/plain.ts';
 import { checkedCup, plannedCup } from './checkedCup.ts';
 import { costPerG, plannedPaint } from './plannedPaint.ts';
 import { useEquipment } from '../equipment.ts';

@@ -4,8 +4,8 @@ import { topUpG } from '@icy-ribbon/core/paint/mix';
 import { toG, toMg } from '@icy-ribbon/core/base/unit';
 import { Button, Popover } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { useUnits } from '../../../store/units.ts';
+import QuantityField from '#field/QuantityField.vue';
+import { useUnits } from '#store/units.ts';
 
 /** Weighs a lidded cup again: what is missing is water. */
 const props = defineProps<{ name: string; expectedMg: number }>();

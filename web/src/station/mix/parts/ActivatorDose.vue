@@ -5,11 +5,11 @@ import { InputError } from '@icy-ribbon/core/base/error';
 import { toMg } from '@icy-ribbon/core/base/unit';
 import { Button, Popover } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import type { Cup } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
+import type { Cup } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 
 const props = defineProps<{ cups: readonly Cup[]; density: number }>();
 const emit = defineEmits<{ dose: [mg: number] }>();

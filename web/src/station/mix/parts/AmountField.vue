@@ -3,9 +3,9 @@ import { InputError } from '@icy-ribbon/core/base/error';
 import { toG } from '@icy-ribbon/core/base/unit';
 import { Button, Popover } from 'ant-design-vue';
 import { onMounted, ref } from 'vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { useEquipment } from '../../../store/equipment.ts';
-import QuantityField from '../../../field/QuantityField.vue';
+import { sayProblem } from '#notice/notices.ts';
+import { useEquipment } from '#store/equipment.ts';
+import QuantityField from '#field/QuantityField.vue';
 import type { PlannedCup } from './cupPlan.ts';
 
 const props = defineProps<{ plan: PlannedCup | undefined; error?: string | undefined }>();

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { BESIDE_PX, LABEL_PX } from '../../../drawing/cup.ts';
-import EmptyDrawing from '../../../drawing/EmptyDrawing.vue';
-import { shapeOf } from '../../../drawing/cupLayers.ts';
-import type { Cup } from '../../../store/piece/piece.ts';
+import { BESIDE_PX, LABEL_PX } from '#drawing/cup.ts';
+import EmptyDrawing from '#drawing/EmptyDrawing.vue';
+import { shapeOf } from '#drawing/cupLayers.ts';
+import type { Cup } from '#store/piece/piece.ts';
 import CupColumn from './CupColumn.vue';
 
 const props = defineProps<{ cups: readonly Cup[] }>();

@@ -2,13 +2,13 @@
 import type { Mix } from '@icy-ribbon/contract';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { ref } from 'vue';
-import { messageAt } from '../../../api/problem.ts';
-import ColorDot from '../../../drawing/ColorDot.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { usePiece, type Cup } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { partsWords } from '../../../words/general.ts';
+import { messageAt } from '#api/problem.ts';
+import ColorDot from '#drawing/ColorDot.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { sayProblem } from '#notice/notices.ts';
+import { usePiece, type Cup } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { partsWords } from '#words/general.ts';
 
 defineProps<{ cups: readonly Cup[] }>();
 

@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { MOST_COLORS } from '@icy-ribbon/contract';
 import { computed } from 'vue';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import NumberField from '../../../field/NumberField.vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { useNeeds } from '../../../store/needs.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { needWords } from '../../../words/need.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
-import { supportWords } from '../../../words/support.ts';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import NumberField from '#field/NumberField.vue';
+import { attempt } from '#notice/useTask.ts';
+import { useNeeds } from '#store/needs.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { needWords } from '#words/need.ts';
+import { useMeasures } from '#words/useMeasures.ts';
+import { supportWords } from '#words/support.ts';
 
 /** How big the cups are to be for the support in hand, and for how many colors; what is not weighed in yet follows. */
 const needs = useNeeds();

@@ -2,7 +2,7 @@
 import type { StirringOrder } from '@icy-ribbon/core/paint/mix';
 import { Button } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import { useStirring } from '../../../store/stirring.ts';
+import { useStirring } from '#store/stirring.ts';
 
 /** In which order the cups of a recipe are filled. */
 const props = defineProps<{ recipeId: string }>();

@@ -3,8 +3,8 @@ import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { mixColor } from '@icy-ribbon/core/paint/color';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import ColorDot from '../../../drawing/ColorDot.vue';
-import NumberField from '../../../field/NumberField.vue';
+import ColorDot from '#drawing/ColorDot.vue';
+import NumberField from '#field/NumberField.vue';
 
 /** Paints that are stirred together into one cup, with their parts by weight, and the color they give. */
 const props = defineProps<{ paints: readonly ShelvedMaterial[] }>();

@@ -4,16 +4,16 @@ import { materialKind, substitutesFor, type MaterialKind } from '@icy-ribbon/cor
 import { expand, type Recipe } from '@icy-ribbon/core/paint/recipe';
 import { Button, Drawer } from 'ant-design-vue';
 import { computed } from 'vue';
-import RecordDrawer from '../../../field/RecordDrawer.vue';
-import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { copyOf, useRecipes, type RecipeInput } from '../../../store/recipes.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import { TECHNIQUE_LABELS } from '../../../words/general.ts';
+import RecordDrawer from '#field/RecordDrawer.vue';
+import { useRecordDrawer } from '#field/useRecordDrawer.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { copyOf, useRecipes, type RecipeInput } from '#store/recipes.ts';
+import { useShelf } from '#store/shelf.ts';
+import { TECHNIQUE_LABELS } from '#words/general.ts';
 import RecipeForm from './RecipeForm.vue';
 import { emptyRecipe } from './recipeDraft.ts';
-import { partsInWords } from '../../../words/recipe.ts';
+import { partsInWords } from '#words/recipe.ts';
 
 const emit = defineEmits<{ close: [] }>();
 const recipes = useRecipes();

@@ -4,12 +4,12 @@ import { PART_UNITS, type PartUnit } from '@icy-ribbon/core/paint/recipe';
 import { STAGES, type CupRole, type StageName, type Technique } from '@icy-ribbon/core/paint/stage';
 import { Button, Input, Select, Textarea } from 'ant-design-vue';
 import { computed } from 'vue';
-import { messageAt } from '../../../api/problem.ts';
-import BareSelect from '../../../field/BareSelect.vue';
-import FieldRow from '../../../field/FieldRow.vue';
-import NumberField from '../../../field/NumberField.vue';
-import { useRecipes, type RecipeInput } from '../../../store/recipes.ts';
-import { ROLE_LABELS, TECHNIQUE_LABELS } from '../../../words/general.ts';
+import { messageAt } from '#api/problem.ts';
+import BareSelect from '#field/BareSelect.vue';
+import FieldRow from '#field/FieldRow.vue';
+import NumberField from '#field/NumberField.vue';
+import { useRecipes, type RecipeInput } from '#store/recipes.ts';
+import { ROLE_LABELS, TECHNIQUE_LABELS } from '#words/general.ts';
 import { sourceKey, sourceOf } from './recipeDraft.ts';
 
 defineProps<{ problem: unknown }>();

@@ -5,12 +5,12 @@ import { toG } from '@icy-ribbon/core/base/unit';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import ColorDot from '../../../drawing/ColorDot.vue';
-import { shapeOf } from '../../../drawing/cupLayers.ts';
-import type { Cup } from '../../../store/piece/piece.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import { useUnits } from '../../../store/units.ts';
-import { partsWords } from '../../../words/general.ts';
+import ColorDot from '#drawing/ColorDot.vue';
+import { shapeOf } from '#drawing/cupLayers.ts';
+import type { Cup } from '#store/piece/piece.ts';
+import { useShelf } from '#store/shelf.ts';
+import { useUnits } from '#store/units.ts';
+import { partsWords } from '#words/general.ts';
 
 /** Smaller differences are not seen side by side (CIEDE2000; common practice). */
 const VISIBLE_DE = 1;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { stageOf } from '@icy-ribbon/core/paint/stage';
-import ToleranceBand from '../../../drawing/ToleranceBand.vue';
-import type { Cup } from '../../../store/piece/piece.ts';
-import { stageWords } from '../../../words/cup.ts';
-import { useUnits } from '../../../store/units.ts';
+import ToleranceBand from '#drawing/ToleranceBand.vue';
+import type { Cup } from '#store/piece/piece.ts';
+import { stageWords } from '#words/cup.ts';
+import { useUnits } from '#store/units.ts';
 
 /** The number to watch at the scale: what is still to go, or how much the mixed cup holds. */
 defineProps<{

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import CupDrawing from '../../../drawing/CupDrawing.vue';
-import { layersOf, shapeOf } from '../../../drawing/cupLayers.ts';
-import type { Cup } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { useIsPhone } from '../../../store/viewport.ts';
+import CupDrawing from '#drawing/CupDrawing.vue';
+import { layersOf, shapeOf } from '#drawing/cupLayers.ts';
+import type { Cup } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { useIsPhone } from '#store/viewport.ts';
 import { millilitersWith, withOnTop } from './onTop.ts';
 
 /** The cup as it fills: what is in it, what lies on the scale right now, and where the surface shall stand. */

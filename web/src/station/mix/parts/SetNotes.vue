@@ -4,11 +4,11 @@ import { batchesOf } from '@icy-ribbon/core/paint/recipe';
 import { toG, toMg } from '@icy-ribbon/core/base/unit';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece, type Cup } from '../../../store/piece/piece.ts';
-import { useRecipes } from '../../../store/recipes.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import { useUnits } from '../../../store/units.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece, type Cup } from '#store/piece/piece.ts';
+import { useRecipes } from '#store/recipes.ts';
+import { useShelf } from '#store/shelf.ts';
+import { useUnits } from '#store/units.ts';
 import { shortMaterials } from './setCheck.ts';
 
 /** What stays on the walls of the cup a medium is made in. */

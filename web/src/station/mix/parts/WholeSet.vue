@@ -3,16 +3,16 @@ import { fittingPaints, recipesFor } from '@icy-ribbon/core/paint/recipe';
 import type { CupRole, Technique } from '@icy-ribbon/core/paint/stage';
 import { Button, Modal } from 'ant-design-vue';
 import { computed } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { useTask } from '../../../notice/useTask.ts';
-import { useNeeds } from '../../../store/needs.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useRecipes } from '../../../store/recipes.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
-import { recipeLabel } from '../../../words/recipe.ts';
-import type { RoleDraft, SetDraft } from '../../../store/setDraft.ts';
+import BareSelect from '#field/BareSelect.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { useTask } from '#notice/useTask.ts';
+import { useNeeds } from '#store/needs.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useRecipes } from '#store/recipes.ts';
+import { useShelf } from '#store/shelf.ts';
+import { ROLE_LABELS, ROLES_OF } from '#words/general.ts';
+import { recipeLabel } from '#words/recipe.ts';
+import type { RoleDraft, SetDraft } from '#store/setDraft.ts';
 
 /** All cups of a piece at once: the ground, the colors and, for a bloom, the activator. */
 const props = defineProps<{ technique: Technique }>();

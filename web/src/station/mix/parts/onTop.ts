@@ -1,5 +1,5 @@
 import { toG } from '@icy-ribbon/core/base/unit';
-import type { Cup } from '../../../store/piece/piece.ts';
+import type { Cup } from '#store/piece/piece.ts';
 
 /** Milligrams by ingredient. */
 type Parts = Readonly<Record<string, number>>;

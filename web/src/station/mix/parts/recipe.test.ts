@@ -1,9 +1,9 @@
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { FILL_SHARE, findSchool, SCHOOLS } from '@icy-ribbon/core/paint/recipe';
 import { cupPlanOf } from './cupPlan.ts';
-import { copyOf } from '../../../store/recipes.ts';
+import { copyOf } from '#store/recipes.ts';
 import { emptyRecipe, sourceKey, sourceOf } from './recipeDraft.ts';
-import { partsInWords, ratioWords, sourceWords } from '../../../words/recipe.ts';
+import { partsInWords, ratioWords, sourceWords } from '#words/recipe.ts';
 
 const school = (id: string) => findSchool(id)!;
 

@@ -1,4 +1,4 @@
-import type { RecipeInput } from '../../../store/recipes.ts';
+import type { RecipeInput } from '#store/recipes.ts';
 
 export const emptyRecipe = (): RecipeInput => ({
   name: '',

@@ -1,10 +1,10 @@
 import type { WeighingStep } from '@icy-ribbon/core/paint/mix';
 import { thinToStage } from '@icy-ribbon/core/thickness/match';
 import { computed, ref, watch, type Ref } from 'vue';
-import { matchCupOf } from '../../../drawing/matchCup.ts';
-import { usePiece, type Cup } from '../../../store/piece/piece.ts';
-import { useStirring } from '../../../store/stirring.ts';
-import { useRecipes } from '../../../store/recipes.ts';
+import { matchCupOf } from '#drawing/matchCup.ts';
+import { usePiece, type Cup } from '#store/piece/piece.ts';
+import { useStirring } from '#store/stirring.ts';
+import { useRecipes } from '#store/recipes.ts';
 import { batchedMedium, stepsWithBatch } from './batchSteps.ts';
 
 export type ScaleStep = Omit<WeighingStep, 'portion'> & {

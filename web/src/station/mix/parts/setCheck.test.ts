@@ -1,5 +1,5 @@
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
-import { cupCostCents } from '../../../store/cupCost.ts';
+import { cupCostCents } from '#store/cupCost.ts';
 import { shortMaterials } from './setCheck.ts';
 
 const shelf = (id: string, more: Partial<ShelvedMaterial>) =>

@@ -1,10 +1,10 @@
 import { overPour } from '@icy-ribbon/core/paint/mix';
 import { computed, ref } from 'vue';
-import { ApiProblem } from '../../../api/problem.ts';
-import { say } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useScale } from '../../../store/scale.ts';
+import { ApiProblem } from '#api/problem.ts';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useScale } from '#store/scale.ts';
 import { splitBatch } from './batchSteps.ts';
 import { useScaleSteps } from './scaleSteps.ts';
 

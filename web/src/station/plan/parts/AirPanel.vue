@@ -15,15 +15,15 @@ import { Button } from 'ant-design-vue';
 import { sampleLayers, type SampleMoment } from '@icy-ribbon/core/piece/stack';
 import { useElementSize } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, watch } from 'vue';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import type { Plotting } from '../../../drawing/plot.ts';
-import { useAppearance } from '../../../store/appearance.ts';
-import { useEquipment } from '../../../store/equipment.ts';
-import { MIDDLE_WORDS } from '../../../words/air.ts';
-import { newId, usePlan } from '../../../store/plan/plan.ts';
-import { useUnits } from '../../../store/units.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import BareSelect from '#field/BareSelect.vue';
+import type { Plotting } from '#drawing/plot.ts';
+import { useAppearance } from '#store/appearance.ts';
+import { useEquipment } from '#store/equipment.ts';
+import { MIDDLE_WORDS } from '#words/air.ts';
+import { newId, usePlan } from '#store/plan/plan.ts';
+import { useUnits } from '#store/units.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 
 /** For each blower: how near and how steep it may come, how far a pass carries, what the middle looks like. */
 const props = defineProps<{ stack: PlanStack | undefined }>();
@@ -126,7 +126,7 @@ let plot: Plotting | undefined;
 
 async function draw(): Promise<void> {
   if (!element.value || !shown.value || width.value === 0) return;
-  plot ??= (await import('../../../drawing/plot.ts')).plotInto(element.value);
+  plot ??= (await import('#drawing/plot.ts')).plotInto(element.value);
   const { exitSpeedMS, exitDiameterMm } = shown.value;
   const far = Math.max(300, 3 * shown.value.distanceMm);
   const distances = Array.from({ length: 80 }, (_, index) => 20 + ((far - 20) * index) / 79);

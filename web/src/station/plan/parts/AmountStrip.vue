@@ -2,14 +2,15 @@
 import { isShort } from '@icy-ribbon/core/piece/check';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import ColorDot from '../../../drawing/ColorDot.vue';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useMoney } from '../../../store/money.ts';
-import { usePourNumbers } from '../../../store/pourNumbers.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
-import { useUnits } from '../../../store/units.ts';
+import ColorDot from '#drawing/ColorDot.vue';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import { usePiece } from '#store/piece/piece.ts';
+import { useMoney } from '#store/money.ts';
+import { usePourNumbers } from '#store/pourNumbers.ts';
+import { usePlan } from '#store/plan/plan.ts';
+import { useUnits } from '#store/units.ts';
 import { centsWords, planCost } from './cost.ts';
+import { percent } from '#words/percent.ts';
 
 /** What the plan takes, against the cups in hand. */
 const emit = defineEmits<{ mix: [cupId: string | null] }>();
@@ -57,7 +58,6 @@ const total = computed(() => plan.reckoning.amounts?.total);
 const cover = computed(
   () => plan.cover && store.piece && numbers.coverage(plan.cover.covered, store.piece.technique),
 );
-const percent = (share: number) => `${Math.round(100 * share)} %`;
 const covers = computed(() => cover.value && `covers about ${percent(cover.value.covered)}`);
 const coversRange = computed(() =>
   cover.value

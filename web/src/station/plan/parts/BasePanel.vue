@@ -13,13 +13,13 @@ import {
 } from '@icy-ribbon/core/piece/plan';
 import { Button, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { newId, usePlan } from '../../../store/plan/plan.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import BareSelect from '#field/BareSelect.vue';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { usePiece } from '#store/piece/piece.ts';
+import { newId, usePlan } from '#store/plan/plan.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 import { baseIn, USUAL_THICKNESS, withThird } from './basePattern.ts';
 
 /** The base under everything: how it lies, of which paints, and what stays of it. */

@@ -4,10 +4,10 @@ import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import { usePlan } from '../../../store/plan/plan.ts';
-import { useUnits } from '../../../store/units.ts';
-import { alikeRows } from '../../../words/alike.ts';
-import { findingWords, fixWords } from '../../../words/finding.ts';
+import { usePlan } from '#store/plan/plan.ts';
+import { useUnits } from '#store/units.ts';
+import { alikeRows } from '#words/alike.ts';
+import { findingWords, fixWords } from '#words/finding.ts';
 
 /** What is to be seen to before the pour, worst first; each with its number and what mends it. */
 const props = defineProps<{ pieceId: string }>();

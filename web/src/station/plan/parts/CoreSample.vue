@@ -3,16 +3,16 @@ import type { PlanStack } from '@icy-ribbon/core/piece/plan';
 import { useElementSize } from '@vueuse/core';
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import EmptyDrawing from '../../../drawing/EmptyDrawing.vue';
-import { drawColumn } from '../../../drawing/coreSample.ts';
-import { forecastErrorWords, forecastWords, ownCellsWords } from '../../../words/forecast.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import { usePlan } from '../../../store/plan/plan.ts';
+import EmptyDrawing from '#drawing/EmptyDrawing.vue';
+import { drawColumn } from '#drawing/coreSample.ts';
+import { forecastErrorWords, forecastWords, ownCellsWords } from '#words/forecast.ts';
+import { useMeasures } from '#words/useMeasures.ts';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import { usePlan } from '#store/plan/plan.ts';
 import PileSilhouette from './PileSilhouette.vue';
 import RibbonSample from './RibbonSample.vue';
 import { rulerTicks, useSample } from './useSample.ts';
-import { useUnits } from '../../../store/units.ts';
+import { useUnits } from '#store/units.ts';
 
 /** The middle of a stack as a column, to scale, with what every interface will do; below it the pile from the side. */
 const props = defineProps<{ stack: PlanStack | undefined }>();

@@ -5,14 +5,15 @@ import { sceneOf } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { proxy } from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import SmallPicture from '../../../drawing/SmallPicture.vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { useFilmFit } from '../../../store/filmFit.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
-import { useFilmUnknowns } from '../../../store/useFilmUnknowns.ts';
-import { newFilmWorker } from '../../../worker/film.ts';
-import { plain } from '../../../worker/plain.ts';
+import SmallPicture from '#drawing/SmallPicture.vue';
+import { attempt } from '#notice/useTask.ts';
+import { useFilmFit } from '#store/filmFit.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePlan } from '#store/plan/plan.ts';
+import { useFilmUnknowns } from '#store/useFilmUnknowns.ts';
+import { newFilmWorker } from '#worker/workers.ts';
+import { plain } from '#worker/plain.ts';
+import { percent } from '#words/percent.ts';
 
 /** What the film forecasts of the plan's passes, with what the artist's own pours taught it. */
 const store = usePiece();
@@ -71,7 +72,6 @@ watch(
 );
 onBeforeUnmount(stop);
 
-const percent = (value: number) => `${Math.round(100 * value)}\u00a0%`;
 const open = computed(() => {
   const now = numbers.value;
   if (!now) return '';

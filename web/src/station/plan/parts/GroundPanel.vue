@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { usePlan } from '../../../store/plan/plan.ts';
+import { usePlan } from '#store/plan/plan.ts';
 import BasePanel from './BasePanel.vue';
 import ReplacePaint from './ReplacePaint.vue';
 import SettingsFields from './SettingsFields.vue';

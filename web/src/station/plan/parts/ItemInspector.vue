@@ -10,8 +10,8 @@ import {
   type PlanStack,
 } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
-import { itemName } from '../../../drawing/plan.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { itemName } from '#drawing/plan.ts';
+import { usePlan } from '#store/plan/plan.ts';
 import PassFields from './PassFields.vue';
 import PathFields from './PathFields.vue';
 import StackFields from './StackFields.vue';

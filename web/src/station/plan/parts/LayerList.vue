@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { UNKNOWN_PAINT } from '../../../theme/tokens.ts';
+import { UNKNOWN_PAINT } from '#theme/tokens.ts';
 import { pyramid, USUAL_STEP } from '@icy-ribbon/core/piece/plan';
 import type { PlanLayer, PlanPath, PlanStack } from '@icy-ribbon/core/piece/plan';
 import { Button } from 'ant-design-vue';
 import { computed, ref } from 'vue';
 import { VueDraggable } from 'vue-draggable-plus';
-import BareSelect from '../../../field/BareSelect.vue';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
+import BareSelect from '#field/BareSelect.vue';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
 import { isAsShown } from './typed.ts';
-import { newId, usePlan } from '../../../store/plan/plan.ts';
-import { useUnits } from '../../../store/units.ts';
+import { newId, usePlan } from '#store/plan/plan.ts';
+import { useUnits } from '#store/units.ts';
 
 /** The layers of a stack or the colors of a path: dragged into order, grams each; the topmost first. */
 const props = defineProps<{ item: PlanStack | PlanPath; stacked: boolean }>();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import DrawnTools from '../../../drawing/DrawnTools.vue';
+import DrawnTools from '#drawing/DrawnTools.vue';
 import type { Placing } from './placing.ts';
 
 /** What can be put down, each as it will lie there. */

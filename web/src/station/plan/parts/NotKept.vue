@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { itemName } from '../../../drawing/plan.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { itemName } from '#drawing/plan.ts';
+import { usePlan } from '#store/plan/plan.ts';
 
 /** What the server does not take of the plan, and where: everything stays as it was drawn until it is mended. */
 const plan = usePlan();

@@ -12,14 +12,14 @@ import {
 import { isPath, type PlanPath, type PlanStack } from '@icy-ribbon/core/piece/plan';
 import { Button } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import { say } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
-import { plain } from '../../../worker/plain.ts';
-import { orderWorker } from '../../../worker/order.ts';
+import BareSelect from '#field/BareSelect.vue';
+import { say } from '#notice/notices.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePlan } from '#store/plan/plan.ts';
+import { plain } from '#worker/plain.ts';
+import { orderWorker } from '#worker/workers.ts';
 import OrderStrips from './OrderStrips.vue';
-import { hintWords, reasonWords } from '../../../words/order.ts';
+import { hintWords, reasonWords } from '#words/order.ts';
 
 /** What speaks for and against an order; wishes; the search for a better one. */
 const props = defineProps<{ item: PlanStack | PlanPath | undefined }>();

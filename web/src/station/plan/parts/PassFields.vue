@@ -9,10 +9,10 @@ import {
 } from '@icy-ribbon/core/flow/air';
 import type { PlanPass } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { useEquipment } from '../../../store/equipment.ts';
+import BareSelect from '#field/BareSelect.vue';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { useEquipment } from '#store/equipment.ts';
 import PlaceFields from './PlaceFields.vue';
 import { typedWithin } from './typed.ts';
 

@@ -2,10 +2,10 @@
 import type { PlanPass } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
 import { Circle, Line, Text } from 'vue-konva';
-import { airWedge } from '../../../drawing/airWedge.ts';
-import { tipOf, type PlanContext } from '../../../drawing/plan.ts';
-import { useAppearance } from '../../../store/appearance.ts';
-import { FACE, TYPE } from '../../../theme/tokens.ts';
+import { airWedge } from '#drawing/airWedge.ts';
+import { tipOf, type PlanContext } from '#drawing/plan.ts';
+import { useAppearance } from '#store/appearance.ts';
+import { FACE, TYPE } from '#theme/tokens.ts';
 
 /** A blowing pass: from where the air lands, as far as it carries the paint, with its number. */
 const props = defineProps<{

@@ -10,9 +10,9 @@ import {
   type PlanPath,
 } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
-import { PATH_LABELS } from '../../../drawing/plan.ts';
-import BareSelect from '../../../field/BareSelect.vue';
-import QuantityField from '../../../field/QuantityField.vue';
+import { PATH_LABELS } from '#drawing/plan.ts';
+import BareSelect from '#field/BareSelect.vue';
+import QuantityField from '#field/QuantityField.vue';
 import LayerList from './LayerList.vue';
 import { FARTHEST_MM, typedWithin } from './typed.ts';
 

@@ -2,8 +2,8 @@
 import { curvePlaces, type PlanPath } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
 import { Line } from 'vue-konva';
-import { pathBands, type PlanContext } from '../../../drawing/plan.ts';
-import { useAppearance } from '../../../store/appearance.ts';
+import { pathBands, type PlanContext } from '#drawing/plan.ts';
+import { useAppearance } from '#store/appearance.ts';
 
 /** Paint laid along a line, its colors side by side as wide as their grams make them. */
 const props = defineProps<{ path: PlanPath; context: PlanContext; chosen: boolean; px: number }>();

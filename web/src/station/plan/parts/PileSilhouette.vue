@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { CoreSample } from '@icy-ribbon/core/piece/stack';
 import { computed } from 'vue';
-import { drawSilhouette } from '../../../drawing/coreSample.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import { drawSilhouette } from '#drawing/coreSample.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 
 /** A pile from the side as it stands on the support, width and height in one scale. */
 const props = defineProps<{ sample: CoreSample; width: number }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Place } from '@icy-ribbon/core/piece/plan';
-import QuantityField from '../../../field/QuantityField.vue';
+import QuantityField from '#field/QuantityField.vue';
 import { FARTHEST_MM, typedWithin } from './typed.ts';
 
 /** A place on the support in numbers. */

@@ -2,10 +2,10 @@
 import { LAYOUTS, type LayoutName } from '@icy-ribbon/core/piece/plan';
 import { Button, Dropdown, Menu, MenuItem } from 'ant-design-vue';
 import { computed } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import NumberField from '../../../field/NumberField.vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import BareSelect from '#field/BareSelect.vue';
+import NumberField from '#field/NumberField.vue';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePlan } from '#store/plan/plan.ts';
 
 /** Ready layouts, and what can be done with what is chosen. */
 const layout = defineModel<LayoutName>('layout', { required: true });

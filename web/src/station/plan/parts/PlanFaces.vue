@@ -2,7 +2,7 @@
 import { useEventListener } from '@vueuse/core';
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { ref, useTemplateRef } from 'vue';
-import { useIsPhone } from '../../../store/viewport.ts';
+import { useIsPhone } from '#store/viewport.ts';
 
 /** The plan from above and its core sample: side by side where there is room; on a phone one is a swipe away from the other. */
 const isPhone = useIsPhone();

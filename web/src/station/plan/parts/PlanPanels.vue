@@ -2,9 +2,9 @@
 import type { PlanItem, PlanPath, PlanStack } from '@icy-ribbon/core/piece/plan';
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, defineAsyncComponent } from 'vue';
-import { itemName } from '../../../drawing/plan.ts';
-import BareSelect from '../../../field/BareSelect.vue';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { itemName } from '#drawing/plan.ts';
+import BareSelect from '#field/BareSelect.vue';
+import { usePlan } from '#store/plan/plan.ts';
 import CheckList from './CheckList.vue';
 import GroundPanel from './GroundPanel.vue';
 import ItemInspector from './ItemInspector.vue';

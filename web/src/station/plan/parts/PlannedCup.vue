@@ -3,14 +3,14 @@ import { fittingPaints, recipesFor, refusal } from '@icy-ribbon/core/paint/recip
 import type { CupRole } from '@icy-ribbon/core/paint/stage';
 import { Button, Modal, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import LeftOvers from '../../../field/LeftOvers.vue';
-import { newId, usePlan } from '../../../store/plan/plan.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useRecipes } from '../../../store/recipes.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import { recipeLabel } from '../../../words/recipe.ts';
-import { ROLE_LABELS, ROLES_OF } from '../../../words/general.ts';
+import BareSelect from '#field/BareSelect.vue';
+import LeftOvers from '#field/LeftOvers.vue';
+import { newId, usePlan } from '#store/plan/plan.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useRecipes } from '#store/recipes.ts';
+import { useShelf } from '#store/shelf.ts';
+import { recipeLabel } from '#words/recipe.ts';
+import { ROLE_LABELS, ROLES_OF } from '#words/general.ts';
 
 /** A paint for the plan that is not mixed yet: what it is for, its recipe and its paint. */
 const emit = defineEmits<{ close: []; made: [id: string] }>();

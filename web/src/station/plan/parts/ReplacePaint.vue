@@ -2,9 +2,9 @@
 import { replacePaint } from '@icy-ribbon/core/piece/plan';
 import { Button } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import { say } from '../../../notice/notices.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import BareSelect from '#field/BareSelect.vue';
+import { say } from '#notice/notices.ts';
+import { usePlan } from '#store/plan/plan.ts';
 
 /** One cup poured wherever the plan has another: a left-over, or one that came out better. */
 const plan = usePlan();

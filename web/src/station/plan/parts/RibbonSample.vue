@@ -4,11 +4,11 @@ import { InputError } from '@icy-ribbon/core/base/error';
 import type { PlanPath } from '@icy-ribbon/core/piece/plan';
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { pathBands, RIBBON_MM } from '../../../drawing/plan.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
-import { useUnits } from '../../../store/units.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import { pathBands, RIBBON_MM } from '#drawing/plan.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePlan } from '#store/plan/plan.ts';
+import { useUnits } from '#store/units.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 
 /** A cut across a ribbon: its colors side by side on the film of base, widths and heights each to a scale of their own. */
 const props = defineProps<{ path: PlanPath }>();

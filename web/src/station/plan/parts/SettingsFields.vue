@@ -2,12 +2,12 @@
 import { toG, toMg } from '@icy-ribbon/core/base/unit';
 import { SPREADERS, type PlanSettings, type Spreader } from '@icy-ribbon/core/piece/plan';
 import { Checkbox } from 'ant-design-vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import { SPREADER_LABELS } from '../../../words/step.ts';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import PieceAims from '../../../field/PieceAims.vue';
-import { usePlan } from '../../../store/plan/plan.ts';
+import BareSelect from '#field/BareSelect.vue';
+import { SPREADER_LABELS } from '#words/step.ts';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
+import PieceAims from '#field/PieceAims.vue';
+import { usePlan } from '#store/plan/plan.ts';
 
 /** What the amounts, the dent and the spin of a plan reckon with. */
 const plan = usePlan();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PlanLayer, PlanStack, StackWay } from '@icy-ribbon/core/piece/plan';
-import BareSelect from '../../../field/BareSelect.vue';
-import QuantityField from '../../../field/QuantityField.vue';
+import BareSelect from '#field/BareSelect.vue';
+import QuantityField from '#field/QuantityField.vue';
 import LayerList from './LayerList.vue';
 import PlaceFields from './PlaceFields.vue';
 import { typedWithin } from './typed.ts';

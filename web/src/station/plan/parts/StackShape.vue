@@ -2,9 +2,9 @@
 import type { PlanStack } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
 import { Circle, Line } from 'vue-konva';
-import { stackDisks, type PlanContext } from '../../../drawing/plan.ts';
-import { puddleOutline } from '../../../drawing/puddle.ts';
-import { useAppearance } from '../../../store/appearance.ts';
+import { stackDisks, type PlanContext } from '#drawing/plan.ts';
+import { puddleOutline } from '#drawing/puddle.ts';
+import { useAppearance } from '#store/appearance.ts';
 
 /** A puddle pile from above; the dashed ring is as far as its flower shall reach. */
 const props = defineProps<{

@@ -1,6 +1,6 @@
 import { isShort } from '@icy-ribbon/core/piece/check';
-import type { Cup, usePiece } from '../../../store/piece/piece.ts';
-import type { usePlan } from '../../../store/plan/plan.ts';
+import type { Cup, usePiece } from '#store/piece/piece.ts';
+import type { usePlan } from '#store/plan/plan.ts';
 
 const LEAST_MG = 1000;
 

@@ -2,7 +2,7 @@ import type { PlannedCup, ShelvedMaterial } from '@icy-ribbon/contract';
 import { findSchool } from '@icy-ribbon/core/paint/recipe';
 import { EMPTY_PLAN, planSchema, type PlanPaint } from '@icy-ribbon/core/piece/plan';
 import { centsWords, planCost } from './cost.ts';
-import { costPerG, plannedPaint } from '../../../store/plan/plannedPaint.ts';
+import { costPerG, plannedPaint } from '#store/plan/plannedPaint.ts';
 import { putDown, type Placing } from './placing.ts';
 
 const material = (id: string, kind: string, changes: object = {}) =>

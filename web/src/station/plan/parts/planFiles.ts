@@ -1,7 +1,7 @@
-import { saveFile } from '../../../drawing/saveFile.ts';
-import { planSvg } from '../../../drawing/planSvg.ts';
-import type { PlanContext } from '../../../drawing/plan.ts';
-import type { PlanBody } from '../../../store/plan/plan.ts';
+import { saveFile } from '#drawing/saveFile.ts';
+import { planSvg } from '#drawing/planSvg.ts';
+import type { PlanContext } from '#drawing/plan.ts';
+import type { PlanBody } from '#store/plan/plan.ts';
 
 /** Saves a plan as a drawing, as a picture, or as data. */
 export async function savePlan(

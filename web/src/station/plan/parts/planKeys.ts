@@ -1,4 +1,4 @@
-import type { Shortcut } from '../../../shortcut/shortcuts.ts';
+import type { Shortcut } from '#shortcut/shortcuts.ts';
 import type { Placing } from './placing.ts';
 import type { PlanAction } from './usePlanEditing.ts';
 

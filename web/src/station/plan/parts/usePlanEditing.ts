@@ -13,10 +13,10 @@ import {
   type PlanSettings,
 } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
-import type { PlanContext } from '../../../drawing/plan.ts';
-import { say } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { newId, usePlan } from '../../../store/plan/plan.ts';
+import type { PlanContext } from '#drawing/plan.ts';
+import { say } from '#notice/notices.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { newId, usePlan } from '#store/plan/plan.ts';
 import { putDown, type Placing } from './placing.ts';
 
 export type PlanAction = 'duplicate' | 'left-right' | 'top-bottom' | 'row' | 'column' | 'remove';

@@ -11,9 +11,9 @@ import {
 } from '@icy-ribbon/core/judgement/cells';
 import { coreSample, stackOf, type CoreSample, type SampleMoment } from '@icy-ribbon/core/piece/stack';
 import { computed, ref } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useOwnCells } from '../../../store/ownCells.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useOwnCells } from '#store/ownCells.ts';
+import { usePlan } from '#store/plan/plan.ts';
 
 const TWENTIETH_INCH_MM = 1.27;
 const INCH_MM = 25.4;

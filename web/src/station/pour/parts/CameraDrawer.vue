@@ -2,21 +2,21 @@
 import { useStorage } from '@vueuse/core';
 import { Button, Drawer, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref, shallowRef, watch } from 'vue';
-import ColorField from '../../../field/ColorField.vue';
-import FromAbove from '../../../field/picture/FromAbove.vue';
-import PictureCorners from '../../../field/picture/PictureCorners.vue';
-import TakePicture from '../../../field/picture/TakePicture.vue';
-import { usePicture } from '../../../field/picture/usePicture.ts';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useSending } from '../../../store/sending.ts';
-import { COAT_AREAS, PRIMED_GROUND } from '../../../theme/tokens.ts';
-import { coverWords, puddleWords } from '../../../words/camera.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
-import { photoWorker } from '../../../worker/photo.ts';
-import type { CoverReport, PuddlesReport } from '../../../worker/photo.worker.ts';
-import { plain } from '../../../worker/plain.ts';
+import ColorField from '#field/ColorField.vue';
+import FromAbove from '#field/picture/FromAbove.vue';
+import PictureCorners from '#field/picture/PictureCorners.vue';
+import TakePicture from '#field/picture/TakePicture.vue';
+import { usePicture } from '#field/picture/usePicture.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useSending } from '#store/sending.ts';
+import { COAT_AREAS, PRIMED_GROUND } from '#theme/tokens.ts';
+import { coverWords, puddleWords } from '#words/camera.ts';
+import { useMeasures } from '#words/useMeasures.ts';
+import { photoWorker } from '#worker/workers.ts';
+import type { CoverReport, PuddlesReport } from '#worker/photo.worker.ts';
+import { plain } from '#worker/plain.ts';
 
 /** The phone as an instrument beside the pour: whether the base covers, how even small stacks are; and the photo itself. */
 const open = defineModel<boolean>('open', { required: true });

@@ -2,12 +2,12 @@
 import type { PassEvent, PourEvent } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { timeWords } from '../../../words/general.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { timeWords } from '#words/general.ts';
 import BlowStep from './BlowStep.vue';
 import EventForm from './EventForm.vue';
-import { eventWords, formOf } from '../../../words/event.ts';
+import { eventWords, formOf } from '#words/event.ts';
 import type { PassDraft } from './passDraft.ts';
 
 /** What was logged, set right: changed in its place, or taken back. Both are events of their own. */

@@ -4,15 +4,15 @@ import type { Mark } from '@icy-ribbon/core/piece/event';
 import { bearingName } from '@icy-ribbon/core/flow/air';
 import { Button, Select, Textarea } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
-import { messageAt } from '../../../api/problem.ts';
-import FieldRow from '../../../field/FieldRow.vue';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { useDevices } from '../../../store/devices.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePourWrites } from '../../../store/piece/pourWrites.ts';
+import { messageAt } from '#api/problem.ts';
+import FieldRow from '#field/FieldRow.vue';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { sayProblem } from '#notice/notices.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { useDevices } from '#store/devices.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePourWrites } from '#store/piece/pourWrites.ts';
 import DirectionDial from './DirectionDial.vue';
 import HoldButton from './HoldButton.vue';
 import { useTurnTapper } from './turnTapper.ts';
@@ -22,7 +22,7 @@ import { markOf } from './mark.ts';
 import PlaceField from './PlaceField.vue';
 import TestFields from './TestFields.vue';
 import { usePlaceDrawn } from './usePlaceDrawn.ts';
-import { formRow, type EventField, type FormKind } from '../../../words/event.ts';
+import { formRow, type EventField, type FormKind } from '#words/event.ts';
 
 /** What is logged beside laying down, blowing and waiting; or the correction of what was logged. */
 const props = defineProps<{

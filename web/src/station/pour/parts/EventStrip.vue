@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { FREE_EVENTS, type FreeEvent } from '../../../words/event.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { FREE_EVENTS, type FreeEvent } from '#words/event.ts';
 
 /** Everything that may happen between the steps, each by one key or one touch. */
 defineProps<{ active: FreeEvent | null }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
 import { useHoldTimer } from './holdTimer.ts';
 
 /** Measures seconds by being held, with the pointer, or with the key D wherever the hand is. */

@@ -3,18 +3,18 @@ import { Button } from 'ant-design-vue';
 import { computed, ref, watch, watchEffect } from 'vue';
 import { isLaidPath, type LaidShape } from '@icy-ribbon/core/piece/event';
 import type { Plan } from '@icy-ribbon/core/piece/plan';
-import BareSelect from '../../../field/BareSelect.vue';
-import ColorDot from '../../../drawing/ColorDot.vue';
-import { messageAt } from '../../../api/problem.ts';
-import QuantityField from '../../../field/QuantityField.vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePourWrites } from '../../../store/piece/pourWrites.ts';
-import { newId } from '../../../store/plan/plan.ts';
-import { useUnits } from '../../../store/units.ts';
+import BareSelect from '#field/BareSelect.vue';
+import ColorDot from '#drawing/ColorDot.vue';
+import { messageAt } from '#api/problem.ts';
+import QuantityField from '#field/QuantityField.vue';
+import { sayProblem } from '#notice/notices.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePourWrites } from '#store/piece/pourWrites.ts';
+import { newId } from '#store/plan/plan.ts';
+import { useUnits } from '#store/units.ts';
 import { LAY_KINDS, shapeOf, usualKind, type LayKind, type Stroke } from './laidShape.ts';
-import { LAY_LABELS, ROLE_LABELS } from '../../../words/general.ts';
+import { LAY_LABELS, ROLE_LABELS } from '#words/general.ts';
 
 /** The step of the run sheet that is done otherwise. */
 const props = defineProps<{

@@ -2,12 +2,12 @@
 import { AIR_TOOLS, AIR_WAYS, airTool, type AirTool, type AirWay } from '@icy-ribbon/core/flow/air';
 import { AutoComplete } from 'ant-design-vue';
 import { computed, onMounted } from 'vue';
-import { messageAt } from '../../../api/problem.ts';
-import BareSelect from '../../../field/BareSelect.vue';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { useEquipment } from '../../../store/equipment.ts';
+import { messageAt } from '#api/problem.ts';
+import BareSelect from '#field/BareSelect.vue';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { attempt } from '#notice/useTask.ts';
+import { useEquipment } from '#store/equipment.ts';
 import { blowerNow, withTool, type PassDraft } from './passDraft.ts';
 
 /** A pass as one sentence, each word of which can be changed. */

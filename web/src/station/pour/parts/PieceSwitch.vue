@@ -2,9 +2,9 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
 import { computed, onMounted, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { usePieces } from '../../../store/pieces.ts';
-import { clockWords, leftOf, useWaits } from '../../../store/waits.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { usePieces } from '#store/pieces.ts';
+import { clockWords, leftOf, useWaits } from '#store/waits.ts';
 
 /** The pieces of one sitting: what is ready to be poured or is being poured, with the waits that run. */
 const props = defineProps<{ pieceId: string }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Mark } from '@icy-ribbon/core/piece/event';
-import QuantityField from '../../../field/QuantityField.vue';
+import QuantityField from '#field/QuantityField.vue';
 
 /** The place something was done at: drawn on the support; a tap is a spot of some width. */
 defineProps<{ mark: Mark | null; asksWidth: boolean }>();

@@ -2,10 +2,10 @@
 import type { PourEvent } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
 import { computed, nextTick, ref, watch } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { timeWords } from '../../../words/general.ts';
-import { eventWords, HIDDEN_KINDS } from '../../../words/event.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { timeWords } from '#words/general.ts';
+import { eventWords, HIDDEN_KINDS } from '#words/event.ts';
 
 defineProps<{ changingId?: string | undefined }>();
 const emit = defineEmits<{ takeBack: []; change: [event: PourEvent] }>();

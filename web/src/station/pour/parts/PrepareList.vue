@@ -5,13 +5,13 @@ import { prepare, prepareStepId, type PrepareItem } from '@icy-ribbon/core/piece
 import { Button, Checkbox } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { computed } from 'vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePourWrites } from '../../../store/piece/pourWrites.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import { PREPARE_REASONS, prepareWords } from '../../../words/prepare.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import { sayProblem } from '#notice/notices.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePourWrites } from '#store/piece/pourWrites.ts';
+import { usePlan } from '#store/plan/plan.ts';
+import { useShelf } from '#store/shelf.ts';
+import { PREPARE_REASONS, prepareWords } from '#words/prepare.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 
 /** What is seen to before the first cup is poured; each tick stays with the piece. */
 const store = usePiece();

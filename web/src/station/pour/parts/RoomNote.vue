@@ -2,16 +2,16 @@
 import { api } from '@icy-ribbon/contract/addresses';
 import { Button, Popover } from 'ant-design-vue';
 import { onMounted, ref } from 'vue';
-import { call } from '../../../api/client.ts';
-import { messageAt } from '../../../api/problem.ts';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useDevices } from '../../../store/devices.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePourWrites } from '../../../store/piece/pourWrites.ts';
-import { useUnits } from '../../../store/units.ts';
+import { call } from '#api/client.ts';
+import { messageAt } from '#api/problem.ts';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useDevices } from '#store/devices.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePourWrites } from '#store/piece/pourWrites.ts';
+import { useUnits } from '#store/units.ts';
 
 const USUAL_C = 21;
 

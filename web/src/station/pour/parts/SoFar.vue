@@ -7,12 +7,12 @@ import { middleFilm } from '@icy-ribbon/core/piece/amount';
 import { coreSample } from '@icy-ribbon/core/piece/stack';
 import { useIntervalFn } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { useEquipment } from '../../../store/equipment.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useSuccesses } from '../../../store/successes.ts';
-import { markWords } from '../../../words/pouring.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useEquipment } from '#store/equipment.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useSuccesses } from '#store/successes.ts';
+import { markWords } from '#words/pouring.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 import { useLaid } from './useLaid.ts';
 
 /** Stop or go on? What is logged so far against what is usual, aimed at, and what the last successes had. */

@@ -2,12 +2,12 @@
 import { readBlowTest, readTipTest } from '@icy-ribbon/core/judgement/pouring';
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed } from 'vue';
-import { messageAt } from '../../../api/problem.ts';
-import NumberField from '../../../field/NumberField.vue';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { blowTestWords, tipTestWords } from '../../../words/pouring.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import { messageAt } from '#api/problem.ts';
+import NumberField from '#field/NumberField.vue';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import { usePiece } from '#store/piece/piece.ts';
+import { blowTestWords, tipTestWords } from '#words/pouring.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 import type { EventDraft } from './eventDraft.ts';
 
 /** A test at the table: what is seen, and at once what it says of the film. */

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { Button, Input } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import { messageAt } from '../../../api/problem.ts';
-import FieldRow from '../../../field/FieldRow.vue';
-import NumberField from '../../../field/NumberField.vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePourWrites } from '../../../store/piece/pourWrites.ts';
-import { clockWords, leftOf, useWaits } from '../../../store/waits.ts';
+import { messageAt } from '#api/problem.ts';
+import FieldRow from '#field/FieldRow.vue';
+import NumberField from '#field/NumberField.vue';
+import { sayProblem } from '#notice/notices.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePourWrites } from '#store/piece/pourWrites.ts';
+import { clockWords, leftOf, useWaits } from '#store/waits.ts';
 import { newDraft } from './eventDraft.ts';
 
 /** A wait: its clock goes on while other things are logged, and it is logged when it is over. */

@@ -1,5 +1,5 @@
 import { pourEventSchema, type PourEvent } from '@icy-ribbon/contract';
-import { formOf, FREE_EVENTS, type FormKind } from '../../../words/event.ts';
+import { formOf, FREE_EVENTS, type FormKind } from '#words/event.ts';
 import { draftOf, eventOf, newDraft } from './eventDraft.ts';
 
 const CUP = '00000000-0000-4000-8000-000000000001';

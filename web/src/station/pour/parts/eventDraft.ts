@@ -1,6 +1,6 @@
 import type { PourEvent, PourEventKind } from '@icy-ribbon/contract';
 import type { LaidShape, Mark } from '@icy-ribbon/core/piece/event';
-import { formOf, formRow, type EventField, type FormKind } from '../../../words/event.ts';
+import { formOf, formRow, type EventField, type FormKind } from '#words/event.ts';
 
 export type SpinWay = 'clockwise' | 'counterclockwise' | 'both';
 

@@ -9,7 +9,7 @@ import {
 } from '@icy-ribbon/core/piece/plan';
 import type { CupRole } from '@icy-ribbon/core/paint/stage';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
-import { puddleRadiusMm } from '../../../drawing/support.ts';
+import { puddleRadiusMm } from '#drawing/support.ts';
 
 /** A stroke of the hand over the support, mm; a tap ends where it began. */
 export interface Stroke {

@@ -1,5 +1,5 @@
 import { pourEventSchema } from '@icy-ribbon/contract';
-import { eventWords, FREE_EVENTS, HIDDEN_KINDS } from '../../../words/event.ts';
+import { eventWords, FREE_EVENTS, HIDDEN_KINDS } from '#words/event.ts';
 import { newPass, withTool } from './passDraft.ts';
 import { useTurnTapper } from './turnTapper.ts';
 

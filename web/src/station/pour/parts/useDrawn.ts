@@ -1,8 +1,8 @@
 import { shapeOfStep, type LaidShape, type Mark, type RunStep } from '@icy-ribbon/core/piece/event';
 import type { Place } from '@icy-ribbon/core/piece/plan';
 import { computed, ref, watch, type Ref } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePlan } from '#store/plan/plan.ts';
 import type { DrawnFor } from './eventDraft.ts';
 import type { Stroke } from './laidShape.ts';
 import type { PourMode } from './usePourMode.ts';

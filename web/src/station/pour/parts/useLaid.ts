@@ -1,9 +1,9 @@
 import { planOfPour } from '@icy-ribbon/core/piece/event';
 import { cupPaint, EMPTY_PLAN } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
-import type { PlanContext } from '../../../drawing/plan.ts';
-import { useEquipment } from '../../../store/equipment.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
+import type { PlanContext } from '#drawing/plan.ts';
+import { useEquipment } from '#store/equipment.ts';
+import { usePiece } from '#store/piece/piece.ts';
 
 /** What lies on the support by now, as a plan that can be drawn. */
 export function useLaid() {

@@ -1,9 +1,9 @@
 import type { PourEvent } from '@icy-ribbon/contract';
 import type { Mark } from '@icy-ribbon/core/piece/event';
 import { watchEffect, type Ref } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { newId } from '../../../store/plan/plan.ts';
-import { formRow, type EventField, type FormKind } from '../../../words/event.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { newId } from '#store/plan/plan.ts';
+import { formRow, type EventField, type FormKind } from '#words/event.ts';
 import type { DrawnFor, EventDraft } from './eventDraft.ts';
 import { shapeOf, usualKind, type Stroke } from './laidShape.ts';
 import { markOf } from './mark.ts';

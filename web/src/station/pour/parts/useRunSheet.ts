@@ -3,8 +3,8 @@ import { baseAreas } from '@icy-ribbon/core/piece/amount';
 import { runSheet, stepStates, type RunStep } from '@icy-ribbon/core/piece/event';
 import { openRepair } from '@icy-ribbon/core/piece/repair';
 import { computed } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePlan } from '#store/plan/plan.ts';
 
 /** The steps of the plan, or of the repair that is being done, and which of them are still to be done. */
 export function useRunSheet() {

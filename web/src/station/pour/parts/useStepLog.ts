@@ -1,8 +1,8 @@
 import { eventOfStep, type RunStep } from '@icy-ribbon/core/piece/event';
-import { useEquipment } from '../../../store/equipment.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePourWrites } from '../../../store/piece/pourWrites.ts';
-import { usePlan } from '../../../store/plan/plan.ts';
+import { useEquipment } from '#store/equipment.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePourWrites } from '#store/piece/pourWrites.ts';
+import { usePlan } from '#store/plan/plan.ts';
 import { blowerNow } from './passDraft.ts';
 
 /** Logs steps of the run sheet as they were planned. */

@@ -13,10 +13,10 @@ import type { RehearsalNumbers } from '@icy-ribbon/core/judgement/rehearsal';
 import { USUAL_UNKNOWNS } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref, shallowRef } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import SmallPicture from '../../../drawing/SmallPicture.vue';
-import { plain } from '../../../worker/plain.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import SmallPicture from '#drawing/SmallPicture.vue';
+import { plain } from '#worker/plain.ts';
 import FilmBench from '../parts/FilmBench.vue';
 import HandTools from '../parts/HandTools.vue';
 import { rehearseKeys } from '../parts/rehearseKeys.ts';
@@ -27,6 +27,7 @@ import { DRILL_CELLS, DRILL_SCENES, type PictureDrill } from './parts/drillScene
 import type { PlayResult } from './parts/playResult.ts';
 import { useAhead } from './parts/useAhead.ts';
 import { useSound } from './parts/useSound.ts';
+import { percent } from '#words/percent.ts';
 
 /** A pour to be blown until it is like a picture, which its own passes made. */
 const props = defineProps<{ drill: PictureDrill }>();
@@ -90,7 +91,6 @@ const breaths = computed(() => {
   return length === 1 ? 'One breath' : `${length} breaths`;
 });
 
-const percent = (value: number) => `${Math.round(100 * value)}\u00a0%`;
 /** A gap in words: 0 is alike. */
 const gapWords = (gap: number) => (gap < 0.1 ? 'alike' : gap < 0.35 ? 'near' : gap < 0.7 ? 'off' : 'far off');
 

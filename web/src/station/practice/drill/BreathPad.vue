@@ -12,12 +12,13 @@ import {
 import { Button } from 'ant-design-vue';
 import { useEventListener, useRafFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { useUnits } from '../../../store/units.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { useUnits } from '#store/units.ts';
 import PlayBench from './parts/PlayBench.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useMicrophone } from './parts/useMicrophone.ts';
 import { useSound } from './parts/useSound.ts';
+import { percent } from '#words/percent.ts';
 
 /** A breath that shall follow a curve: to the right farther off, up harder. */
 const emit = defineEmits<{ done: [result: PlayResult] }>();
@@ -95,7 +96,7 @@ function finish(): void {
     answers: [],
     measures: { off, sway, curve: BREATH_CURVES.indexOf(curve) },
     words: [
-      `You were off the curve by ${Math.round(100 * off)}\u00a0% of the range on average and trembled by ${(100 * sway).toFixed(1)}\u00a0%.`,
+      `You were off the curve by ${percent(off)} of the range on average and trembled by ${(100 * sway).toFixed(1)}\u00a0%.`,
       `The air on the paint went from ${airs[0]?.toFixed(1) ?? '0'} to ${airs.at(-1)?.toFixed(1) ?? '0'}\u00a0m/s; by the curve from ${airOnPaint(breathAim(curve, 0)).toFixed(1)} to ${airOnPaint(breathAim(curve, 1)).toFixed(1)}.`,
     ],
   });

@@ -4,8 +4,8 @@ import { PASSES, SITS } from '@icy-ribbon/core/drill/schedule';
 import { useResizeObserver } from '@vueuse/core';
 import dayjs from 'dayjs';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import type { Plotting } from '../../../drawing/plot.ts';
-import { useAppearance } from '../../../store/appearance.ts';
+import type { Plotting } from '#drawing/plot.ts';
+import { useAppearance } from '#store/appearance.ts';
 
 /** The scores of a drill, one after the other. */
 const props = defineProps<{ runs: readonly DrillRun[] }>();
@@ -48,7 +48,7 @@ const layout = computed(() => {
 const draw = () => plotting?.draw(data.value, layout.value, appearance.palette);
 
 onMounted(async () => {
-  const { plotInto } = await import('../../../drawing/plot.ts');
+  const { plotInto } = await import('#drawing/plot.ts');
   if (frame.value) plotting = plotInto(frame.value);
   draw();
 });

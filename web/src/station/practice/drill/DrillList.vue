@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { DRILL_NAMES } from '@icy-ribbon/core/drill/schedule';
 import { computed } from 'vue';
-import { useDrills } from '../../../store/drills.ts';
-import { DRILL_WORDS, dueWords } from '../../../words/drill.ts';
+import { useDrills } from '#store/drills.ts';
+import { DRILL_WORDS, dueWords } from '#words/drill.ts';
 
 /** All drills: those that are due first come first to the eye. */
 const drills = useDrills();

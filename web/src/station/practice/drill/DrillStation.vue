@@ -2,11 +2,11 @@
 import { DRILL_NAMES, type DrillName } from '@icy-ribbon/core/drill/schedule';
 import { Button, Checkbox } from 'ant-design-vue';
 import { computed, onMounted, ref, shallowRef, watch, type Component } from 'vue';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { useDrills } from '../../../store/drills.ts';
-import { DRILL_WORDS, dueWords, eyeWords, scoreWords } from '../../../words/drill.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { useDrills } from '#store/drills.ts';
+import { DRILL_WORDS, dueWords, eyeWords, scoreWords } from '#words/drill.ts';
 import BlowPicture from './BlowPicture.vue';
 import BreathPad from './BreathPad.vue';
 import DrillChart from './DrillChart.vue';

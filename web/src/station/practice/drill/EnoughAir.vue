@@ -5,9 +5,9 @@ import { airTool, type AirTool } from '@icy-ribbon/core/flow/air';
 import { USUAL_UNKNOWNS } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { plain } from '../../../worker/plain.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { plain } from '#worker/plain.ts';
 import FilmBench from '../parts/FilmBench.vue';
 import { useFilm } from '../parts/useFilm.ts';
 import { useHand } from '../parts/useHand.ts';
@@ -16,6 +16,7 @@ import { AHEAD_CELLS, workedOverBloom } from './parts/drillScenes.ts';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useAhead } from './parts/useAhead.ts';
 import { useSound } from './parts/useSound.ts';
+import { percent } from '#words/percent.ts';
 
 /** Breath after breath blows by itself: when is it enough? */
 const emit = defineEmits<{ done: [result: PlayResult] }>();
@@ -53,8 +54,6 @@ function blow(): void {
   phase.value = 'blowing';
   film.blowPlan(scene.strokes);
 }
-
-const percent = (value: number) => `${Math.round(100 * value)}\u00a0%`;
 
 async function enough(): Promise<void> {
   if (phase.value !== 'blowing') return;

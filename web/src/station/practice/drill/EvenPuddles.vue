@@ -3,13 +3,14 @@ import { seededRandom } from '@icy-ribbon/core/base/random';
 import { puddleRadiusMm, ranOut, scoreAmounts, streamOf, unevenness } from '@icy-ribbon/core/drill/eye';
 import { useEventListener, useRafFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { useUnits } from '../../../store/units.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { useUnits } from '#store/units.ts';
 import { COLORS } from '../parts/readyPours.ts';
 import PlayBench from './parts/PlayBench.vue';
 import PuddleBoard from './parts/PuddleBoard.vue';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useSound } from './parts/useSound.ts';
+import { percent } from '#words/percent.ts';
 
 /** Puddles of one weight, poured by feel. */
 const emit = defineEmits<{ done: [result: PlayResult] }>();
@@ -63,7 +64,7 @@ function upright(): void {
     measures: { uneven, mean },
     words: [
       `Wanted ${units.show('mass', 1000 * wantedG, true)} each; poured ${poured.value.map((each) => units.show('mass', 1000 * each, true)).join(', ')}.`,
-      `They vary by ${Math.round(100 * uneven)}\u00a0% among each other; on average ${units.show('mass', 1000 * mean, true)}.`,
+      `They vary by ${percent(uneven)} among each other; on average ${units.show('mass', 1000 * mean, true)}.`,
       'Equal amounts laid with a stick give even puddles; pouring gives less control.',
     ],
   });

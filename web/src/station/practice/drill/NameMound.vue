@@ -6,11 +6,11 @@ import { stageOf, STAGES, type StageName } from '@icy-ribbon/core/paint/stage';
 import { eyeOf } from '@icy-ribbon/core/thickness/reading';
 import { useMediaQuery, useRafFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { TELLING_S, TURN_S } from '../../../drawing/mound.ts';
-import MoundFigure from '../../../drawing/MoundFigure.vue';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import { TELLING_S, TURN_S } from '#drawing/mound.ts';
+import MoundFigure from '#drawing/MoundFigure.vue';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
 
-import { paS } from '../../../words/thickness.ts';
+import { paS } from '#words/thickness.ts';
 import { COLORS } from '../parts/readyPours.ts';
 import PlayBench from './parts/PlayBench.vue';
 import WiggleFigure from './parts/WiggleFigure.vue';

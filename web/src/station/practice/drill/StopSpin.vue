@@ -5,10 +5,10 @@ import { airTool, type AirTool } from '@icy-ribbon/core/flow/air';
 import { NO_PUSH, USUAL_UNKNOWNS } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { useUnits } from '../../../store/units.ts';
-import { plain } from '../../../worker/plain.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { useUnits } from '#store/units.ts';
+import { plain } from '#worker/plain.ts';
 import FilmBench from '../parts/FilmBench.vue';
 import { useFilm } from '../parts/useFilm.ts';
 import { useHand } from '../parts/useHand.ts';
@@ -17,6 +17,7 @@ import { AHEAD_CELLS, blownBloom } from './parts/drillScenes.ts';
 import { freshSeed, type PlayResult } from './parts/playResult.ts';
 import { useAhead } from './parts/useAhead.ts';
 import { useSound } from './parts/useSound.ts';
+import { percent } from '#words/percent.ts';
 
 /** A flower on the spinner, to be stopped while it is as wide as it gets. */
 const emit = defineEmits<{ done: [result: PlayResult] }>();
@@ -96,10 +97,10 @@ const toggle = () => (phase.value === 'lying' ? turn() : void stop());
 useShortcuts('Stop the spin', [{ keys: [' '], shown: 'Space', does: 'Spin; stop', run: toggle }]);
 
 const state = computed(() => {
-  if (!isReady.value) return `The flower is being blown, ${Math.round(100 * laid.value)}\u00a0%.`;
+  if (!isReady.value) return `The flower is being blown, ${percent(laid.value)}.`;
   if (phase.value === 'lying') return 'It lies. Tell it to turn.';
   if (phase.value === 'turning') return `It turns: ${turned.value.toFixed(1)}\u00a0s.`;
-  return `Stopped. Working out when it was best, ${Math.round(100 * share.value)}\u00a0%.`;
+  return `Stopped. Working out when it was best, ${percent(share.value)}.`;
 });
 </script>
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Scene } from '@icy-ribbon/core/piece/rehearse';
 import { computed } from 'vue';
-import { useUnits } from '../../../store/units.ts';
-import type { FilmMoment } from '../../../worker/film.worker.ts';
+import { useUnits } from '#store/units.ts';
+import type { FilmMoment } from '#worker/film.worker.ts';
 
 /** The cut through the paint around the pointer, true to scale: as high as it is wide. */
 const props = defineProps<{ scene: Scene; moment: FilmMoment | null; xMm: number }>();

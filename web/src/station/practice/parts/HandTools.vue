@@ -2,8 +2,8 @@
 import { AIR_TOOLS, type AirTool } from '@icy-ribbon/core/flow/air';
 import { computed } from 'vue';
 import { Button } from 'ant-design-vue';
-import NumberField from '../../../field/NumberField.vue';
-import { useUnits } from '../../../store/units.ts';
+import NumberField from '#field/NumberField.vue';
+import { useUnits } from '#store/units.ts';
 import { useDeviceTilt } from './useDeviceTilt.ts';
 import { HAND_TOOLS, type Hand, type HandTool } from './useHand.ts';
 

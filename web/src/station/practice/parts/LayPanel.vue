@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Scene } from '@icy-ribbon/core/piece/rehearse';
 import { computed } from 'vue';
-import NumberField from '../../../field/NumberField.vue';
-import { useUnits } from '../../../store/units.ts';
+import NumberField from '#field/NumberField.vue';
+import { useUnits } from '#store/units.ts';
 
 /** Which paint is laid, and how much of it, where the support is touched next. */
 defineProps<{ scene: Scene }>();

@@ -2,12 +2,13 @@
 import type { Scene } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { ref, shallowRef } from 'vue';
-import { saveFile } from '../../../drawing/saveFile.ts';
+import { saveFile } from '#drawing/saveFile.ts';
 import { fileOf } from './keepRehearsal.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useUnits } from '../../../store/units.ts';
-import type { MeasuredRehearsal } from '../../../worker/film.worker.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useUnits } from '#store/units.ts';
+import type { MeasuredRehearsal } from '#worker/film.worker.ts';
 import type { Film } from './useFilm.ts';
+import { percent } from '#words/percent.ts';
 
 /** The rehearsal measured as a photo is: the same numbers as in Results. */
 const props = defineProps<{
@@ -20,8 +21,6 @@ const props = defineProps<{
 const units = useUnits();
 const result = shallowRef<MeasuredRehearsal | null>(null);
 const busy = ref(false);
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
-
 const measure = () =>
   attempt(async () => {
     busy.value = true;

@@ -3,14 +3,14 @@ import type { Aims, AimKey } from '@icy-ribbon/core/paint/stage';
 import type { RehearsalNumbers } from '@icy-ribbon/core/judgement/rehearsal';
 import type { Scene } from '@icy-ribbon/core/piece/rehearse';
 import { computed } from 'vue';
-import { useUnits } from '../../../store/units.ts';
-import { AIM_WORDS } from '../../../words/aims.ts';
+import { useUnits } from '#store/units.ts';
+import { AIM_WORDS } from '#words/aims.ts';
+import { percent } from '#words/percent.ts';
 
 /** What the rehearsal has come to, against the aim of the piece. */
 const props = defineProps<{ scene: Scene; numbers: RehearsalNumbers | null; aims: Aims | null }>();
 const units = useUnits();
 
-const percent = (share: number) => `${Math.round(100 * share)}\u00a0%`;
 /** Paints of the scene as they are seen, the largest share first. */
 const shares = computed(() => {
   const { numbers, scene } = props;

@@ -6,9 +6,9 @@ import { USUAL_UNKNOWNS, type FilmUnknowns, type Scene } from '@icy-ribbon/core/
 import { refThrottled } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, onMounted, ref } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import type { MeasuredRehearsal } from '../../../worker/film.worker.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import type { MeasuredRehearsal } from '#worker/film.worker.ts';
 import FilmBench from './FilmBench.vue';
 import FilmCut from './FilmCut.vue';
 import HandTools from './HandTools.vue';

@@ -1,5 +1,5 @@
 import { airPassOf, type PlanPass } from '@icy-ribbon/core/piece/plan';
-import { newId } from '../../../store/plan/plan.ts';
+import { newId } from '#store/plan/plan.ts';
 import type { BlownStroke } from './useHand.ts';
 
 const LONGEST_S = 60;

@@ -1,8 +1,8 @@
 import type { Photo } from '@icy-ribbon/contract';
 import { moveCorners } from '@icy-ribbon/core/picture';
 import type { Scene } from '@icy-ribbon/core/piece/rehearse';
-import type { usePiece } from '../../../store/piece/piece.ts';
-import type { MeasuredRehearsal } from '../../../worker/film.worker.ts';
+import type { usePiece } from '#store/piece/piece.ts';
+import type { MeasuredRehearsal } from '#worker/film.worker.ts';
 
 /** A drawn picture as a file. */
 export async function fileOf(picture: ImageData, type: 'image/jpeg' | 'image/png'): Promise<Blob> {

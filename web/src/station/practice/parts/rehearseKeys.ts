@@ -1,6 +1,6 @@
 import type { Place } from '@icy-ribbon/core/piece/plan';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
-import type { Shortcut } from '../../../shortcut/shortcuts.ts';
+import type { Shortcut } from '#shortcut/shortcuts.ts';
 import type { Film } from './useFilm.ts';
 import { HAND_TOOLS, type Hand, type HandTool } from './useHand.ts';
 

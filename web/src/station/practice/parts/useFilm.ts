@@ -12,10 +12,10 @@ import type { Place } from '@icy-ribbon/core/piece/plan';
 import type { RehearsalNumbers } from '@icy-ribbon/core/judgement/rehearsal';
 import { proxy } from 'comlink';
 import { onBeforeUnmount, ref, shallowRef } from 'vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { newFilmWorker } from '../../../worker/film.ts';
-import { plain } from '../../../worker/plain.ts';
-import type { FilmMoment, MeasuredRehearsal } from '../../../worker/film.worker.ts';
+import { sayProblem } from '#notice/notices.ts';
+import { newFilmWorker } from '#worker/workers.ts';
+import { plain } from '#worker/plain.ts';
+import type { FilmMoment, MeasuredRehearsal } from '#worker/film.worker.ts';
 
 /** What the film is doing of itself. */
 export type FilmTask =

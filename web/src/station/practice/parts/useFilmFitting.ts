@@ -17,12 +17,12 @@ import { sceneOfPour } from '@icy-ribbon/core/judgement/rehearsal';
 import { USUAL_UNKNOWNS, wholeSeconds } from '@icy-ribbon/core/piece/rehearse';
 import { proxy } from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
-import { allPages } from '../../../api/allPages.ts';
-import { call } from '../../../api/client.ts';
-import { useDevices } from '../../../store/devices.ts';
-import { keepRuns, keptRuns } from '../../../store/keptRuns.ts';
-import { newFilmWorker } from '../../../worker/film.ts';
-import { plain } from '../../../worker/plain.ts';
+import { allPages } from '#api/allPages.ts';
+import { call } from '#api/client.ts';
+import { useDevices } from '#store/devices.ts';
+import { keepRuns, keptRuns } from '#store/keptRuns.ts';
+import { newFilmWorker } from '#worker/workers.ts';
+import { plain } from '#worker/plain.ts';
 
 /** A pour that can be fitted to. */
 interface Candidate extends MeasuredPour {

@@ -1,9 +1,9 @@
 import { castOf, type Scene } from '@icy-ribbon/core/piece/rehearse';
 import type { FilmFrame } from '@icy-ribbon/core/flow/look';
 import { onBeforeUnmount, ref, toValue, watch, type MaybeRefOrGetter, type Ref } from 'vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { newPictureWorker } from '../../../worker/picture.ts';
-import { plain } from '../../../worker/plain.ts';
+import { sayProblem } from '#notice/notices.ts';
+import { newPictureWorker } from '#worker/workers.ts';
+import { plain } from '#worker/plain.ts';
 import { FIRST_DENSITY, nextDensity, restMs } from './pictureBudget.ts';
 import type { Film } from './useFilm.ts';
 

@@ -8,8 +8,8 @@ import {
 } from '@icy-ribbon/core/piece/rehearse';
 import { proxy } from 'comlink';
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue';
-import { newFilmWorker } from '../../../worker/film.ts';
-import { plain } from '../../../worker/plain.ts';
+import { newFilmWorker } from '#worker/workers.ts';
+import { plain } from '#worker/plain.ts';
 
 /** One run: its picture and numbers when it is done. */
 export interface WhatIfResult {

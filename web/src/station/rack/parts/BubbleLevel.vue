@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useMeasures } from '../../../words/useMeasures.ts';
-import NumberField from '../../../field/NumberField.vue';
+import { useMeasures } from '#words/useMeasures.ts';
+import NumberField from '#field/NumberField.vue';
 
 /** Where the bubble of a round level stands: it goes to the higher side. Rings are millimeters on a meter. */
 const level = defineModel<{ acrossMmPerM: number | null; downMmPerM: number | null }>({ required: true });

@@ -2,11 +2,11 @@
 import type { Judgement } from '@icy-ribbon/contract';
 import { shownPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { computed } from 'vue';
-import { widthIn } from '../../../drawing/widthIn.ts';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import { say } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
+import { widthIn } from '#drawing/widthIn.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
 
 /** Which edge is up, chosen last: the piece hung the four ways side by side. */
 const store = usePiece();

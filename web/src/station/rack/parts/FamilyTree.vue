@@ -3,14 +3,14 @@ import type { Piece, PieceSummary } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
 import { careState } from '@icy-ribbon/core/piece/care';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { allPages } from '../../../api/allPages.ts';
-import { call } from '../../../api/client.ts';
-import { widthIn } from '../../../drawing/widthIn.ts';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import { usePiece } from '../../../store/piece/piece.ts';
+import { allPages } from '#api/allPages.ts';
+import { call } from '#api/client.ts';
+import { widthIn } from '#drawing/widthIn.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import { usePiece } from '#store/piece/piece.ts';
 import { shownPhoto } from '@icy-ribbon/core/judgement/outcome';
 import SketchOverlay from './SketchOverlay.vue';
-import { ORIGIN_WORDS } from '../../../words/care.ts';
+import { ORIGIN_WORDS } from '#words/care.ts';
 
 /** The piece that this one came out of, and those that came out of it, their pictures side by side. */
 const store = usePiece();

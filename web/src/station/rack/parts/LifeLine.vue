@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Life, LifeDates, LifeStage } from '@icy-ribbon/core/flow/drying';
 import { computed } from 'vue';
-import { spanWords, STAGE_WORDS, untilWords } from '../../../words/care.ts';
+import { spanWords, STAGE_WORDS, untilWords } from '#words/care.ts';
 
 /** How far a piece is, huge, and every wait before it with its days. */
 const props = defineProps<{ life: Life; dates: LifeDates; nowMs: number }>();

@@ -6,15 +6,15 @@ import { lineRounds, resinLine, type StraightLine } from '@icy-ribbon/core/piece
 import { useStorage } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { say } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { clockWords, leftOf, useWaits } from '../../../store/waits.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
-import { FINE_WORK, type GuidedStep } from '../../../words/fineWork.ts';
-import { dateWords, timeWords } from '../../../words/general.ts';
+import QuantityField from '#field/QuantityField.vue';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { clockWords, leftOf, useWaits } from '#store/waits.ts';
+import { useMeasures } from '#words/useMeasures.ts';
+import { FINE_WORK, type GuidedStep } from '#words/fineWork.ts';
+import { dateWords, timeWords } from '#words/general.ts';
 
 /** Lines, inlays and crystals on a dry piece: how much, where measured, in which order, step by step with the waits. */
 const store = usePiece();

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { widthIn } from '../../../drawing/widthIn.ts';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import PlanPicture from '../../../field/PlanPicture.vue';
-import { say } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useRack } from '../../../store/rack.ts';
-import { lifeWords } from '../../../words/care.ts';
+import { widthIn } from '#drawing/widthIn.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import PlanPicture from '#field/PlanPicture.vue';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useRack } from '#store/rack.ts';
+import { lifeWords } from '#words/care.ts';
 import SlotSelect from './SlotSelect.vue';
 
 /** Pieces that dry on no shelf of the rack. */

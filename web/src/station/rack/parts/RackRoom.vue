@@ -2,14 +2,14 @@
 import { api } from '@icy-ribbon/contract/addresses';
 import { Button } from 'ant-design-vue';
 import { onMounted, ref, watch } from 'vue';
-import { call } from '../../../api/client.ts';
-import { messageAt } from '../../../api/problem.ts';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useDevices } from '../../../store/devices.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
+import { call } from '#api/client.ts';
+import { messageAt } from '#api/problem.ts';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useDevices } from '#store/devices.ts';
+import { usePiece } from '#store/piece/piece.ts';
 
 /** The room a piece dries in: typed, or read from the sensor; the forecast follows at once. */
 const store = usePiece();

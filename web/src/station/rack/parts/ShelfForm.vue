@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { Button, Input } from 'ant-design-vue';
-import { messageAt } from '../../../api/problem.ts';
-import FieldRow from '../../../field/FieldRow.vue';
-import QuantityField from '../../../field/QuantityField.vue';
+import { messageAt } from '#api/problem.ts';
+import FieldRow from '#field/FieldRow.vue';
+import QuantityField from '#field/QuantityField.vue';
 import { emptySlot, type ShelfDraft } from './shelfDraft.ts';
 
 /** A shelf: its name, how deep it is, and its slots from the left. */

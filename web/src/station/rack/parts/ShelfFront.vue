@@ -2,11 +2,11 @@
 import type { Shelf } from '@icy-ribbon/contract';
 import { fallLine, GAP_MM, lyingIn } from '@icy-ribbon/core/piece/care';
 import { computed } from 'vue';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import PlanPicture from '../../../field/PlanPicture.vue';
-import { useRack, type OnRack } from '../../../store/rack.ts';
-import { lifeWords, sideWords } from '../../../words/care.ts';
-import { useUnits } from '../../../store/units.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import PlanPicture from '#field/PlanPicture.vue';
+import { useRack, type OnRack } from '#store/rack.ts';
+import { lifeWords, sideWords } from '#words/care.ts';
+import { useUnits } from '#store/units.ts';
 
 /** A shelf seen from the front and a little from above, its pieces lying on it to scale. */
 const props = defineProps<{ shelf: Shelf; pxPerMm: number }>();

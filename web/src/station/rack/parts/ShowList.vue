@@ -3,17 +3,17 @@ import { Button } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import Papa from 'papaparse';
 import { computed, ref } from 'vue';
-import { saveFile } from '../../../drawing/saveFile.ts';
-import { widthIn } from '../../../drawing/widthIn.ts';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import { useMoney } from '../../../store/money.ts';
-import { usePieces } from '../../../store/pieces.ts';
-import { useRack } from '../../../store/rack.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useUnits } from '../../../store/units.ts';
-import { untilWords } from '../../../words/care.ts';
-import { supportWords } from '../../../words/support.ts';
+import { saveFile } from '#drawing/saveFile.ts';
+import { widthIn } from '#drawing/widthIn.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import BareSelect from '#field/BareSelect.vue';
+import { useMoney } from '#store/money.ts';
+import { usePieces } from '#store/pieces.ts';
+import { useRack } from '#store/rack.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useUnits } from '#store/units.ts';
+import { untilWords } from '#words/care.ts';
+import { supportWords } from '#words/support.ts';
 import { showsOf, yearRows } from './showRows.ts';
 
 /** Which pieces go to which show, how they hang and what they lack; and a year's list of what they cost and brought. */

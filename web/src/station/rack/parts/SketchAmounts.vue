@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { SketchAmount } from '@icy-ribbon/core/piece/sketch';
-import ColorDot from '../../../drawing/ColorDot.vue';
-import { useUnits } from '../../../store/units.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import ColorDot from '#drawing/ColorDot.vue';
+import { useUnits } from '#store/units.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 
 /** How much of each paint a sketch takes, and whether its cup holds it. */
 defineProps<{ amounts: readonly SketchAmount[]; heldMg: (materialId: string) => number }>();

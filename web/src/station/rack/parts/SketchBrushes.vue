@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import ColorDot from '../../../drawing/ColorDot.vue';
-import { useUnits } from '../../../store/units.ts';
+import ColorDot from '#drawing/ColorDot.vue';
+import { useUnits } from '#store/units.ts';
 import type { ShelvedBrush } from './useBrushes.ts';
 
 /** The paints as brushes; the one in hand is marked. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import DrawnTools from '../../../drawing/DrawnTools.vue';
+import DrawnTools from '#drawing/DrawnTools.vue';
 import type { MarkKind } from '@icy-ribbon/core/piece/sketch';
 
 /** How paint is laid in a sketch, each tool drawn as what it does. */

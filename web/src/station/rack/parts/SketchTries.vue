@@ -2,9 +2,9 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { Button, Input } from 'ant-design-vue';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import { say } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
 import SketchOverlay from './SketchOverlay.vue';
 import type { useSketch } from './useSketch.ts';
 

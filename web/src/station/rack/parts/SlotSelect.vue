@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Select } from 'ant-design-vue';
 import { computed } from 'vue';
-import { useRack } from '../../../store/rack.ts';
+import { useRack } from '#store/rack.ts';
 
 /** Where a piece lies: the slots it fits into, and those that are too small for it. */
 const props = defineProps<{

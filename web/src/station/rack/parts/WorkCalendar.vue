@@ -4,9 +4,9 @@ import { useStorage } from '@vueuse/core';
 import { Button, Calendar, Popconfirm } from 'ant-design-vue';
 import dayjs, { type Dayjs } from 'dayjs';
 import { computed, onMounted, ref } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { useRack } from '../../../store/rack.ts';
-import { workDateWords } from '../../../words/care.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useRack } from '#store/rack.ts';
+import { workDateWords } from '#words/care.ts';
 import { datesByDay } from './datesByDay.ts';
 
 /** What is due, by day: a month or a week of it. */

@@ -1,7 +1,7 @@
 import { InputError } from '@icy-ribbon/core/base/error';
 import { resinAmounts, USUAL_VARNISH, varnishAmounts } from '@icy-ribbon/core/piece/finish';
 import { paintedArea, type SupportSize } from '@icy-ribbon/core/piece/support';
-import type { useCoatKit } from '../../../store/coatKit.ts';
+import type { useCoatKit } from '#store/coatKit.ts';
 
 type Kit = ReturnType<typeof useCoatKit>;
 

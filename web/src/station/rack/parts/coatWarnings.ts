@@ -1,7 +1,7 @@
 import dayjs from 'dayjs';
 import { TOP_COAT_DAYS } from '@icy-ribbon/core/flow/drying';
 import type { PourRecord } from '@icy-ribbon/core/judgement/outcome';
-import { COLD_C } from '../../../words/coat.ts';
+import { COLD_C } from '#words/coat.ts';
 
 const DAY_MS = 86_400_000;
 

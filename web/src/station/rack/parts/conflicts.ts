@@ -1,6 +1,6 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
 import type { WorkDate } from '@icy-ribbon/core/piece/care';
-import { COLD_C } from '../../../words/coat.ts';
+import { COLD_C } from '#words/coat.ts';
 
 const DAY_MS = 86_400_000;
 /** The room of now says something about so many days. */

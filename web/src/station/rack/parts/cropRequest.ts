@@ -2,8 +2,8 @@ import type { Photo, PhotoDetail, Piece } from '@icy-ribbon/contract';
 import { maskOfRuns, moveCorners, quadArea, type Corners } from '@icy-ribbon/core/picture';
 import type { Part } from '@icy-ribbon/core/picture/crop';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
-import { cellsOf } from '../../../drawing/photoOverlay.ts';
-import type { CropRequest } from '../../../worker/photo.worker.ts';
+import { cellsOf } from '#drawing/photoOverlay.ts';
+import type { CropRequest } from '#worker/photo.worker.ts';
 
 /** The photo that speaks, once it is measured. */
 export type MeasuredPhoto = Photo & { readonly measurement: NonNullable<Photo['measurement']> };

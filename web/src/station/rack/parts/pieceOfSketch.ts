@@ -1,7 +1,7 @@
 import type { Piece, PlannedCup } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
 import { sketchPlan, type Sketch, type SketchGrid } from '@icy-ribbon/core/piece/sketch';
-import { call } from '../../../api/client.ts';
+import { call } from '#api/client.ts';
 import type { useNewFrom } from './useNewFrom.ts';
 
 /**

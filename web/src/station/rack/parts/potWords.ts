@@ -1,7 +1,7 @@
 import type { CoatKind } from '@icy-ribbon/core/flow/drying';
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
 import type { PotStep } from '@icy-ribbon/core/piece/finish';
-import type { Pot } from '../../../store/coatKit.ts';
+import type { Pot } from '#store/coatKit.ts';
 
 /** The steps that a coat goes through: varnish is not torched. */
 export const stepsOf = (kind: CoatKind): readonly PotStep[] =>

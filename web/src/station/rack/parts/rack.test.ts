@@ -1,5 +1,5 @@
 import type { WorkDate } from '@icy-ribbon/core/piece/care';
-import type { Pot } from '../../../store/coatKit.ts';
+import type { Pot } from '#store/coatKit.ts';
 import { rackConflicts } from './conflicts.ts';
 import { cropSize, onFace } from './cropRequest.ts';
 import { datesByDay } from './datesByDay.ts';

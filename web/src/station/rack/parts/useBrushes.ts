@@ -1,9 +1,9 @@
 import { fittingPaints, recipesFor } from '@icy-ribbon/core/paint/recipe';
 import { computed, ref } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useRecipes } from '../../../store/recipes.ts';
-import { useShelf } from '../../../store/shelf.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useRecipes } from '#store/recipes.ts';
+import { useShelf } from '#store/shelf.ts';
 import type { Brush } from './useSketch.ts';
 
 /** A paint of the shelf as a brush, with what its cup still holds. */

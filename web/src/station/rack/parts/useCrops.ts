@@ -5,10 +5,10 @@ import { moveCorners } from '@icy-ribbon/core/picture';
 import type { Crop, Part } from '@icy-ribbon/core/picture/crop';
 import { useDebounceFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch, type Ref } from 'vue';
-import { call } from '../../../api/client.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { photoWorker } from '../../../worker/photo.ts';
+import { call } from '#api/client.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { photoWorker } from '#worker/workers.ts';
 import { cropRequest, cropSize, onFace, type MeasuredPhoto } from './cropRequest.ts';
 
 const SETTLES_MS = 20;

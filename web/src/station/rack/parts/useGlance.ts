@@ -2,9 +2,9 @@ import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import { moveCorners } from '@icy-ribbon/core/picture';
 import type { LabelledFace } from '@icy-ribbon/core/picture/crop';
 import { computed, shallowRef, watch } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { photoWorker } from '../../../worker/photo.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { photoWorker } from '#worker/workers.ts';
 import { colorMasks } from './colorMasks.ts';
 
 /** The photo that speaks for the piece in hand, and where each measured color is seen on it. */

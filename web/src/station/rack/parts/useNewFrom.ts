@@ -2,8 +2,8 @@ import type { Origin, Piece } from '@icy-ribbon/contract';
 import type { Part } from '@icy-ribbon/core/picture/crop';
 import type { Technique } from '@icy-ribbon/core/paint/stage';
 import { api } from '@icy-ribbon/contract/addresses';
-import { call, upload } from '../../../api/client.ts';
-import { useShelf } from '../../../store/shelf.ts';
+import { call, upload } from '#api/client.ts';
+import { useShelf } from '#store/shelf.ts';
 
 const MAX_NAME = 80;
 

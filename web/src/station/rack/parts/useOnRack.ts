@@ -10,8 +10,8 @@ import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
 import { dryingRisks, lifeFacts } from '@icy-ribbon/core/piece/care';
 import { useNow } from '@vueuse/core';
 import { computed } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { usePourNumbers } from '../../../store/pourNumbers.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { usePourNumbers } from '#store/pourNumbers.ts';
 
 /** Everything that is worked out of the piece in hand after its pour: how far it is, what may happen, how it drifts. */
 export function useOnRack() {

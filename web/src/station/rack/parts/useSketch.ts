@@ -4,7 +4,7 @@ import type { MarkKind, Sketch, SketchGrid, SketchMark, SketchPoint } from '@icy
 import { useStorage } from '@vueuse/core';
 import equal from 'fast-deep-equal';
 import { computed, ref, toRaw } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
+import { usePiece } from '#store/piece/piece.ts';
 
 const GRID_PX = 360;
 export const USUAL_FILM_MM = 0.6;

@@ -1,4 +1,4 @@
-import type { Pot } from '../../../store/coatKit.ts';
+import type { Pot } from '#store/coatKit.ts';
 
 /**
  * A pot with one more weight kept. What came of the first part sets how much the other is; too much of the other asks for

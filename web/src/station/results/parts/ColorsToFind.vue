@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import ColorDot from '../../../drawing/ColorDot.vue';
+import ColorDot from '#drawing/ColorDot.vue';
 import { Button, Select } from 'ant-design-vue';
 import { computed } from 'vue';
 import { withColor, withoutColor, type PhotoSetup } from './photoInput.ts';

@@ -3,8 +3,8 @@ import type { Piece } from '@icy-ribbon/contract';
 import { alongScale, differing, type DifferingLine } from '@icy-ribbon/core/judgement/compare';
 import { pourRecordOf } from '@icy-ribbon/core/judgement/outcome';
 import { computed } from 'vue';
-import { useUnits } from '../../../store/units.ts';
-import { quantityWords } from '../../../words/quantity.ts';
+import { useUnits } from '#store/units.ts';
+import { quantityWords } from '#words/quantity.ts';
 import { nearnessOf } from './nearness.ts';
 import PourMark from './PourMark.vue';
 

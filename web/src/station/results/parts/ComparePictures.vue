@@ -4,8 +4,8 @@ import { speakingPhoto } from '@icy-ribbon/core/judgement/outcome';
 import type { Corners } from '@icy-ribbon/core/picture';
 import { computed, ref } from 'vue';
 import { useElementSize } from '@vueuse/core';
-import { straightenTransform } from '../../../drawing/photoOverlay.ts';
-import { dateWords } from '../../../words/general.ts';
+import { straightenTransform } from '#drawing/photoOverlay.ts';
+import { dateWords } from '#words/general.ts';
 import PourMark from './PourMark.vue';
 
 /** The pictures of some pours, laid straight and moved and zoomed together. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watchEffect } from 'vue';
-import { drawLens, LENS_PX } from '../../../drawing/magnifier.ts';
+import { drawLens, LENS_PX } from '#drawing/magnifier.ts';
 
 /** The magnifier: what lies under a corner. */
 const props = defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { degreeWord } from '../../../words/general.ts';
+import { degreeWord } from '#words/general.ts';
 
 /** A judgement as one lozenge, the thicker the more of it, with its word. */
 const props = defineProps<{ label: string; degree: number | null }>();

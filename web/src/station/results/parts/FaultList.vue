@@ -5,11 +5,11 @@ import { why } from '@icy-ribbon/core/judgement/diagnose';
 import { fault, FAULTS, type FaultKind } from '@icy-ribbon/core/judgement/outcome';
 import { Button, Select } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { causeWords, missingWords } from '../../../words/cause.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { causeWords, missingWords } from '#words/cause.ts';
 
 /** What went wrong, each pinned to its place on the photo, and why. */
 const placing = defineModel<boolean>('placing', { default: false });

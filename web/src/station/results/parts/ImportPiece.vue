@@ -2,9 +2,9 @@
 import { Button } from 'ant-design-vue';
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { ApiProblem, fieldProblem } from '../../../api/problem.ts';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { usePieces } from '../../../store/pieces.ts';
+import { ApiProblem, fieldProblem } from '#api/problem.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { usePieces } from '#store/pieces.ts';
 
 /** Brings in a piece that was exported as JSON, here or elsewhere. */
 const store = usePieces();

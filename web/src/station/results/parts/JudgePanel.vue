@@ -11,11 +11,11 @@ import {
 } from '@icy-ribbon/contract';
 import { Button, Select, Textarea } from 'ant-design-vue';
 import { computed, ref, watch } from 'vue';
-import { messageAt } from '../../../api/problem.ts';
-import FieldRow from '../../../field/FieldRow.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
+import { messageAt } from '#api/problem.ts';
+import FieldRow from '#field/FieldRow.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { say, sayProblem } from '#notice/notices.ts';
+import { usePiece } from '#store/piece/piece.ts';
 
 const store = usePiece();
 

@@ -9,13 +9,13 @@ import {
   type Influence,
 } from '@icy-ribbon/core/judgement/compare';
 import { computed, ref } from 'vue';
-import { TECHNIQUE_PLURALS } from '../../../words/general.ts';
-import BareSelect from '../../../field/BareSelect.vue';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import { usePieces } from '../../../store/pieces.ts';
-import { useUnits } from '../../../store/units.ts';
-import { quantityWords } from '../../../words/quantity.ts';
-import { influenceWords, silenceWords, testWords } from '../../../words/difference.ts';
+import { TECHNIQUE_PLURALS } from '#words/general.ts';
+import BareSelect from '#field/BareSelect.vue';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import { usePieces } from '#store/pieces.ts';
+import { useUnits } from '#store/units.ts';
+import { quantityWords } from '#words/quantity.ts';
+import { influenceWords, silenceWords, testWords } from '#words/difference.ts';
 import { useNumbers } from './useNumbers.ts';
 
 /** Which causes went with an effect, over all pours of one technique, in words; and what to try next. */

@@ -2,8 +2,8 @@
 import type { PhotoDetail } from '@icy-ribbon/contract';
 import type { Corners } from '@icy-ribbon/core/picture';
 import { ref, watch } from 'vue';
-import { PHOTO_AREAS } from '../../../theme/tokens.ts';
-import { overlayTransform, maskPicture } from '../../../drawing/photoOverlay.ts';
+import { PHOTO_AREAS } from '#theme/tokens.ts';
+import { overlayTransform, maskPicture } from '#drawing/photoOverlay.ts';
 
 /** Areas that were found in a photo, laid over it: the lacing's net, mud, glare. */
 const props = defineProps<{

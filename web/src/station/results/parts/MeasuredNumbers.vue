@@ -2,16 +2,16 @@
 import type { Measurement, PhotoDetail } from '@icy-ribbon/contract';
 import { bin, max, range } from 'd3-array';
 import { computed } from 'vue';
-import ColorDot from '../../../drawing/ColorDot.vue';
-import { CELL_SIZES } from '../../../theme/tokens.ts';
-import { cellsOf, sizeLimits, sizeStep } from '../../../drawing/photoOverlay.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import ColorDot from '#drawing/ColorDot.vue';
+import { CELL_SIZES } from '#theme/tokens.ts';
+import { cellsOf, sizeLimits, sizeStep } from '#drawing/photoOverlay.ts';
+import { useMeasures } from '#words/useMeasures.ts';
+import { finePercent } from '#words/percent.ts';
 
 /** What was measured on the photo that is shown: numbers, shares of the colors, sizes of the cells. */
 const props = defineProps<{ measurement: Measurement; detail: PhotoDetail | null }>();
 
 const measures = useMeasures();
-const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
 const BINS = 24;
 const WIDTH = 300;
 const HEIGHT = 62;
@@ -63,20 +63,20 @@ const touched = computed(() =>
       </div>
       <div>
         <dt>Lacing</dt>
-        <dd>{{ percent(measurement.lacing.areaShare) }}</dd>
+        <dd>{{ finePercent(measurement.lacing.areaShare) }}</dd>
         <dd class="soft">{{ measures.depth(measurement.lacing.widthMm, 2) }} wide</dd>
       </div>
       <div>
         <dt>Negative space</dt>
-        <dd>{{ percent(measurement.negativeSpace) }}</dd>
-        <dd class="soft">mud {{ percent(measurement.mud) }}</dd>
+        <dd>{{ finePercent(measurement.negativeSpace) }}</dd>
+        <dd class="soft">mud {{ finePercent(measurement.mud) }}</dd>
       </div>
       <div>
         <dt>Petals</dt>
         <dd>{{ measurement.petals.count }}</dd>
         <dd class="soft">
           {{ measures.distance(measurement.petals.reachMm) }}, even
-          {{ percent(measurement.petals.symmetry) }}
+          {{ finePercent(measurement.petals.symmetry) }}
         </dd>
       </div>
       <div>
@@ -107,7 +107,7 @@ const touched = computed(() =>
         <ColorDot :color="row.hex" />
         <span>{{ row.name }}</span>
         <span class="bar"><span :style="{ width: `${100 * row.share}%`, background: row.hex }"></span></span>
-        <span class="number">{{ percent(row.share) }}</span>
+        <span class="number">{{ finePercent(row.share) }}</span>
       </li>
     </ul>
     <p v-for="warning in measurement.warnings" :key="warning.code" role="alert" class="warning">

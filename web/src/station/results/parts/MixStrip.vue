@@ -2,8 +2,8 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
 import { stageOf } from '@icy-ribbon/core/paint/stage';
 import { computed } from 'vue';
-import { alongRibbon } from '../../../drawing/ribbon.ts';
-import { useUnits } from '../../../store/units.ts';
+import { alongRibbon } from '#drawing/ribbon.ts';
+import { useUnits } from '#store/units.ts';
 
 /** The cups of a piece on a small ribbon, thick at the left; a bead's area follows the grams laid. */
 const props = defineProps<{ mixes: PieceSummary['mixes'] }>();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { CELL_SIZES } from '../../../theme/tokens.ts';
+import { CELL_SIZES } from '#theme/tokens.ts';
 import type { Photo, PhotoDetail } from '@icy-ribbon/contract';
 import { inverseOf, project } from '@icy-ribbon/core/picture';
 import type { Mark } from '@icy-ribbon/core/piece/event';
@@ -15,8 +15,8 @@ import {
   sizeStep,
   visiblePart,
   type DrawnCell,
-} from '../../../drawing/photoOverlay.ts';
-import { markOutline } from '../../../drawing/support.ts';
+} from '#drawing/photoOverlay.ts';
+import { markOutline } from '#drawing/support.ts';
 import MaskLayer from './MaskLayer.vue';
 
 /** A photo with what was measured drawn over it, each layer by itself. */

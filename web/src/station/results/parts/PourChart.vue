@@ -3,9 +3,9 @@ import type { PourNumbers } from '@icy-ribbon/contract';
 import type { Trend } from '@icy-ribbon/core/judgement/compare';
 import { useResizeObserver } from '@vueuse/core';
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import type { PlaceOf, Plotting } from '../../../drawing/plot.ts';
-import { useAppearance } from '../../../store/appearance.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import type { PlaceOf, Plotting } from '#drawing/plot.ts';
+import { useAppearance } from '#store/appearance.ts';
 
 /** A pour as a point: its two numbers as they are shown, what it is told apart by, and what the pointer says. */
 export interface ChartPoint {
@@ -93,7 +93,7 @@ async function draw(): Promise<void> {
   if (!frame.value || props.points.length === 0) return;
   let isNew = false;
   if (!plotting) {
-    const { plotInto } = await import('../../../drawing/plot.ts');
+    const { plotInto } = await import('#drawing/plot.ts');
     if (!frame.value) return;
     plotting = plotInto(frame.value);
     isNew = true;

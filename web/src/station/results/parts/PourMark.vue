@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { useAppearance } from '../../../store/appearance.ts';
+import { useAppearance } from '#store/appearance.ts';
 import { MARKS } from './marks.ts';
 
 /** The sign of one of the pours that are compared. */

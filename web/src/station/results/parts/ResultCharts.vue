@@ -11,15 +11,15 @@ import {
 } from '@icy-ribbon/core/judgement/compare';
 import { Button } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import EmptyDrawing from '../../../drawing/EmptyDrawing.vue';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import { usePieces } from '../../../store/pieces.ts';
-import { useUnits } from '../../../store/units.ts';
-import { beyondTheLine } from '../../../words/difference.ts';
-import { TECHNIQUE_LABELS } from '../../../words/general.ts';
-import { axisTitle, quantityWords, shownValue } from '../../../words/quantity.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import EmptyDrawing from '#drawing/EmptyDrawing.vue';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import BareSelect from '#field/BareSelect.vue';
+import { usePieces } from '#store/pieces.ts';
+import { useUnits } from '#store/units.ts';
+import { beyondTheLine } from '#words/difference.ts';
+import { TECHNIQUE_LABELS } from '#words/general.ts';
+import { axisTitle, quantityWords, shownValue } from '#words/quantity.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 import PourChart from './PourChart.vue';
 import { useNumbers } from './useNumbers.ts';
 

@@ -2,8 +2,8 @@
 import type { ArchiveResult } from '@icy-ribbon/contract';
 import { Button, Popover } from 'ant-design-vue';
 import { ref } from 'vue';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { usePieces } from '../../../store/pieces.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { usePieces } from '#store/pieces.ts';
 
 /** Everything out and in again. */
 defineProps<{ search: string }>();

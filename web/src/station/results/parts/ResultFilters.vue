@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import { AIR_TOOLS } from '@icy-ribbon/core/flow/air';
 import { STAGES, TECHNIQUES } from '@icy-ribbon/core/paint/stage';
-import { TECHNIQUE_LABELS } from '../../../words/general.ts';
+import { TECHNIQUE_LABELS } from '#words/general.ts';
 import { Button, DatePicker, Input, Popover } from 'ant-design-vue';
 import dayjs from 'dayjs';
 import { computed, onMounted, ref } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePieces } from '../../../store/pieces.ts';
-import { useShelf } from '../../../store/shelf.ts';
+import BareSelect from '#field/BareSelect.vue';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePieces } from '#store/pieces.ts';
+import { useShelf } from '#store/shelf.ts';
 
 /** What the results are narrowed by, and views that were saved. */
 const store = usePieces();

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { RATED, type PieceSummary } from '@icy-ribbon/contract';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 import { airTool } from '@icy-ribbon/core/flow/air';
 import { computed } from 'vue';
-import { usePieces } from '../../../store/pieces.ts';
-import { useUnits } from '../../../store/units.ts';
-import { dateWords, TECHNIQUE_LABELS } from '../../../words/general.ts';
-import CupDots from '../../../drawing/CupDots.vue';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
+import { usePieces } from '#store/pieces.ts';
+import { useUnits } from '#store/units.ts';
+import { dateWords, TECHNIQUE_LABELS } from '#words/general.ts';
+import CupDots from '#drawing/CupDots.vue';
+import HungPhoto from '#drawing/HungPhoto.vue';
 import DegreeMark from './DegreeMark.vue';
 import MixStrip from './MixStrip.vue';
 

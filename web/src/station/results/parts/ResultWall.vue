@@ -2,10 +2,11 @@
 import type { PieceSummary } from '@icy-ribbon/contract';
 import { Checkbox } from 'ant-design-vue';
 import { computed } from 'vue';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import PlanPicture from '../../../field/PlanPicture.vue';
-import { usePieces } from '../../../store/pieces.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import PlanPicture from '#field/PlanPicture.vue';
+import { usePieces } from '#store/pieces.ts';
+import { useMeasures } from '#words/useMeasures.ts';
+import { percent } from '#words/percent.ts';
 
 /** The pieces as they would hang side by side: all to one scale, their lower edges on one line. */
 const props = defineProps<{ pieces: readonly PieceSummary[] }>();
@@ -24,7 +25,7 @@ const words = ({ outcome, judgement }: PieceSummary): string =>
   [
     judgement?.rating ? `${judgement.rating} of 5` : '',
     outcome && outcome.cellCount > 0 ? `cells ${measures.value.depth(outcome.cellMm)}` : '',
-    outcome ? `lacing ${(100 * outcome.lacingShare).toFixed(1)} %` : '',
+    outcome ? `lacing ${percent(outcome.lacingShare, 1)}` : '',
   ]
     .filter(Boolean)
     .join(', ');

@@ -2,7 +2,7 @@
 import type { WetDry } from '@icy-ribbon/core/picture';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 
 /** What drying did, in words and one row a color. */
 const props = defineProps<{ found: WetDry }>();

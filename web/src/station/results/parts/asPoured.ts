@@ -1,6 +1,6 @@
 import type { OwnRecipeCreate, Piece } from '@icy-ribbon/contract';
 import { isPaint } from '@icy-ribbon/core/paint/material';
-import type { Cup } from '../../../store/piece/piece.ts';
+import type { Cup } from '#store/piece/piece.ts';
 
 /** A cup further than this from its recipe is not repeated by it. */
 const STRAYED = 0.03;

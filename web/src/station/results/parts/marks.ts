@@ -1,4 +1,4 @@
-import type { Palette } from '../../../theme/tokens.ts';
+import type { Palette } from '#theme/tokens.ts';
 
 /** Two to four pours are told apart by shape first, then by lightness: color belongs to the paint. */
 export const MARKS = [

@@ -12,8 +12,8 @@ import {
   type Point,
 } from '@icy-ribbon/core/picture';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
-import type { Cup } from '../../../store/piece/piece.ts';
-import type { PhotoReport } from '../../../worker/photo.worker.ts';
+import type { Cup } from '#store/piece/piece.ts';
+import type { PhotoReport } from '#worker/photo.worker.ts';
 
 /** What is looked for in a photo: corners, and colors that may be corrected. */
 export interface PhotoSetup {

@@ -3,7 +3,7 @@ import { mount } from '@vue/test-utils';
 import { createPinia, setActivePinia } from 'pinia';
 import { nextTick } from 'vue';
 import ColorsToFind from './ColorsToFind.vue';
-import CornerFrame from '../../../drawing/CornerFrame.vue';
+import CornerFrame from '#drawing/CornerFrame.vue';
 import type { PhotoSetup } from './photoInput.ts';
 import PourMark from './PourMark.vue';
 

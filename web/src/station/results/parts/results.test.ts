@@ -1,6 +1,6 @@
 import type { Measurement, Photo } from '@icy-ribbon/contract';
-import type { Cup } from '../../../store/piece/piece.ts';
-import { cornerStep } from '../../../drawing/corners.ts';
+import type { Cup } from '#store/piece/piece.ts';
+import { cornerStep } from '#drawing/corners.ts';
 import { recipeAsPoured } from './asPoured.ts';
 import {
   cardAt,

@@ -2,9 +2,9 @@ import type { Photo } from '@icy-ribbon/contract';
 import { MEASURE_STEPS, moveCorners, type MeasureStep } from '@icy-ribbon/core/picture';
 import { proxy } from 'comlink';
 import { computed, ref, type Ref } from 'vue';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { photoWorker, stopPhotoWorker } from '../../../worker/photo.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { photoWorker, stopPhotoWorker } from '#worker/workers.ts';
 import { inputOf, isReady, measuredWith, setupOf, type PhotoSetup } from './photoInput.ts';
 
 /** A photo is read before the first step of the measuring. */

@@ -2,10 +2,10 @@ import type { PourNumbers } from '@icy-ribbon/contract';
 import { api } from '@icy-ribbon/contract/addresses';
 import { onCommonCells } from '@icy-ribbon/core/judgement/compare';
 import { computed, onMounted, shallowRef } from 'vue';
-import { call } from '../../../api/client.ts';
-import { useDevices } from '../../../store/devices.ts';
-import { usePieces } from '../../../store/pieces.ts';
-import { sayProblem } from '../../../notice/notices.ts';
+import { call } from '#api/client.ts';
+import { useDevices } from '#store/devices.ts';
+import { usePieces } from '#store/pieces.ts';
+import { sayProblem } from '#notice/notices.ts';
 
 /** The numbers of all pours, loaded when the component is shown. */
 export function useNumbers() {

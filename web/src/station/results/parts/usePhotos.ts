@@ -4,12 +4,12 @@ import { fault } from '@icy-ribbon/core/judgement/outcome';
 import type { WetDry } from '@icy-ribbon/core/picture';
 import { computedAsync } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { call } from '../../../api/client.ts';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { attempt, useTask } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useSending } from '../../../store/sending.ts';
-import { photoWorker } from '../../../worker/photo.ts';
+import { call } from '#api/client.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt, useTask } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useSending } from '#store/sending.ts';
+import { photoWorker } from '#worker/workers.ts';
 import { inputOf, isReady, setupOf } from './photoInput.ts';
 
 /** The photos of the open piece: the one that is shown, what was measured on it, and what is done to them. */

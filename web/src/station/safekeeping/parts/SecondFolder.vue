@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { Button, Input } from 'ant-design-vue';
 import { ref, watch } from 'vue';
-import { messageAt } from '../../../api/problem.ts';
-import FieldRow from '../../../field/FieldRow.vue';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { useSafekeeping } from '../../../store/safekeeping.ts';
+import { messageAt } from '#api/problem.ts';
+import FieldRow from '#field/FieldRow.vue';
+import { say, sayProblem } from '#notice/notices.ts';
+import { useSafekeeping } from '#store/safekeeping.ts';
 
 /** A folder that every backup is copied to as well: a second disk, a stick. */
 const keeping = useSafekeeping();

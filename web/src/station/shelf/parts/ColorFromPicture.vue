@@ -3,13 +3,13 @@ import type { Point, SwatchColor } from '@icy-ribbon/core/picture';
 import { useStorage } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, ref, shallowRef } from 'vue';
-import ColorDot from '../../../drawing/ColorDot.vue';
-import { cornerStep } from '../../../drawing/corners.ts';
-import NumberField from '../../../field/NumberField.vue';
-import TakePicture from '../../../field/picture/TakePicture.vue';
-import { usePicture } from '../../../field/picture/usePicture.ts';
-import { photoWorker } from '../../../worker/photo.ts';
-import { plain } from '../../../worker/plain.ts';
+import ColorDot from '#drawing/ColorDot.vue';
+import { cornerStep } from '#drawing/corners.ts';
+import NumberField from '#field/NumberField.vue';
+import TakePicture from '#field/picture/TakePicture.vue';
+import { usePicture } from '#field/picture/usePicture.ts';
+import { photoWorker } from '#worker/workers.ts';
+import { plain } from '#worker/plain.ts';
 
 /** The color of a swatch, a dried dot or a paint that is no longer sold, beside a gray card on a picture. */
 const emit = defineEmits<{ found: [hex: string] }>();

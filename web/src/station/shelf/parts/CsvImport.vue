@@ -2,15 +2,15 @@
 import { Button, Modal } from 'ant-design-vue';
 import { proxy } from 'comlink';
 import { computed, onUnmounted, ref, shallowRef, watch } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import { sayProblem, say } from '../../../notice/notices.ts';
-import { useTask } from '../../../notice/useTask.ts';
+import BareSelect from '#field/BareSelect.vue';
+import { sayProblem, say } from '#notice/notices.ts';
+import { useTask } from '#notice/useTask.ts';
 import ShelfChanges from './ShelfChanges.vue';
 import WrongCells from './WrongCells.vue';
-import { useShelf } from '../../../store/shelf.ts';
-import { csvWorker, stopCsvWorker } from '../../../worker/csv.ts';
-import type { CsvGlance } from '../../../worker/csv.worker.ts';
-import { matchShelf } from '../../../csv/matchShelf.ts';
+import { useShelf } from '#store/shelf.ts';
+import { csvWorker, stopCsvWorker } from '#worker/workers.ts';
+import type { CsvGlance } from '#worker/csv.worker.ts';
+import { matchShelf } from '#csv/matchShelf.ts';
 import {
   CSV_FIELDS,
   matchColumns,
@@ -18,7 +18,7 @@ import {
   type CsvEdit,
   type CsvError,
   type ReadMaterials,
-} from '../../../csv/materialCsv.ts';
+} from '#csv/materialCsv.ts';
 
 const props = defineProps<{ glance: CsvGlance; name: string }>();
 const emit = defineEmits<{ close: [] }>();

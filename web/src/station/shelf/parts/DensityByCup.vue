@@ -2,8 +2,8 @@
 import { toG } from '@icy-ribbon/core/base/unit';
 import { Button, Popover } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import QuantityField from '#field/QuantityField.vue';
+import { useMeasures } from '#words/useMeasures.ts';
 
 /** Measures a density by weighing a filled cup of known volume. */
 const emit = defineEmits<{ measured: [densityGPerMl: number] }>();

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { AIR_TOOLS, type AirTool } from '@icy-ribbon/core/flow/air';
 import { Checkbox, Input, Select, Textarea } from 'ant-design-vue';
-import { messageAt } from '../../../api/problem.ts';
-import FieldRow from '../../../field/FieldRow.vue';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
+import { messageAt } from '#api/problem.ts';
+import FieldRow from '#field/FieldRow.vue';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
 import { emptyBlower, type BlowerDraft, type EquipmentDraft, type VesselDraft } from './equipmentDraft.ts';
 
 defineProps<{ problem: unknown }>();

@@ -3,13 +3,13 @@ import type { Blower, Equipment, EquipmentCreate, Vessel } from '@icy-ribbon/con
 import { airTool } from '@icy-ribbon/core/flow/air';
 import { Button } from 'ant-design-vue';
 import { onMounted } from 'vue';
-import RecordDrawer from '../../../field/RecordDrawer.vue';
-import RowActions from '../../../field/RowActions.vue';
-import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useEquipment } from '../../../store/equipment.ts';
-import { useUnits } from '../../../store/units.ts';
+import RecordDrawer from '#field/RecordDrawer.vue';
+import RowActions from '#field/RowActions.vue';
+import { useRecordDrawer } from '#field/useRecordDrawer.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useEquipment } from '#store/equipment.ts';
+import { useUnits } from '#store/units.ts';
 import EquipmentForm from './EquipmentForm.vue';
 import { emptyBlower, emptyVessel, equipmentDraft, type EquipmentDraft } from './equipmentDraft.ts';
 

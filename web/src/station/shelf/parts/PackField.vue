@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { useUnits } from '../../../store/units.ts';
+import QuantityField from '#field/QuantityField.vue';
+import { useUnits } from '#store/units.ts';
 
 /** What a pack holds, typed by weight or by volume as its label says; it is kept by weight. */
 const props = defineProps<{ densityGPerMl: number; error: string | undefined }>();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ShelfChange } from '../../../csv/matchShelf.ts';
+import type { ShelfChange } from '#csv/matchShelf.ts';
 
 /** What a file would change of the shelf, cell by cell; each is taken unless its tick is removed. */
 defineProps<{ changed: readonly ShelfChange[] }>();

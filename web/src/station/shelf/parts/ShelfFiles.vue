@@ -5,14 +5,14 @@ import { readPalette, writePalette } from '@icy-ribbon/core/paint/color';
 import { isPaint } from '@icy-ribbon/core/paint/material';
 import { Button, Dropdown, Menu, MenuItem } from 'ant-design-vue';
 import { defineAsyncComponent, nextTick, ref, shallowRef } from 'vue';
-import { fieldProblem } from '../../../api/problem.ts';
-import { decodeText } from '../../../csv/decodeText.ts';
-import { writeMaterials } from '../../../csv/materialCsv.ts';
-import { say, sayProblem } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import { csvWorker } from '../../../worker/csv.ts';
-import type { CsvGlance } from '../../../worker/csv.worker.ts';
+import { fieldProblem } from '#api/problem.ts';
+import { decodeText } from '#csv/decodeText.ts';
+import { writeMaterials } from '#csv/materialCsv.ts';
+import { say, sayProblem } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useShelf } from '#store/shelf.ts';
+import { csvWorker } from '#worker/workers.ts';
+import type { CsvGlance } from '#worker/csv.worker.ts';
 import { saveText } from './save.ts';
 
 /** The shelf as a file, and files onto the shelf. */

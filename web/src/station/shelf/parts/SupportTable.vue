@@ -2,17 +2,17 @@
 import type { Support } from '@icy-ribbon/contract';
 import { paintedArea } from '@icy-ribbon/core/piece/support';
 import { Button } from 'ant-design-vue';
-import RecordDrawer from '../../../field/RecordDrawer.vue';
-import RowActions from '../../../field/RowActions.vue';
-import { useRecordDrawer } from '../../../field/useRecordDrawer.ts';
-import { say } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import { useUnits } from '../../../store/units.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
-import { emptySupport, type SupportDraft } from '../../../field/supportDraft.ts';
-import { SUPPORT_KIND_LABELS } from '../../../words/support.ts';
-import SupportForm from '../../../field/SupportForm.vue';
+import RecordDrawer from '#field/RecordDrawer.vue';
+import RowActions from '#field/RowActions.vue';
+import { useRecordDrawer } from '#field/useRecordDrawer.ts';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useShelf } from '#store/shelf.ts';
+import { useUnits } from '#store/units.ts';
+import { useMeasures } from '#words/useMeasures.ts';
+import { emptySupport, type SupportDraft } from '#field/supportDraft.ts';
+import { SUPPORT_KIND_LABELS } from '#words/support.ts';
+import SupportForm from '#field/SupportForm.vue';
 import ShelfTable from './ShelfTable.vue';
 import type { TableColumn } from './tableColumn.ts';
 
@@ -22,7 +22,9 @@ const measures = useMeasures();
 
 const drawer = useRecordDrawer<Support, SupportDraft>(emptySupport(), async (target, draft) => {
   const { name, kind, shape, widthMm, heightMm, sideDepthMm } = draft;
-  const input = { name, kind, shape, widthMm, heightMm, sideDepthMm } as Parameters<typeof shelf.addSupport>[0];
+  const input = { name, kind, shape, widthMm, heightMm, sideDepthMm } as Parameters<
+    typeof shelf.addSupport
+  >[0];
   if (target === 'new') await shelf.addSupport(input);
   else await shelf.changeSupport(target, input);
 });

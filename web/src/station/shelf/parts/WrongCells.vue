@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Input } from 'ant-design-vue';
-import type { CsvError } from '../../../csv/materialCsv.ts';
+import type { CsvError } from '#csv/materialCsv.ts';
 
 /** Cells of a file that cannot be read: each is set right where it stands, or its row stays out. */
 defineProps<{ errors: readonly CsvError[] }>();

@@ -2,7 +2,7 @@ import { stockLeftMg } from '@icy-ribbon/core/paint/material';
 import type { Blower, ShelvedMaterial, Vessel } from '@icy-ribbon/contract';
 import { materialCreateSchema, supportCreateSchema } from '@icy-ribbon/contract';
 import { AIR_TOOLS } from '@icy-ribbon/core/flow/air';
-import { emptySupport } from '../../../field/supportDraft.ts';
+import { emptySupport } from '#field/supportDraft.ts';
 import { changesOf, draftOf, emptyMaterial, materialOf, typicalOf } from './materialDraft.ts';
 import { columnsOf } from './materialColumns.ts';
 import { isWanted } from './useMaterials.ts';

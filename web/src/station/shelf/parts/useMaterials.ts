@@ -1,9 +1,9 @@
 import type { ShelvedMaterial } from '@icy-ribbon/contract';
 import { materialKind } from '@icy-ribbon/core/paint/material';
 import { computed, ref } from 'vue';
-import { say } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useShelf } from '../../../store/shelf.ts';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useShelf } from '#store/shelf.ts';
 
 /** Whether a material is one of a kind, and has some words in what can be read of it. */
 export function isWanted(material: ShelvedMaterial, words: string, kind: string): boolean {

@@ -11,11 +11,11 @@ import {
 import { Button } from 'ant-design-vue';
 import { useStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import NumberField from '../../../field/NumberField.vue';
-import { useCalibrations } from '../../../store/calibrations.ts';
-import { paS } from '../../../words/thickness.ts';
+import BareSelect from '#field/BareSelect.vue';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import NumberField from '#field/NumberField.vue';
+import { useCalibrations } from '#store/calibrations.ts';
+import { paS } from '#words/thickness.ts';
 
 /** A cup with a hole: seconds until the stream breaks. */
 const props = defineProps<{ densityGPerMl: number }>();

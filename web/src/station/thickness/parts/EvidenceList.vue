@@ -2,11 +2,11 @@
 import { disagreement, evidenceOf, type Disagreement } from '@icy-ribbon/core/thickness/learn';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { attempt } from '../../../notice/useTask.ts';
-import { usePiece, type Cup } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { ageWords } from '../../../words/general.ts';
-import { measureWords, paS, spreadWords } from '../../../words/thickness.ts';
+import { attempt } from '#notice/useTask.ts';
+import { usePiece, type Cup } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { ageWords } from '#words/general.ts';
+import { measureWords, paS, spreadWords } from '#words/thickness.ts';
 
 /** Every reading of a cup, what it says by itself, and a way to strike it out. */
 const props = defineProps<{ cup: Cup }>();

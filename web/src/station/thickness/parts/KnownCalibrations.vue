@@ -2,10 +2,10 @@
 import type { Calibration } from '@icy-ribbon/contract';
 import { referenceProperties } from '@icy-ribbon/core/thickness/reading';
 import { Button } from 'ant-design-vue';
-import { say } from '../../../notice/notices.ts';
-import { attempt } from '../../../notice/useTask.ts';
-import { useCalibrations } from '../../../store/calibrations.ts';
-import { dateWords } from '../../../words/general.ts';
+import { say } from '#notice/notices.ts';
+import { attempt } from '#notice/useTask.ts';
+import { useCalibrations } from '#store/calibrations.ts';
+import { dateWords } from '#words/general.ts';
 import { KINDS, resultWords } from './calibrationWords.ts';
 
 /** The calibrations of this studio, the newest first. */

@@ -2,9 +2,9 @@
 import { stageCenter, STAGES, type StageName } from '@icy-ribbon/core/paint/stage';
 import { useMediaQuery, useRafFn } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { TELLING_S } from '../../../drawing/mound.ts';
-import MoundFigure from '../../../drawing/MoundFigure.vue';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
+import { TELLING_S } from '#drawing/mound.ts';
+import MoundFigure from '#drawing/MoundFigure.vue';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
 
 /** The six stages as a stickful shows them, each at its telling moment, moving in real time under the pointer; choosing one is a reading. */
 const props = defineProps<{

@@ -3,9 +3,9 @@ import type { ReadingInput } from '@icy-ribbon/contract';
 import { calibrateConstant } from '@icy-ribbon/core/thickness/reading';
 import { Button } from 'ant-design-vue';
 import { computed, ref } from 'vue';
-import NumberField from '../../../field/NumberField.vue';
-import { useShortcuts } from '../../../shortcut/shortcuts.ts';
-import { useCalibrations } from '../../../store/calibrations.ts';
+import NumberField from '#field/NumberField.vue';
+import { useShortcuts } from '#shortcut/shortcuts.ts';
+import { useCalibrations } from '#store/calibrations.ts';
 import { useStopwatch } from './stopwatch.ts';
 
 /** Seconds until a mound is gone, by stopwatch or typed. */

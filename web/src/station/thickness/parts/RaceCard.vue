@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { runShare, trailPath } from '../../../drawing/card.ts';
+import { runShare, trailPath } from '#drawing/card.ts';
 import type { Lane, RaceBy } from './race.ts';
 
 /** The card from above with its lanes; dots run as the clock runs, or their ends are dragged. */

@@ -2,15 +2,15 @@
 import { useStorage } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, shallowRef } from 'vue';
-import FromAbove from '../../../field/picture/FromAbove.vue';
-import PictureCorners from '../../../field/picture/PictureCorners.vue';
-import TakePicture from '../../../field/picture/TakePicture.vue';
-import { usePicture } from '../../../field/picture/usePicture.ts';
-import QuantityField from '../../../field/QuantityField.vue';
-import { useUnits } from '../../../store/units.ts';
-import { photoWorker } from '../../../worker/photo.ts';
-import type { RaceReport } from '../../../worker/photo.worker.ts';
-import { plain } from '../../../worker/plain.ts';
+import FromAbove from '#field/picture/FromAbove.vue';
+import PictureCorners from '#field/picture/PictureCorners.vue';
+import TakePicture from '#field/picture/TakePicture.vue';
+import { usePicture } from '#field/picture/usePicture.ts';
+import QuantityField from '#field/QuantityField.vue';
+import { useUnits } from '#store/units.ts';
+import { photoWorker } from '#worker/workers.ts';
+import type { RaceReport } from '#worker/photo.worker.ts';
+import { plain } from '#worker/plain.ts';
 import type { Lane, RunLength } from './race.ts';
 
 /** A race read off one picture of the card, laid flat again: no stopwatch, no keys. */

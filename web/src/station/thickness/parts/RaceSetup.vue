@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { Checkbox, RadioButton, RadioGroup } from 'ant-design-vue';
 import { computed } from 'vue';
-import BareSelect from '../../../field/BareSelect.vue';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import NumberField from '../../../field/NumberField.vue';
-import QuantityField from '../../../field/QuantityField.vue';
-import { useCalibrations } from '../../../store/calibrations.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { paS } from '../../../words/thickness.ts';
+import BareSelect from '#field/BareSelect.vue';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import NumberField from '#field/NumberField.vue';
+import QuantityField from '#field/QuantityField.vue';
+import { useCalibrations } from '#store/calibrations.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { paS } from '#words/thickness.ts';
 import type { RaceBy } from './race.ts';
 import { MOST_LANES, type useLanes } from './useLanes.ts';
 

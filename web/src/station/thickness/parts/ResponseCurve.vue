@@ -3,9 +3,9 @@ import { contentsOf, evidenceOf, responseCurve } from '@icy-ribbon/core/thicknes
 import { STAGES } from '@icy-ribbon/core/paint/stage';
 import { useResizeObserver } from '@vueuse/core';
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
-import { useAppearance } from '../../../store/appearance.ts';
-import { usePiece, type Cup } from '../../../store/piece/piece.ts';
-import type { Plotting } from '../../../drawing/plot.ts';
+import { useAppearance } from '#store/appearance.ts';
+import { usePiece, type Cup } from '#store/piece/piece.ts';
+import type { Plotting } from '#drawing/plot.ts';
 
 /** How a cup answers to its thinner: what is expected, how sure, and every reading as a point. */
 const props = defineProps<{ cup: Cup; targetPaS: number }>();
@@ -130,7 +130,7 @@ const layout = computed(() => {
 });
 
 onMounted(async () => {
-  const { plotInto } = await import('../../../drawing/plot.ts');
+  const { plotInto } = await import('#drawing/plot.ts');
   if (frame.value) plotting = plotInto(frame.value);
   plotting?.draw(data.value, layout.value, appearance.palette);
 });

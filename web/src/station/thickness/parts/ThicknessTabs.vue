@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
+import { usePiece } from '#store/piece/piece.ts';
 
 /** The ways through the station: the whole set, one cup, a race, and what is calibrated. */
 const props = defineProps<{ pieceId: string; here: 'set' | 'cup' | 'race' }>();

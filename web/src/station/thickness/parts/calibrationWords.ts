@@ -1,7 +1,7 @@
 import type { Calibration, CalibrationKind } from '@icy-ribbon/contract';
 import { InputError } from '@icy-ribbon/core/base/error';
 import { calibrateConstant, calibrateDrainCup } from '@icy-ribbon/core/thickness/reading';
-import { spreadWords } from '../../../words/thickness.ts';
+import { spreadWords } from '#words/thickness.ts';
 
 /** What can be calibrated, and how. */
 export const KINDS = [

@@ -1,7 +1,7 @@
 import type { BeforePourNote } from '@icy-ribbon/core/thickness/match';
-import { noteWords } from '../../../words/beforePour.ts';
-import { namesListed } from '../../../words/general.ts';
-import type { MeasureWords } from '../../../words/measure.ts';
+import { noteWords } from '#words/beforePour.ts';
+import { namesListed } from '#words/general.ts';
+import type { MeasureWords } from '#words/measure.ts';
 
 export interface GroupedNote {
   readonly words: string;

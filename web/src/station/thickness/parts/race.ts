@@ -1,6 +1,6 @@
 import type { ReadingInput } from '@icy-ribbon/contract';
 import type { Calibrated } from '@icy-ribbon/core/thickness/reading';
-import { paS } from '../../../words/thickness.ts';
+import { paS } from '#words/thickness.ts';
 import { computed, onBeforeUnmount, ref } from 'vue';
 
 /** A lane of the card: a cup, or a reference liquid. */

@@ -1,19 +1,12 @@
 import { effectScope } from 'vue';
 import type { BeforePourNote } from '@icy-ribbon/core/thickness/match';
-import { runShare, trailPath } from '../../../drawing/card.ts';
-import { RUN_S, stickfulAt, surfacePath, TURN_S } from '../../../drawing/mound.ts';
+import { runShare, trailPath } from '#drawing/card.ts';
+import { RUN_S, stickfulAt, surfacePath, TURN_S } from '#drawing/mound.ts';
 import { groupNotes } from './groupNotes.ts';
 import { emptyPoint, pointOf } from './liquidDraft.ts';
 import { laneRatio, raceOutcome, raceReadings, useRace, type Lane } from './race.ts';
-import { measureWords as measures } from '../../../words/measure.ts';
-import {
-  additionWords,
-  limitWords,
-  measureWords,
-  paS,
-  spreadWords,
-  sureWords,
-} from '../../../words/thickness.ts';
+import { measureWords as measures } from '#words/measure.ts';
+import { additionWords, limitWords, measureWords, paS, spreadWords, sureWords } from '#words/thickness.ts';
 
 const grams = (mg: number) => `${(mg / 1000).toFixed(2)}\u00a0g`;
 

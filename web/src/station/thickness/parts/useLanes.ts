@@ -1,9 +1,9 @@
-import { UNKNOWN_PAINT } from '../../../theme/tokens.ts';
+import { UNKNOWN_PAINT } from '#theme/tokens.ts';
 import { calibrateConstant, REFERENCE_SD_LN, referenceProperties } from '@icy-ribbon/core/thickness/reading';
 import { useStorage } from '@vueuse/core';
 import { computed, ref, type Ref } from 'vue';
-import { useCalibrations } from '../../../store/calibrations.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
+import { useCalibrations } from '#store/calibrations.ts';
+import { usePiece } from '#store/piece/piece.ts';
 import type { Lane } from './race.ts';
 
 export const MOST_LANES = 6;

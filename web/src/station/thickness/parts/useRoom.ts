@@ -1,6 +1,6 @@
 import { useStorage } from '@vueuse/core';
 import { computed } from 'vue';
-import { usePiece } from '../../../store/piece/piece.ts';
+import { usePiece } from '#store/piece/piece.ts';
 
 /** Room temperature that goes with each reading: what was typed last, or what the pour's log says. */
 export function useRoom() {

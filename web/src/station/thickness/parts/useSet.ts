@@ -10,14 +10,14 @@ import {
 import { useNow } from '@vueuse/core';
 import dayjs from 'dayjs';
 import { computed } from 'vue';
-import { usePiece, type Cup } from '../../../store/piece/piece.ts';
-import { useUnits } from '../../../store/units.ts';
-import { contrastWords } from '../../../words/contrast.ts';
-import { ageWords, namesListed } from '../../../words/general.ts';
-import { additionWords, limitWords, paS, spreadWords, sureWords } from '../../../words/thickness.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
+import { usePiece, type Cup } from '#store/piece/piece.ts';
+import { useUnits } from '#store/units.ts';
+import { contrastWords } from '#words/contrast.ts';
+import { ageWords, namesListed } from '#words/general.ts';
+import { additionWords, limitWords, paS, spreadWords, sureWords } from '#words/thickness.ts';
+import { useMeasures } from '#words/useMeasures.ts';
 import { groupNotes } from './groupNotes.ts';
-import { matchCupOf } from '../../../drawing/matchCup.ts';
+import { matchCupOf } from '#drawing/matchCup.ts';
 
 /** Something can be stirred in now. */
 export const isOpen = (addition: NextAddition): addition is Extract<NextAddition, { step: unknown }> =>

@@ -2,7 +2,7 @@
 import { isPaint } from '@icy-ribbon/core/paint/material';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
-import { useShelf } from '../../../store/shelf.ts';
+import { useShelf } from '#store/shelf.ts';
 import { emptyStart, useStartDraft } from './startDraft.ts';
 
 /** An empty studio leads: paints, a support, and a first small pour to learn from. */

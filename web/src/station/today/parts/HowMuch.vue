@@ -5,16 +5,16 @@ import type { Aims, Technique } from '@icy-ribbon/core/paint/stage';
 import { neededCups } from '@icy-ribbon/core/piece/amount';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 import { computed, onMounted } from 'vue';
-import ComputedFrom from '../../../field/ComputedFrom.vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { useRecipes } from '../../../store/recipes.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import { useMoney } from '../../../store/money.ts';
-import { useUnits } from '../../../store/units.ts';
-import { ROLE_LABELS } from '../../../words/general.ts';
-import { needWords } from '../../../words/need.ts';
-import { useMeasures } from '../../../words/useMeasures.ts';
-import { supportWords } from '../../../words/support.ts';
+import ComputedFrom from '#field/ComputedFrom.vue';
+import { sayProblem } from '#notice/notices.ts';
+import { useRecipes } from '#store/recipes.ts';
+import { useShelf } from '#store/shelf.ts';
+import { useMoney } from '#store/money.ts';
+import { useUnits } from '#store/units.ts';
+import { ROLE_LABELS } from '#words/general.ts';
+import { needWords } from '#words/need.ts';
+import { useMeasures } from '#words/useMeasures.ts';
+import { supportWords } from '#words/support.ts';
 import { howMuch } from './howMuch.ts';
 
 /** How much paint a piece takes before there is one: cups, what goes into each, what is short, what it costs. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import { degreeWord } from '../../../words/general.ts';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import { degreeWord } from '#words/general.ts';
 
 defineProps<{ pieces: readonly PieceSummary[] }>();
 

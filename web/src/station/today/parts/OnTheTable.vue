@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PieceSummary } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
-import CupDots from '../../../drawing/CupDots.vue';
+import CupDots from '#drawing/CupDots.vue';
 import type { TableRow } from './tableRows.ts';
 
 /** Every piece that waits for something, once: what is due of it, else its next step. */

@@ -3,12 +3,12 @@ import type { PieceSummary } from '@icy-ribbon/contract';
 import { Button } from 'ant-design-vue';
 import { computed } from 'vue';
 import { useRouter } from 'vue-router';
-import CupDots from '../../../drawing/CupDots.vue';
-import HungPhoto from '../../../drawing/HungPhoto.vue';
-import PlanPicture from '../../../field/PlanPicture.vue';
-import { useUnits } from '../../../store/units.ts';
-import { TECHNIQUE_LABELS, dateWords } from '../../../words/general.ts';
-import { supportWords } from '../../../words/support.ts';
+import CupDots from '#drawing/CupDots.vue';
+import HungPhoto from '#drawing/HungPhoto.vue';
+import PlanPicture from '#field/PlanPicture.vue';
+import { useUnits } from '#store/units.ts';
+import { TECHNIQUE_LABELS, dateWords } from '#words/general.ts';
+import { supportWords } from '#words/support.ts';
 import { workAt } from './workAt.ts';
 
 /** The piece that the work goes on with: how it lies, its cups, and the next step. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { Button } from 'ant-design-vue';
-import { useTask } from '../../../notice/useTask.ts';
-import { usePiece } from '../../../store/piece/piece.ts';
-import { useSample } from '../../../store/sample.ts';
+import { useTask } from '#notice/useTask.ts';
+import { usePiece } from '#store/piece/piece.ts';
+import { useSample } from '#store/sample.ts';
 
 /** One piece, poured and measured, that can be looked through and is taken out again with one click. */
 const sample = useSample();

@@ -3,18 +3,18 @@ import { TECHNIQUES } from '@icy-ribbon/core/paint/stage';
 import { Button, Input, RadioButton, RadioGroup, Select } from 'ant-design-vue';
 import { computed, onMounted, ref, watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
-import { messageAt } from '../../../api/problem.ts';
-import FieldRow from '../../../field/FieldRow.vue';
-import { sayProblem } from '../../../notice/notices.ts';
-import { usePieces } from '../../../store/pieces.ts';
+import { messageAt } from '#api/problem.ts';
+import FieldRow from '#field/FieldRow.vue';
+import { sayProblem } from '#notice/notices.ts';
+import { usePieces } from '#store/pieces.ts';
 import { emptyStart, useStartDraft } from './startDraft.ts';
-import { useShelf } from '../../../store/shelf.ts';
-import AimFields from '../../../field/AimFields.vue';
-import NumberField from '../../../field/NumberField.vue';
-import SupportForm from '../../../field/SupportForm.vue';
-import { TECHNIQUE_LABELS } from '../../../words/general.ts';
+import { useShelf } from '#store/shelf.ts';
+import AimFields from '#field/AimFields.vue';
+import NumberField from '#field/NumberField.vue';
+import SupportForm from '#field/SupportForm.vue';
+import { TECHNIQUE_LABELS } from '#words/general.ts';
 import HowMuch from './HowMuch.vue';
-import { useSupportChoice } from '../../../field/useSupportChoice.ts';
+import { useSupportChoice } from '#field/useSupportChoice.ts';
 
 const props = defineProps<{
   closable: boolean;

@@ -8,7 +8,7 @@ import {
 import { workDates, type DateKind } from '@icy-ribbon/core/piece/care';
 import dayjs from 'dayjs';
 import type { RouteLocationRaw } from 'vue-router';
-import { spanWords, untilWords } from '../../../words/care.ts';
+import { spanWords, untilWords } from '#words/care.ts';
 
 export interface DueItem {
   readonly id: string;

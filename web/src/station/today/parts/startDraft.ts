@@ -1,7 +1,7 @@
 import { NO_AIMS, type Aims, type Technique } from '@icy-ribbon/core/paint/stage';
 import { useSessionStorage } from '@vueuse/core';
-import { emptySupport } from '../../../field/supportDraft.ts';
-import { USUAL_COLORS } from '../../../store/needs.ts';
+import { emptySupport } from '#field/supportDraft.ts';
+import { USUAL_COLORS } from '#store/needs.ts';
 
 /** A piece while it is entered. */
 export const emptyStart = () => ({

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { puddlePath } from '../../../../drawing/puddle.ts';
-import { useUnits } from '../../../../store/units.ts';
+import { puddlePath } from '#drawing/puddle.ts';
+import { useUnits } from '#store/units.ts';
 
 /** A wetted board of 300 x 200 mm from above, with puddles on it, to scale. */
 defineProps<{

@@ -11,7 +11,7 @@ import {
   OYSTER,
   paint,
   TILE,
-} from '../../parts/readyPours.ts';
+} from '#station/practice/parts/readyPours.ts';
 
 /** Cells along the longer side: a picture and what is blown to become like it have the same. */
 export const DRILL_CELLS = 112;

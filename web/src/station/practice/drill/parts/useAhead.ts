@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import { onBeforeUnmount, ref } from 'vue';
-import { newFilmWorker } from '../../../../worker/film.ts';
+import { newFilmWorker } from '#worker/workers.ts';
 
 type Remote = ReturnType<typeof newFilmWorker>['remote'];
 type Progress = (share: number) => void;
