@@ -122,12 +122,6 @@ svg {
   stroke: var(--ink);
 }
 
-ol {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   position: absolute;
   left: 0;

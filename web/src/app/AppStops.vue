@@ -111,9 +111,6 @@ const come = computed(() => stops.value.filter(({ index }) => index <= reached.v
 ol {
   display: grid;
   grid-template-columns: repeat(6, minmax(0, 1fr));
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .stop {

@@ -126,12 +126,6 @@ function toggle(): void {
   gap: 8px;
 }
 
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: flex;
   gap: 12px;

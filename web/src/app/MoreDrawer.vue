@@ -38,9 +38,6 @@ ul {
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 0 16px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -66,7 +66,6 @@ const elsewhere = computed(() =>
 
 <style scoped>
 .elsewhere {
-  margin: 0;
   padding: 6px 24px;
   background: var(--bench);
   border-bottom: 1px solid var(--rule);

@@ -39,9 +39,6 @@ const FILL = { planned: 0, weighing: 0.5, mixed: 1 } as const;
 .dots {
   display: flex;
   gap: 4px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .large {

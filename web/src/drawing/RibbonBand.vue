@@ -178,7 +178,6 @@ const spoken = computed(() =>
 
 <style scoped>
 .ribbon {
-  margin: 0;
   min-width: 0;
 }
 

@@ -48,8 +48,6 @@ summary {
 
 ul {
   margin: 4px 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -64,7 +64,6 @@ async function fetchCard(): Promise<void> {
   display: grid;
   grid-template-columns: 80px minmax(0, 320px);
   gap: 4px 12px;
-  margin: 0;
 }
 
 dt {
@@ -74,9 +73,5 @@ dt {
 .all {
   display: block;
   margin-top: 8px;
-}
-
-dd {
-  margin: 0;
 }
 </style>

@@ -51,10 +51,6 @@ dl {
   margin: 8px 0 0;
 }
 
-dd {
-  margin: 0;
-}
-
 kbd {
   padding: 1px 8px;
   font-family: inherit;

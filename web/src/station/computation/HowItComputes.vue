@@ -94,15 +94,10 @@ dl {
   display: grid;
   grid-template-columns: 90px minmax(0, 1fr);
   gap: 4px 12px;
-  margin: 0;
 }
 
 dt {
   color: var(--ink-soft);
-}
-
-dd {
-  margin: 0;
 }
 
 details {

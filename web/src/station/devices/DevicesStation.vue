@@ -191,14 +191,6 @@ section {
   justify-items: start;
 }
 
-h1,
-h2,
-p,
-dl,
-dd {
-  margin: 0;
-}
-
 dl > div {
   display: flex;
   flex-wrap: wrap;
@@ -218,12 +210,6 @@ dd {
   border-left: 4px solid var(--alarm);
 }
 
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
 .keep,
 .acts {
   display: flex;
@@ -236,9 +222,6 @@ ul {
   display: grid;
   gap: 8px;
   width: 100%;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -192,12 +192,6 @@ img {
   object-position: left top;
 }
 
-ol {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 .many {
   columns: 2;
   column-gap: 32px;

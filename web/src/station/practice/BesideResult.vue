@@ -120,11 +120,6 @@ header,
   align-items: baseline;
 }
 
-h1,
-figure {
-  margin: 0;
-}
-
 figure {
   display: grid;
   gap: 8px;

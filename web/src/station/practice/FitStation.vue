@@ -198,10 +198,4 @@ td {
 tbody th {
   font-weight: var(--weight-plain);
 }
-
-h1,
-h2,
-p {
-  margin: 0;
-}
 </style>

@@ -74,17 +74,8 @@ section {
   justify-items: start;
 }
 
-h1,
-h2,
-p {
-  margin: 0;
-}
-
 ul {
   width: 100%;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

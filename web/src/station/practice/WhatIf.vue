@@ -205,11 +205,6 @@ header,
   align-items: end;
 }
 
-h1,
-p {
-  margin: 0;
-}
-
 .sheet {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));

@@ -86,9 +86,6 @@ ul {
   flex-wrap: wrap;
   gap: 32px;
   align-items: end;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

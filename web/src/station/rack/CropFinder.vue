@@ -199,12 +199,6 @@ header,
   align-content: start;
 }
 
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
 .own {
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -215,9 +209,6 @@ fieldset {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 4px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .best button {
@@ -237,7 +228,6 @@ dl {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);
   gap: 4px 16px;
-  margin: 0;
 }
 
 dd {
@@ -245,7 +235,6 @@ dd {
   grid-template-columns: minmax(0, 1fr) 32px;
   gap: 8px;
   align-items: center;
-  margin: 0;
 }
 
 .bar {

@@ -202,9 +202,6 @@ header {
 
 .choose {
   columns: 4;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .page {

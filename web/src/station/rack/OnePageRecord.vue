@@ -178,7 +178,12 @@ article {
 
 ol,
 ul {
-  margin: 0;
+  padding-left: 40px;
+  list-style: decimal;
+}
+
+ul {
+  list-style: disc;
 }
 
 @media print {

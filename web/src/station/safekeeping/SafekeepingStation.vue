@@ -200,7 +200,6 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
   grid-auto-flow: column;
   justify-content: start;
   gap: 0 48px;
-  margin: 0;
 }
 
 .facts dt {
@@ -208,7 +207,6 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
 }
 
 .facts dd {
-  margin: 0;
   font-size: var(--type-title);
 }
 
@@ -232,12 +230,6 @@ td {
 
 .number {
   text-align: right;
-}
-
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

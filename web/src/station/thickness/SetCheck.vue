@@ -222,8 +222,6 @@ header > p {
 
 ul {
   margin: 4px 0 16px;
-  padding: 0;
-  list-style: none;
 }
 
 li {

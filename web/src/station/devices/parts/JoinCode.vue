@@ -56,16 +56,11 @@ figure {
   display: grid;
   gap: 8px;
   max-width: 220px;
-  margin: 0;
 }
 
 figcaption {
   font-size: var(--type-note);
   overflow-wrap: anywhere;
-}
-
-p {
-  margin: 0;
 }
 
 .code {

@@ -252,7 +252,6 @@ section {
   margin: 6px 0 0;
   padding: 0 0 4px;
   overflow-x: auto;
-  list-style: none;
 }
 
 .swatches button {

@@ -62,10 +62,8 @@ const pxPerCm = computed(() => {
   display: flex;
   align-items: flex-end;
   gap: 16px;
-  margin: 0;
   padding: 0 24px 8px;
   overflow: auto;
-  list-style: none;
   min-height: 0;
 }
 

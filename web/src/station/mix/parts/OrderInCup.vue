@@ -33,8 +33,5 @@ const order = computed({
 <style scoped>
 .orders {
   flex-basis: 100%;
-  margin: 0;
-  padding: 0;
-  border: 0;
 }
 </style>

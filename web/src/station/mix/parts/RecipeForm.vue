@@ -218,9 +218,6 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
 fieldset {
   display: grid;
   gap: 8px;
-  margin: 0;
-  padding: 0;
-  border: 0;
 }
 
 legend {

@@ -128,8 +128,6 @@ ol {
   display: grid;
   gap: 12px;
   margin: 8px 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

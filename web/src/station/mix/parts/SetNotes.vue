@@ -83,8 +83,6 @@ const short = computed(() => shortMaterials(props.cups, shelf.materials));
 
 <style scoped>
 ul {
-  margin: 0;
   padding: 0 24px 6px;
-  list-style: none;
 }
 </style>

@@ -111,10 +111,8 @@ ul {
   flex-wrap: wrap;
   gap: 4px 12px;
   max-height: 96px;
-  margin: 0;
   padding: 2px 0;
   overflow-y: auto;
-  list-style: none;
 }
 
 li {

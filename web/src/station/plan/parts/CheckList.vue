@@ -83,8 +83,6 @@ const said = computed(() =>
 <style scoped>
 ul {
   margin: 0 0 12px;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -116,8 +116,4 @@ const open = computed(() => {
   gap: 8px;
   align-items: center;
 }
-
-p {
-  margin: 0;
-}
 </style>

@@ -176,12 +176,6 @@ const worked = (id: string) => {
 </template>
 
 <style scoped>
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: grid;
   grid-template-columns: 22px minmax(0, 1fr) 86px 22px 22px 22px;

@@ -214,12 +214,6 @@ section {
   font-size: var(--type-note);
 }
 
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: grid;
   grid-template-columns: 32px 32px minmax(0, 1fr);
@@ -250,10 +244,5 @@ dl {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 2px 16px;
-  margin: 0;
-}
-
-dd {
-  margin: 0;
 }
 </style>

@@ -133,5 +133,6 @@ function make(): void {
 ul {
   margin: 0 0 8px;
   padding-left: 16px;
+  list-style: disc;
 }
 </style>

@@ -209,7 +209,6 @@ function close(): void {
 }
 
 .said {
-  margin: 0;
   font-size: var(--type-lead);
 }
 

@@ -32,9 +32,6 @@ useShortcuts(
   display: flex;
   flex-wrap: wrap;
   gap: 0 2px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 button {

@@ -69,10 +69,8 @@ const what = (event: PourEvent) => eventWords(event, (cupId) => cupOf(cupId)?.mi
 ol {
   flex: 1;
   display: flex;
-  margin: 0;
   padding: 12px 0;
   overflow-x: auto;
-  list-style: none;
 }
 
 li {

@@ -96,9 +96,6 @@ ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(215px, 1fr));
   gap: 0 16px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li :deep(.ant-checkbox-wrapper) {

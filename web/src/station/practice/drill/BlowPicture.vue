@@ -180,18 +180,12 @@ figure {
   grid-template-columns: 180px minmax(0, 1fr);
   gap: 12px;
   align-items: end;
-  margin: 0;
 }
 
 dl {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 2px 12px;
-  margin: 0;
-}
-
-dd {
-  margin: 0;
 }
 
 .buttons {

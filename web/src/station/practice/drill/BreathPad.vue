@@ -185,10 +185,6 @@ const state = computed(() => {
 </template>
 
 <style scoped>
-h2 {
-  margin: 0;
-}
-
 svg {
   display: block;
   width: 100%;

@@ -68,10 +68,6 @@ onBeforeUnmount(() => plotting?.close());
 </template>
 
 <style scoped>
-figure {
-  margin: 0;
-}
-
 .frame {
   height: 200px;
 }

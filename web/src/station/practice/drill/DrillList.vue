@@ -37,9 +37,6 @@ const rows = computed(() =>
 <style scoped>
 ul {
   width: 100%;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -133,11 +133,6 @@ header {
   align-items: center;
 }
 
-h1,
-p {
-  margin: 0;
-}
-
 @media (width < 900px) {
   header {
     grid-template-columns: minmax(0, 1fr);

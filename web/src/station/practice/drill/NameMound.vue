@@ -124,9 +124,6 @@ ul {
   display: grid;
   width: 100%;
   gap: 4px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .plain-button {

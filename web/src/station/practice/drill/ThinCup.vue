@@ -188,10 +188,4 @@ th {
 td {
   text-align: right;
 }
-
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
 </style>

@@ -64,7 +64,6 @@ const cut = computed(() => {
 figure {
   display: grid;
   gap: 4px;
-  margin: 0;
 }
 
 svg {

@@ -107,9 +107,6 @@ const take = (event: Event) => props.hand.take((event.target as HTMLSelectElemen
 
 fieldset {
   flex-wrap: wrap;
-  margin: 0;
-  padding: 0;
-  border: 0;
 }
 
 .pair {
@@ -122,9 +119,5 @@ fieldset {
   display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 8px;
-}
-
-p {
-  margin: 0;
 }
 </style>

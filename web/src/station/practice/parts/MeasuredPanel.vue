@@ -81,11 +81,5 @@ dl {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);
   gap: 4px 12px;
-  margin: 0;
-}
-
-dd,
-p {
-  margin: 0;
 }
 </style>

@@ -185,11 +185,6 @@ aside {
   border-left: 1px solid var(--rule);
 }
 
-h1,
-header p {
-  margin: 0;
-}
-
 .state {
   min-height: 2.8em;
   color: var(--ink-soft);
@@ -205,10 +200,6 @@ header p {
   flex-wrap: wrap;
   gap: 8px;
   align-items: center;
-}
-
-.blown p {
-  margin: 0;
 }
 
 @media (width < 900px) {

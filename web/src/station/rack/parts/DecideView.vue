@@ -170,9 +170,6 @@ fieldset {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
   gap: 4px;
-  margin: 0;
-  padding: 0;
-  border: 0;
 }
 
 fieldset button {

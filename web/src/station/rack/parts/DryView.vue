@@ -193,12 +193,6 @@ h2 {
   font-size: var(--type-text);
 }
 
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 120px 132px 132px;

@@ -245,12 +245,6 @@ summary {
   align-items: end;
 }
 
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
 .by {
   grid-column: span 2;
 }

@@ -197,12 +197,6 @@ const change = (index: number, changes: Partial<TypedLine>) =>
   gap: 16px;
 }
 
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
 .fields {
   display: grid;
   grid-template-columns: 180px 180px;
@@ -248,12 +242,6 @@ text {
   gap: 8px;
   align-items: end;
   width: 100%;
-}
-
-ol {
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -63,8 +63,6 @@ ul {
   grid-template-columns: repeat(auto-fill, minmax(420px, 1fr));
   gap: 0 32px;
   margin: 4px 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -269,12 +269,6 @@ h2 {
   grid-template-columns: repeat(3, minmax(0, 1fr));
 }
 
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
 .row {
   display: flex;
   flex-wrap: wrap;

@@ -74,9 +74,6 @@ fieldset {
 }
 
 fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
   justify-items: start;
 }
 

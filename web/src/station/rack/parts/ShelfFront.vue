@@ -247,8 +247,6 @@ ul {
   height: 108px;
   margin: 4px 0 0;
   overflow: hidden;
-  padding: 0;
-  list-style: none;
 }
 
 li {

@@ -114,12 +114,6 @@ h2 {
   font-size: var(--type-title);
 }
 
-fieldset {
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-
 .feed {
   margin-left: auto;
   font-size: var(--type-note);
@@ -171,9 +165,6 @@ fieldset {
   display: grid;
   grid-template-columns: repeat(7, minmax(0, 1fr));
   gap: 8px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .week li {

@@ -99,9 +99,6 @@ h3 {
 ul {
   display: grid;
   gap: 4px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li,

@@ -135,10 +135,6 @@ function keyed(event: KeyboardEvent): void {
   margin: 12px 0;
 }
 
-figure {
-  margin: 0;
-}
-
 .window {
   position: relative;
   overflow: hidden;

@@ -177,12 +177,6 @@ defineExpose({ pinAt });
   gap: 8px;
 }
 
-ol {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: flex;
   align-items: center;
@@ -228,7 +222,6 @@ h3 {
   display: flex;
   align-items: center;
   gap: 8px;
-  margin: 0;
   font-size: var(--type-text);
 }
 

@@ -154,9 +154,6 @@ async function keep(): Promise<void> {
 fieldset.choice {
   display: grid;
   grid-template-columns: 58px repeat(5, auto);
-  margin: 0;
-  padding: 0;
-  border: 0;
 }
 
 fieldset.choice > label {

@@ -145,9 +145,6 @@ function barOf({ low, high }: Influence) {
 ul {
   display: grid;
   gap: 8px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 li {

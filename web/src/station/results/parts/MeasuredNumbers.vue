@@ -126,7 +126,6 @@ dl {
   display: grid;
   grid-template-columns: repeat(3, 1fr);
   gap: 8px 12px;
-  margin: 0;
 }
 
 dt {
@@ -135,7 +134,6 @@ dt {
 }
 
 dd {
-  margin: 0;
   font-size: var(--type-lead);
   font-weight: var(--weight-strong);
   line-height: 1.15;
@@ -145,10 +143,6 @@ dd.soft,
 dd.small {
   font-size: var(--type-note);
   font-weight: var(--weight-plain);
-}
-
-figure {
-  margin: 0;
 }
 
 svg {
@@ -173,9 +167,6 @@ text {
 ul {
   display: grid;
   gap: 4px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
   font-size: var(--type-text);
 }
 

@@ -258,9 +258,6 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
 ul {
   display: flex;
   gap: 6px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 [aria-pressed='true'] {

@@ -136,6 +136,7 @@ input[type='color'] {
 ol {
   margin: 4px 0 0;
   padding: 0 0 0 24px;
+  list-style: decimal;
   font-size: var(--type-text);
 }
 

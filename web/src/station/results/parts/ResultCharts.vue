@@ -186,10 +186,6 @@ function ready(key: (typeof READY)[number]): void {
   gap: 16px;
 }
 
-.hovered {
-  margin: 0;
-}
-
 .hint {
   font-size: var(--type-text);
 }

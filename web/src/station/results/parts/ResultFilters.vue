@@ -184,12 +184,6 @@ ul {
   gap: 8px;
 }
 
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: flex;
   justify-content: space-between;

@@ -83,9 +83,6 @@ const words = ({ outcome, judgement }: PieceSummary): string =>
 ul {
   display: flex;
   flex-wrap: wrap;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 h2 {

@@ -54,9 +54,6 @@ ul {
   display: flex;
   flex-wrap: wrap;
   gap: 4px 12px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .pair {

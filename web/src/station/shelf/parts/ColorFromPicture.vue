@@ -219,8 +219,4 @@ svg {
   align-items: center;
   gap: 8px;
 }
-
-p {
-  margin: 0;
-}
 </style>

@@ -189,12 +189,6 @@ async function save(answer: ColorMatch): Promise<void> {
   gap: 4px;
 }
 
-ol {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: grid;
   grid-template-columns: 150px minmax(0, 1fr) 210px;

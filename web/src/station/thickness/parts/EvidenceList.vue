@@ -81,12 +81,6 @@ async function strike(id: string, struck: boolean): Promise<void> {
 </template>
 
 <style scoped>
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto auto;

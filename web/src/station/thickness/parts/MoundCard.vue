@@ -81,9 +81,6 @@ useShortcuts(
   display: grid;
   grid-template-columns: repeat(6, minmax(0, 1fr));
   gap: 8px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
 }
 
 .plain-button {

@@ -135,7 +135,6 @@ figure {
   display: grid;
   grid-template-columns: minmax(0, 180px) minmax(0, 1fr);
   gap: 12px;
-  margin: 0;
 }
 
 .edge {
@@ -152,13 +151,8 @@ text {
   fill: var(--photo-edge);
 }
 
-ol,
-p {
-  margin: 0;
-  padding: 0 0 0 16px;
-}
-
-p {
-  padding: 0;
+ol {
+  padding-left: 16px;
+  list-style: decimal;
 }
 </style>

@@ -54,6 +54,7 @@ ol {
   max-width: 620px;
   margin: 12px 0 0;
   padding-left: 24px;
+  list-style: decimal;
   font-size: var(--type-lead);
   line-height: 1.5;
 }

@@ -42,8 +42,6 @@ ul {
   height: 248px;
   overflow: hidden;
   margin: 8px 0 0;
-  padding: 0;
-  list-style: none;
 }
 
 a {

@@ -39,12 +39,6 @@ const emit = defineEmits<{ coat: [piece: PieceSummary]; dry: [piece: PieceSummar
 </template>
 
 <style scoped>
-ul {
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-
 li {
   display: flex;
   align-items: center;
