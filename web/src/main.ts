@@ -1,6 +1,7 @@
 import '@fontsource-variable/figtree/index.css';
 import './theme/theme.css';
 import './theme/kit.css';
+import './theme/layout.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import { makeIdsEverywhere } from './api/ids.ts';

@@ -23,7 +23,7 @@ async function callOff(): Promise<void> {
 </script>
 
 <template>
-  <div class="import" role="group" aria-label="A file on its way in">
+  <div class="import abreast centered gap-16" role="group" aria-label="A file on its way in">
     <span class="words">A file is coming in: {{ words }}</span>
     <Progress
       class="bar"
@@ -39,9 +39,6 @@ async function callOff(): Promise<void> {
 
 <style scoped>
 .import {
-  display: flex;
-  align-items: center;
-  gap: 16px;
   padding: 6px 24px;
   border-bottom: 1px solid var(--rule);
   background: var(--bench);

@@ -1,5 +1,5 @@
 <template>
-  <main class="nowhere">
+  <main class="nowhere stacked">
     <h1>There is no such page</h1>
     <p>Take a station at the left, or go back to <RouterLink to="/today">Today</RouterLink>.</p>
   </main>
@@ -8,7 +8,5 @@
 <style scoped>
 .nowhere {
   padding: 48px;
-  display: grid;
-  gap: 8px;
 }
 </style>

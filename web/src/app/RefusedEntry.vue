@@ -31,7 +31,7 @@ const save = () =>
       {{ title }} wasn't taken. {{ refused.reason }}
       <span class="soft">It's safe on this device.</span>
     </p>
-    <div class="acts">
+    <div class="acts flowing">
       <Button size="small" @click="store.retryRefused(refused.id)">Try again</Button>
       <Button size="small" :aria-expanded="isOpen" @click="isOpen = !isOpen">
         {{ isOpen ? 'Hide entry' : 'Show entry' }}
@@ -61,12 +61,6 @@ const save = () =>
   gap: 6px 24px;
   align-items: center;
   justify-content: space-between;
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 
 p,

@@ -18,7 +18,12 @@ const shown = computed(() => [...sending.underway.values()].filter(({ id }) => l
 </script>
 
 <template>
-  <div v-for="{ id, pieceName, share, waits } in shown" :key="id" class="sending" role="status">
+  <div
+    v-for="{ id, pieceName, share, waits } in shown"
+    :key="id"
+    class="sending stacked gap-12"
+    role="status"
+  >
     <span>
       Photo of {{ pieceName }}:
       {{ waits ? 'it waits here and goes on by itself' : `${percent(share)} sent` }}
@@ -35,11 +40,9 @@ const shown = computed(() => [...sending.underway.values()].filter(({ id }) => l
 }
 
 .sending {
-  display: grid;
   grid-template-columns: auto minmax(60px, 240px) auto;
   align-items: center;
   justify-content: start;
-  gap: 12px;
   padding: 6px 24px;
   border-bottom: 1px solid var(--rule);
   background: var(--bench);

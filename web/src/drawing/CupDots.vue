@@ -12,7 +12,7 @@ const FILL = { planned: 0, weighing: 0.5, mixed: 1 } as const;
 </script>
 
 <template>
-  <ul class="dots" :class="{ large }">
+  <ul class="dots abreast gap-4" :class="{ large }">
     <li v-for="cup in cups" :key="cup.id" :title="`${cup.name}, ${PHASE_WORDS[cup.phase]}`">
       <svg
         :width="size.width"
@@ -36,11 +36,6 @@ const FILL = { planned: 0, weighing: 0.5, mixed: 1 } as const;
 </template>
 
 <style scoped>
-.dots {
-  display: flex;
-  gap: 4px;
-}
-
 .large {
   flex-wrap: wrap;
   gap: 6px;

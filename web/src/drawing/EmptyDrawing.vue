@@ -4,7 +4,7 @@ defineProps<{ kind: 'cups' | 'wall' | 'chart' | 'support' | 'pile' }>();
 </script>
 
 <template>
-  <div class="empty">
+  <div class="empty stacked gap-12">
     <svg width="144" height="96" viewBox="0 0 144 96" aria-hidden="true">
       <template v-if="kind === 'cups'">
         <path d="M14 22L24 84H62L72 22M84 46L90 84H112L118 46M122 58L126 84H138L142 58" />
@@ -34,9 +34,7 @@ defineProps<{ kind: 'cups' | 'wall' | 'chart' | 'support' | 'pile' }>();
 
 <style scoped>
 .empty {
-  display: grid;
   justify-items: start;
-  gap: 12px;
   max-width: 480px;
   padding: 24px 0;
 }

@@ -17,7 +17,7 @@ const id = useId();
 
 <template>
   <FieldRow :label="label" :for="id" :error="error">
-    <div class="color">
+    <div class="color stacked">
       <input
         :id="id"
         type="color"
@@ -36,9 +36,7 @@ const id = useId();
 
 <style scoped>
 .color {
-  display: grid;
   grid-template-columns: 72px 1fr;
-  gap: 8px;
 }
 
 input[type='color'] {

@@ -3,7 +3,7 @@ defineProps<{ label: string; for: string; error?: string | undefined; hint?: str
 </script>
 
 <template>
-  <div class="field" :class="{ wrong: error }">
+  <div class="field stacked gap-4" :class="{ wrong: error }">
     <label :for="$props.for">{{ label }}</label>
     <slot />
     <p v-if="error" :id="`${$props.for}-error`" class="message" role="alert">{{ error }}</p>
@@ -13,8 +13,6 @@ defineProps<{ label: string; for: string; error?: string | undefined; hint?: str
 
 <style scoped>
 .field {
-  display: grid;
-  gap: 4px;
   align-content: start;
   min-width: 0;
 }

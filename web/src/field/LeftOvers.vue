@@ -61,7 +61,7 @@ async function take(mix: PieceSummary['mixes'][number]): Promise<void> {
 </script>
 
 <template>
-  <p v-if="offers.length > 0" class="offers">
+  <p v-if="offers.length > 0" class="offers flowing centered gap-4">
     <span class="soft">Left over:</span>
     <Button
       v-for="{ piece, mix } in offers"
@@ -79,10 +79,6 @@ async function take(mix: PieceSummary['mixes'][number]): Promise<void> {
 
 <style scoped>
 .offers {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px;
   font-size: var(--type-text);
 }
 </style>

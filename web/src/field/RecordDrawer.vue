@@ -31,7 +31,12 @@ function escaped(): void {
       </form>
     </div>
     <template #footer>
-      <div v-if="drawer.asking.value" class="asking" role="alert" @keydown.esc.stop="drawer.goOn()">
+      <div
+        v-if="drawer.asking.value"
+        class="asking flowing centered"
+        role="alert"
+        @keydown.esc.stop="drawer.goOn()"
+      >
         <p>What you typed is not kept yet.</p>
         <Button type="primary" html-type="submit" :form="form">Keep it</Button>
         <Button @click="drawer.goOn()">Go on</Button>
@@ -46,13 +51,6 @@ function escaped(): void {
 </template>
 
 <style scoped>
-.asking {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
-}
-
 .asking p {
   flex: 1 0 100%;
 }

@@ -23,7 +23,7 @@ const trying = ref(false);
 </script>
 
 <template>
-  <section class="panel" aria-label="Scale">
+  <section class="panel flowing centered" aria-label="Scale">
     <div v-if="info" class="device">
       <p class="display numeral" :class="{ moving: reading && !reading.settled }">
         <template v-if="reading?.overload">overload</template>
@@ -47,8 +47,8 @@ const trying = ref(false);
       quantity="mass"
       @keydown.enter.stop.prevent="emit('done')"
     />
-    <div class="end"><slot /></div>
-    <div v-if="trying" class="tries" role="group" aria-labelledby="stands-in">
+    <div class="end flowing centered gap-4"><slot /></div>
+    <div v-if="trying" class="tries flowing centered" role="group" aria-labelledby="stands-in">
       <p id="stands-in" class="soft">A scale that stands in for yours:</p>
       <template v-if="active">
         <Button v-if="reading?.pouring" @click="emit('stop')">Stop</Button>
@@ -65,10 +65,6 @@ const trying = ref(false);
 <style scoped>
 .panel {
   grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
   padding: 8px 24px;
   background: var(--paper);
   border-top: 1px solid var(--rule);
@@ -87,27 +83,15 @@ const trying = ref(false);
   color: var(--ink-soft);
 }
 
-.small {
-  font-size: var(--type-note);
-}
-
 .typed {
   width: 190px;
 }
 
 .tries {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
   flex-basis: 100%;
 }
 
 .end {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px;
   margin-left: auto;
 }
 </style>

@@ -21,7 +21,7 @@ const isRound = computed(() => draft.value.shape === 'round');
 </script>
 
 <template>
-  <div class="support-form">
+  <div class="support-form stacked gap-12">
     <FieldRow label="Name of the support" for="support-name" :error="messageAt(problem, 'name')">
       <Input
         id="support-name"
@@ -51,7 +51,7 @@ const isRound = computed(() => draft.value.shape === 'round');
         <RadioButton value="round">Round</RadioButton>
       </RadioGroup>
     </FieldRow>
-    <div class="row">
+    <div class="row stacked gap-12">
       <QuantityField
         :model-value="draft.widthMm"
         :label="isRound ? 'Diameter' : 'Width'"
@@ -79,14 +79,7 @@ const isRound = computed(() => draft.value.shape === 'round');
 </template>
 
 <style scoped>
-.support-form {
-  display: grid;
-  gap: 12px;
-}
-
 .row {
-  display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px;
 }
 </style>

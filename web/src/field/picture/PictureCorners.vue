@@ -17,7 +17,7 @@ const emit = defineEmits<{ read: [] }>();
 </script>
 
 <template>
-  <div class="corners">
+  <div class="corners stacked">
     <p v-if="isUnsure" role="alert">
       The {{ what }} could not be told from what it lies on. Pull the four corners onto it.
     </p>
@@ -35,11 +35,6 @@ const emit = defineEmits<{ read: [] }>();
 </template>
 
 <style scoped>
-.corners {
-  display: grid;
-  gap: 8px;
-}
-
 .frame {
   height: min(46vh, 420px);
   margin: 0;

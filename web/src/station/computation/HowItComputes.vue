@@ -51,7 +51,7 @@ onMounted(() => {
       </dl>
       <details>
         <summary>An example, computed now</summary>
-        <div class="example">
+        <div class="example stacked gap-16">
           <pre>{{ card.given }}</pre>
           <pre>{{ card.answer }}</pre>
         </div>
@@ -105,9 +105,7 @@ details {
 }
 
 .example {
-  display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 16px;
 }
 
 pre {

@@ -88,7 +88,7 @@ const combine = () =>
   <main>
     <h1>Cups</h1>
     <p class="soft">Every cup with paint left in it. Left-overs first: look again, top up, use them.</p>
-    <form v-if="chosenRows.length > 1" class="combine" @submit.prevent="combine">
+    <form v-if="chosenRows.length > 1" class="combine abreast" @submit.prevent="combine">
       <Input v-model:value="name" aria-label="Name of the combined cup" />
       <Button type="primary" html-type="submit">Pour {{ chosenRows.length }} cups into one</Button>
     </form>
@@ -189,8 +189,6 @@ main {
 }
 
 .combine {
-  display: flex;
-  gap: 8px;
   max-width: 520px;
 }
 

@@ -125,7 +125,7 @@ const print = () => window.print();
         <Button type="primary" @click="print">Print</Button>
       </nav>
     </header>
-    <div class="body">
+    <div class="body stacked gap-24">
       <img :src="picture" alt="The plan from above" />
       <table class="rows">
         <thead>
@@ -178,9 +178,7 @@ header {
 }
 
 .body {
-  display: grid;
   grid-template-columns: minmax(0, 0.8fr) minmax(min-content, 1fr);
-  gap: 24px;
   align-items: start;
   margin: 16px 0;
 }

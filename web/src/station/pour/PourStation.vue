@@ -95,13 +95,13 @@ useShortcuts('Pour', [
     </div>
     <section class="next">
       <PieceSwitch :piece-id="pieceId" />
-      <div class="bar">
+      <div class="bar flowing centered">
         <RadioGroup v-model:value="mode" class="views" name="pour-mode" aria-label="What comes next">
           <RadioButton v-if="hasSheet" value="sheet" :disabled="!next">Next step</RadioButton>
           <RadioButton value="lay">Lay down</RadioButton>
           <RadioButton value="blow">Blow</RadioButton>
         </RadioGroup>
-        <span class="beside"><Button @click="isCamera = true">Camera</Button><RoomNote /></span>
+        <span class="beside flowing"><Button @click="isCamera = true">Camera</Button><RoomNote /></span>
       </div>
       <p v-if="mode === 'sheet' && repair" class="soft repairing">
         The repair of a place.
@@ -203,17 +203,7 @@ useShortcuts('Pour', [
 }
 
 .bar {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
   justify-content: space-between;
-  gap: 8px;
-}
-
-.beside {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 
 .strip {

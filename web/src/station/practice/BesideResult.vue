@@ -51,7 +51,7 @@ const rows = computed(() => {
 </script>
 
 <template>
-  <main v-if="store.piece" class="beside">
+  <main v-if="store.piece" class="beside stacked gap-16">
     <header>
       <h1>{{ store.piece.name }}: rehearsed and poured</h1>
       <RouterLink :to="`/practice/piece/${pieceId}`">Back</RouterLink>
@@ -106,8 +106,6 @@ const rows = computed(() => {
 
 <style scoped>
 .beside {
-  display: grid;
-  gap: 16px;
   align-content: start;
   padding: 16px 24px;
 }

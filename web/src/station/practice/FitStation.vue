@@ -71,7 +71,7 @@ const keep = (next: FilmFit | null) =>
 </script>
 
 <template>
-  <main class="fit">
+  <main class="fit stacked gap-16">
     <header>
       <h1>Your pours and the film</h1>
       <RouterLink to="/practice">Back</RouterLink>
@@ -164,8 +164,6 @@ const keep = (next: FilmFit | null) =>
 
 <style scoped>
 .fit {
-  display: grid;
-  gap: 16px;
   align-content: start;
   justify-items: start;
   padding: 16px 24px;

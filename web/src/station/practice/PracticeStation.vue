@@ -17,7 +17,7 @@ onMounted(() => drills.ensure().catch(sayProblem));
 </script>
 
 <template>
-  <main class="practice">
+  <main class="practice stacked gap-24">
     <h1>Practice</h1>
     <section aria-label="Rehearse">
       <h2>Blow it before it is poured</h2>
@@ -62,8 +62,6 @@ onMounted(() => drills.ensure().catch(sayProblem));
 
 <style scoped>
 .practice {
-  display: grid;
-  gap: 24px;
   align-content: start;
   padding: 16px 24px;
 }

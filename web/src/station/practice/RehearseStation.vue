@@ -102,7 +102,7 @@ const take = (strokes: readonly BlownStroke[]) => {
     <RouterLink v-if="isPlanned" :to="`/practice/piece/${pieceId}/what-if`">What if</RouterLink>
     <RouterLink v-if="canCompare" :to="`/practice/piece/${pieceId}/result`">Beside the result</RouterLink>
   </RehearsalRoom>
-  <main v-else-if="opened" class="none">
+  <main v-else-if="opened" class="none stacked gap-16">
     <h1>Rehearse</h1>
     <EmptyDrawing kind="support" />
     <p v-if="staged.wrong" class="alarm" role="alert">{{ staged.wrong }}</p>
@@ -115,8 +115,6 @@ const take = (strokes: readonly BlownStroke[]) => {
 
 <style scoped>
 .none {
-  display: grid;
-  gap: 16px;
   justify-items: start;
   align-content: start;
   padding: 16px 24px;

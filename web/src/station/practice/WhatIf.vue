@@ -133,7 +133,7 @@ function take({ run }: WhatIfResult): void {
 </script>
 
 <template>
-  <main v-if="store.piece" class="what-if">
+  <main v-if="store.piece" class="what-if stacked gap-16">
     <header>
       <h1>What if, with {{ store.piece.name }}</h1>
       <RouterLink :to="`/practice/piece/${pieceId}`">Back</RouterLink>
@@ -178,7 +178,7 @@ function take({ run }: WhatIfResult): void {
       Each run is the plan with this one thing changed, blown from its first pass to its last. The plan stays
       as it is until you take one.
     </p>
-    <ol v-if="results.length > 0" class="sheet" aria-label="Runs">
+    <ol v-if="results.length > 0" class="sheet stacked gap-16" aria-label="Runs">
       <li v-for="result in sorted" :key="words(result.run)">
         <SmallPicture :picture="result.picture" :share="result.share" :label="words(result.run)" />
         <strong>{{ number(result) }}</strong>
@@ -191,8 +191,6 @@ function take({ run }: WhatIfResult): void {
 
 <style scoped>
 .what-if {
-  display: grid;
-  gap: 16px;
   align-content: start;
   padding: 16px 24px;
 }
@@ -206,9 +204,7 @@ header,
 }
 
 .sheet {
-  display: grid;
   grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-  gap: 16px;
   margin: 0;
   padding: 0;
   list-style: none;

@@ -163,7 +163,7 @@ useShortcuts('Sketch', [
           @update:model-value="sketch.setFilm"
         />
       </div>
-      <label v-if="colors.length > 0" class="mask">
+      <label v-if="colors.length > 0" class="mask stacked gap-4">
         <span class="label">It lies</span>
         <BareSelect
           v-model:value="onlyOn"
@@ -239,11 +239,6 @@ header {
 
 .row > * {
   flex: 1;
-}
-
-.mask {
-  display: grid;
-  gap: 4px;
 }
 
 @media (width < 1000px) {

@@ -175,7 +175,7 @@ useShortcuts('At the scale', [
         </p>
         <Button type="link" size="small" @click="giveUp">Put the pot away</Button>
       </header>
-      <div class="middle">
+      <div class="middle stacked">
         <template v-if="weighing !== undefined">
           <p class="huge numeral" :class="{ alarm: toGoMg < -toleranceMg }">
             {{ units.showNumber('mass', Math.abs(toGoMg), true) }}
@@ -211,7 +211,7 @@ useShortcuts('At the scale', [
         </Button>
       </ScalePanel>
     </template>
-    <div v-else class="none">
+    <div v-else class="none stacked gap-12">
       <p>No pot is on its way. Choose the coat and its pieces first.</p>
       <Button type="primary" @click="router.push(`/rack/${pieceId}?view=finish`)">To the finish</Button>
     </div>
@@ -232,8 +232,6 @@ header {
 }
 
 .middle {
-  display: grid;
-  gap: 8px;
   align-content: center;
   padding: 16px 24px;
 }
@@ -258,8 +256,6 @@ header {
 }
 
 .none {
-  display: grid;
-  gap: 12px;
   align-content: start;
   justify-items: start;
   padding: 16px 24px;

@@ -40,7 +40,7 @@ const print = () => window.print();
 </script>
 
 <template>
-  <main class="sheet">
+  <main class="sheet stacked gap-24">
     <header>
       <div>
         <h1>{{ route.query.name }}</h1>
@@ -69,8 +69,6 @@ const print = () => window.print();
 
 <style scoped>
 .sheet {
-  display: grid;
-  gap: 24px;
   max-width: 900px;
   margin: 0 auto;
   padding: 16px 24px;

@@ -64,17 +64,17 @@ const words = (part: Part) => {
 </script>
 
 <template>
-  <main v-if="store.piece" class="crops">
+  <main v-if="store.piece" class="crops stacked gap-16">
     <header>
       <h1>Best parts of {{ store.piece.name }}</h1>
       <RouterLink :to="`/rack/${store.piece.id}?view=decide`">Back</RouterLink>
     </header>
-    <div v-if="!photo" class="none">
+    <div v-if="!photo" class="none stacked gap-12">
       <EmptyDrawing kind="support" />
       <p>Parts are found on the measured photo of the piece. Measure it first.</p>
       <Button type="primary" @click="router.push(`/results/${store.piece.id}`)">Measure its photo</Button>
     </div>
-    <div v-else class="two">
+    <div v-else class="two stacked gap-24">
       <div class="ground">
         <div class="face" :style="{ width: `${width}px` }">
           <HungPhoto
@@ -88,7 +88,7 @@ const words = (part: Part) => {
           <CropFrame v-if="chosen" :part="chosen.part" @move="move" />
         </div>
       </div>
-      <div class="found">
+      <div class="found stacked gap-16">
         <fieldset class="choice" aria-label="Ratio">
           <label v-for="each in CROP_RATIOS" :key="each.key" :class="{ on: ratio === each.ratio }">
             <input v-model="ratio" type="radio" name="ratio" :value="each.ratio" />{{ each.label }}
@@ -102,7 +102,7 @@ const words = (part: Part) => {
           <NumberField v-model="own.b" label="Height" unit="parts" />
         </div>
         <p v-if="wrong" class="alarm" role="alert">{{ wrong }}</p>
-        <ol class="best" aria-label="Best parts">
+        <ol class="best stacked gap-4" aria-label="Best parts">
           <li v-for="(crop, index) in crops" :key="index">
             <button
               type="button"
@@ -152,8 +152,6 @@ const words = (part: Part) => {
 
 <style scoped>
 .crops {
-  display: grid;
-  gap: 16px;
   align-content: start;
   padding: 16px 24px;
 }
@@ -171,15 +169,11 @@ header,
 }
 
 .none {
-  display: grid;
-  gap: 12px;
   justify-items: start;
 }
 
 .two {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 440px;
-  gap: 24px;
 }
 
 .ground {
@@ -194,8 +188,6 @@ header,
 }
 
 .found {
-  display: grid;
-  gap: 16px;
   align-content: start;
 }
 
@@ -206,9 +198,7 @@ header,
 }
 
 .best {
-  display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 4px;
 }
 
 .best button {

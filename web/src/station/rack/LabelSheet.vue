@@ -123,7 +123,7 @@ function choose(id: string): void {
 </script>
 
 <template>
-  <main class="labels">
+  <main class="labels stacked gap-16">
     <header class="no-print">
       <h1>Labels</h1>
       <nav class="views" aria-label="Labels of">
@@ -165,7 +165,7 @@ function choose(id: string): void {
         gridAutoRows: `${sheet.heightMm}mm`,
       }"
     >
-      <div v-for="(label, place) in page" :key="place" class="one">
+      <div v-for="(label, place) in page" :key="place" class="one stacked">
         <template v-if="label">
           <img
             v-if="pictureOf(label.id)"
@@ -184,8 +184,6 @@ function choose(id: string): void {
 
 <style scoped>
 .labels {
-  display: grid;
-  gap: 16px;
   padding: 16px 24px;
 }
 
@@ -216,9 +214,7 @@ header {
 }
 
 .one {
-  display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  gap: 8px;
   align-items: center;
   padding: 8px;
   overflow: hidden;

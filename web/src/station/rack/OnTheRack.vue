@@ -61,7 +61,7 @@ const photo = computed(() => store.piece && shownPhoto(store.piece.photos));
 
 <template>
   <main v-if="store.piece" class="one">
-    <div class="picture">
+    <div class="picture stacked">
       <p><RouterLink to="/rack">All of the rack</RouterLink></p>
       <div class="lies">
         <HungPhoto
@@ -88,7 +88,7 @@ const photo = computed(() => store.piece && shownPhoto(store.piece.photos));
       </p>
       <FamilyTree />
     </div>
-    <div class="work">
+    <div class="work stacked gap-16">
       <template v-if="(on.life.value && on.dates.value) || store.piece.origin?.how === 'crop'">
         <LifeLine
           v-if="on.life.value && on.dates.value"
@@ -142,9 +142,7 @@ const photo = computed(() => store.piece && shownPhoto(store.piece.photos));
 }
 
 .picture {
-  display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 8px;
   align-content: start;
   padding: 16px 24px;
 }
@@ -157,9 +155,7 @@ const photo = computed(() => store.piece && shownPhoto(store.piece.photos));
 }
 
 .work {
-  display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 16px;
   align-content: start;
   padding: 16px 24px;
   border-left: 1px solid var(--rule);

@@ -48,7 +48,7 @@ const save = () =>
 </script>
 
 <template>
-  <main v-if="store.piece" class="record">
+  <main v-if="store.piece" class="record stacked gap-16">
     <nav class="no-print">
       <RouterLink :to="`/rack/${store.piece.id}?view=sell`">Back</RouterLink>
       <Button @click="save">Save as HTML</Button>
@@ -62,7 +62,7 @@ const save = () =>
         }}<template v-if="store.layers[0]">, poured {{ dateWords(store.layers[0].at) }}</template
         >.
       </p>
-      <div class="two">
+      <div class="two stacked gap-24">
         <HungPhoto
           v-if="photo"
           :photo="photo"
@@ -152,8 +152,6 @@ const save = () =>
 
 <style scoped>
 .record {
-  display: grid;
-  gap: 16px;
   max-width: 860px;
   margin: 0 auto;
   padding: 16px 24px;
@@ -171,9 +169,7 @@ article {
 }
 
 .two {
-  display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  gap: 24px;
 }
 
 ol,

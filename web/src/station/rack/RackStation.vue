@@ -108,7 +108,7 @@ const removeShelf = (shelf: Shelf) =>
 </script>
 
 <template>
-  <main class="rack">
+  <main class="rack stacked gap-16">
     <header>
       <h1>Rack</h1>
       <nav class="views" aria-label="Views of the rack">
@@ -128,7 +128,7 @@ const removeShelf = (shelf: Shelf) =>
     <ShowList v-else-if="view === 'show'" />
     <template v-else>
       <p v-for="conflict in conflicts" :key="conflict" class="look" role="status">{{ conflict }}</p>
-      <div ref="bench" class="shelves">
+      <div ref="bench" class="shelves stacked gap-12">
         <div v-for="{ shelf, words } in capacity" :key="shelf.id">
           <div class="title">
             <h2>{{ shelf.name }}</h2>
@@ -140,7 +140,7 @@ const removeShelf = (shelf: Shelf) =>
           </div>
           <ShelfFront :shelf="shelf" :px-per-mm="pxPerMm" />
         </div>
-        <div v-if="rack.loaded && equipment.shelves.length === 0" class="empty">
+        <div v-if="rack.loaded && equipment.shelves.length === 0" class="empty stacked gap-12">
           <EmptyDrawing kind="support" />
           <p>
             Enter the shelves that your pieces dry on: you see what lies where, how far it has dried, and what
@@ -162,8 +162,6 @@ const removeShelf = (shelf: Shelf) =>
 
 <style scoped>
 .rack {
-  display: grid;
-  gap: 16px;
   align-content: start;
   padding: 16px 24px;
 }
@@ -190,14 +188,10 @@ header,
 }
 
 .shelves {
-  display: grid;
-  gap: 12px;
   min-width: 0;
 }
 
 .empty {
-  display: grid;
-  gap: 12px;
   justify-items: start;
   max-width: 480px;
 }

@@ -59,8 +59,4 @@ header {
   align-items: center;
   gap: 8px 12px;
 }
-
-.spring {
-  flex: 1;
-}
 </style>

@@ -71,9 +71,9 @@ async function remove(): Promise<void> {
       @place="faultList?.pinAt($event)"
       @shown="show"
     />
-    <div v-show="!measuring" class="recipe">
+    <div v-show="!measuring" class="recipe stacked gap-16">
       <header>
-        <form v-if="renaming" class="rename" @submit.prevent="rename">
+        <form v-if="renaming" class="rename abreast" @submit.prevent="rename">
           <Input v-model:value="name" aria-label="Name of the piece" />
           <Button type="primary" html-type="submit">Keep it</Button>
         </form>
@@ -82,7 +82,7 @@ async function remove(): Promise<void> {
           {{ store.piece.support.name }},
           {{ pouredAt ? `poured ${dateWords(pouredAt)}` : `started ${dateWords(store.piece.createdAt)}` }}
         </p>
-        <div class="actions">
+        <div class="actions flowing gap-4">
           <Button v-if="store.layers.length > 0" size="small" @click="again = true">Again</Button>
           <Button v-if="store.layers.length > 0" size="small" @click="router.push(`/rack/${store.piece.id}`)">
             On the rack
@@ -125,9 +125,7 @@ async function remove(): Promise<void> {
 }
 
 .recipe {
-  display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 16px;
   align-content: start;
   padding: 16px 24px;
   overflow: auto;
@@ -135,15 +133,7 @@ async function remove(): Promise<void> {
 }
 
 .actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
   margin-left: -8px;
-}
-
-.rename {
-  display: flex;
-  gap: 8px;
 }
 
 @media (width < 1000px) {

@@ -190,10 +190,6 @@ header {
   width: 150px;
 }
 
-.spring {
-  flex: 1;
-}
-
 table {
   width: 100%;
   border-collapse: collapse;

@@ -63,7 +63,7 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
 </script>
 
 <template>
-  <main class="keeping">
+  <main class="keeping stacked gap-16">
     <header>
       <h1>Safekeeping</h1>
       <p v-if="shown?.isDamaged" class="alarm" role="alert">
@@ -184,9 +184,7 @@ const when = (backup: Backup) => dayjs(backup.madeAt).format('ddd D MMM YYYY, HH
 
 <style scoped>
 .keeping {
-  display: grid;
   align-content: start;
-  gap: 16px;
   max-width: 1080px;
   height: 100%;
   padding: 16px 24px 48px;

@@ -109,7 +109,7 @@ useShortcuts('Calibrate', [
       </RadioGroup>
       <p class="soft">{{ KINDS.find((each) => each.value === kind)?.what }}</p>
     </header>
-    <div class="work">
+    <div class="work stacked gap-24">
       <form @submit.prevent="keep">
         <FieldRow label="Name" for="calibration-name">
           <Input id="calibration-name" v-model:value="name" placeholder="blue card, 30 degrees" />
@@ -186,9 +186,7 @@ header {
 }
 
 .work {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 240px;
-  gap: 24px;
   align-items: start;
 }
 

@@ -108,7 +108,7 @@ useShortcuts('Thickness of a cup', [
           :expected="isAnswered ? stage! : null"
           @choose="(chosen) => keep({ kind: 'words', stage: chosen, eye })"
         />
-        <div class="watches">
+        <div class="watches stacked gap-16">
           <MoundWatch @read="keep" />
           <DrainCupForm :density-g-per-ml="cup.state.properties.densityGPerMl" @read="keep" />
           <QuantityField v-model="room" class="room" label="Room" quantity="temperature" />
@@ -117,7 +117,7 @@ useShortcuts('Thickness of a cup', [
     </section>
     <div class="part last">
       <h2 aria-hidden="true">Evidence</h2>
-      <div class="evidence">
+      <div class="evidence stacked gap-24">
         <ResponseCurve :cup="cup" :target-pa-s="targetPaS" />
         <EvidenceList class="list" :cup="cup" />
       </div>
@@ -164,16 +164,12 @@ header {
 }
 
 .watches {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1fr) 96px;
   align-items: end;
-  gap: 16px;
 }
 
 .evidence {
-  display: grid;
   grid-template-columns: minmax(0, 1.25fr) minmax(0, 1fr);
-  gap: 24px;
   min-height: 0;
 }
 

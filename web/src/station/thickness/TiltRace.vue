@@ -106,7 +106,7 @@ useShortcuts('Tilt race', [
         @drag="(key, mm) => race.setResult(key, mm)"
       />
     </div>
-    <section class="clock" aria-label="Clock and results">
+    <section class="clock stacked" aria-label="Clock and results">
       <template v-if="by === 'time'">
         <p class="huge numeral" role="timer">{{ elapsed.toFixed(1) }} <span class="unit">s</span></p>
         <Button v-if="!running && !finished" type="primary" size="large" @click="race.start">
@@ -141,7 +141,7 @@ useShortcuts('Tilt race', [
           </tr>
         </tbody>
       </table>
-      <div class="buttons">
+      <div class="buttons flowing">
         <Button type="primary" :disabled="running || !finished" :loading="busy" @click="keep">
           Keep the race
         </Button>
@@ -171,9 +171,7 @@ header {
 }
 
 .clock {
-  display: grid;
   align-content: start;
-  gap: 8px;
   overflow: auto;
 }
 
@@ -193,12 +191,6 @@ header {
 
 .value {
   width: 110px;
-}
-
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 
 @media (width < 1000px) {

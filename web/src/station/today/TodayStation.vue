@@ -113,9 +113,9 @@ useShortcuts('Today', [{ keys: ['n'], shown: 'N', does: 'Start a piece', run: ()
 <template>
   <main class="today" :class="{ starting }">
     <h1 class="visually-hidden">Today</h1>
-    <div class="left">
+    <div class="left stacked gap-16">
       <FirstSteps v-if="loaded && own.length === 0" />
-      <div v-else-if="loaded" class="now">
+      <div v-else-if="loaded" class="now stacked gap-24">
         <PieceInHand v-if="current" :piece="current" :due="dueNow" />
         <section aria-labelledby="on-the-table">
           <header>
@@ -144,16 +144,12 @@ useShortcuts('Today', [{ keys: ['n'], shown: 'N', does: 'Start a piece', run: ()
 }
 
 .left {
-  display: grid;
-  gap: 16px;
   align-content: start;
   padding: 16px 24px;
 }
 
 .now {
-  display: grid;
   grid-template-columns: minmax(0, 1.45fr) minmax(300px, 1fr);
-  gap: 24px;
   align-items: start;
 }
 

@@ -34,7 +34,7 @@ function note(): void {
 <template>
   <Popover v-model:open="open" trigger="click" placement="left" :title="`${name}, weighed again`">
     <template #content>
-      <form class="again" @submit.prevent="note">
+      <form class="again stacked" @submit.prevent="note">
         <QuantityField
           v-model="weighedMg"
           label="Paint in the cup now, without the cup"
@@ -57,8 +57,6 @@ function note(): void {
 
 <style scoped>
 .again {
-  display: grid;
-  gap: 8px;
   width: 240px;
 }
 </style>

@@ -151,7 +151,7 @@ const plan = computed(() =>
 
 <template>
   <section aria-label="Put a cup on the bench">
-    <div class="controls">
+    <div class="controls flowing centered">
       <RadioGroup v-model:value="role" name="cup-role" aria-label="What the cup is for">
         <RadioButton v-for="each in roles" :key="each" :value="each">{{ ROLE_LABELS[each] }}</RadioButton>
       </RadioGroup>
@@ -193,7 +193,7 @@ const plan = computed(() =>
     </p>
     <LeftOvers :technique="technique" :role="role" />
     <PaintBlend v-if="isBlending && takesPaint" v-model="row.blend" :paints="paints" @make="addBlend" />
-    <ul class="swatches">
+    <ul class="swatches abreast gap-4">
       <li v-for="paint in paints" :key="paint.id">
         <button
           class="plain-button"
@@ -221,13 +221,6 @@ section {
   background: var(--paper);
 }
 
-.controls {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
-}
-
 .controls > :deep(.ant-btn-link) {
   padding-inline: 6px;
 }
@@ -247,8 +240,6 @@ section {
 }
 
 .swatches {
-  display: flex;
-  gap: 4px;
   margin: 6px 0 0;
   padding: 0 0 4px;
   overflow-x: auto;

@@ -59,19 +59,19 @@ const useUp = () =>
     />
     <Popover v-model:open="open" trigger="click" placement="top" title="How much">
       <template #content>
-        <div class="ways">
+        <div class="ways stacked">
           <p>Fill a cup or bottle, with room to stir:</p>
-          <div class="row">
+          <div class="row flowing">
             <Button v-for="vessel in equipment.vessels" :key="vessel.id" @click="fill(vessel.capacityMl)">
               {{ vessel.name }}
             </Button>
           </div>
-          <div class="row">
+          <div class="row flowing">
             <QuantityField v-model="vesselMl" class="field" label="Capacity" quantity="volume" bare />
             <Button @click="fill(vesselMl)">Fill it</Button>
           </div>
           <p>Or use up paint:</p>
-          <div class="row">
+          <div class="row flowing">
             <QuantityField v-model="paintMg" class="field" label="Paint that is left" quantity="mass" bare />
             <Button @click="useUp">Use it up</Button>
           </div>
@@ -97,15 +97,7 @@ const useUp = () =>
   padding: 0 8px;
 }
 
-.ways {
-  display: grid;
-  gap: 8px;
-}
-
 .row {
-  display: flex;
-  flex-wrap: wrap;
   max-width: 320px;
-  gap: 8px;
 }
 </style>

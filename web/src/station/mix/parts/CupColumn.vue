@@ -170,10 +170,6 @@ h2 {
   white-space: nowrap;
 }
 
-.small {
-  font-size: var(--type-note);
-}
-
 .actions {
   display: flex;
   align-items: center;

@@ -44,7 +44,7 @@ const pxPerCm = computed(() => {
 </script>
 
 <template>
-  <ul ref="row" class="row">
+  <ul ref="row" class="row abreast gap-16">
     <li v-for="(cup, index) in cups" :key="cup.mix.id">
       <CupColumn :cup="cup" :px-per-cm="pxPerCm" :labels="placeOf(index)" />
     </li>
@@ -59,9 +59,7 @@ const pxPerCm = computed(() => {
 
 <style scoped>
 .row {
-  display: flex;
   align-items: flex-end;
-  gap: 16px;
   padding: 0 24px 8px;
   overflow: auto;
   min-height: 0;

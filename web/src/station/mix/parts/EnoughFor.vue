@@ -54,10 +54,6 @@ function setColors(typed: number | null): void {
   margin-top: 4px;
 }
 
-.small {
-  font-size: var(--type-note);
-}
-
 .colors {
   width: 96px;
 }

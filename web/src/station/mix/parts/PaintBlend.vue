@@ -42,7 +42,7 @@ const drop = (materialId: string) => {
 <template>
   <form class="blend" aria-label="Several paints in one cup" @submit.prevent="emit('make')">
     <ColorDot v-if="colorHex" :color="colorHex" :size-px="26" />
-    <p v-if="rows.length === 0" class="soft small">Press the paints that go into this cup, up to five.</p>
+    <p v-if="rows.length === 0" class="soft slim">Press the paints that go into this cup, up to five.</p>
     <div v-for="{ paint, parts } in rows" :key="paint.id" class="part">
       <NumberField
         class="parts"
@@ -56,7 +56,7 @@ const drop = (materialId: string) => {
       <span>{{ paint.name }}</span>
       <button
         type="button"
-        class="plain-button small"
+        class="plain-button slim"
         :aria-label="`Leave ${paint.name} out`"
         @click="drop(paint.id)"
       >
@@ -86,7 +86,7 @@ const drop = (materialId: string) => {
   width: 74px;
 }
 
-.small {
+.slim {
   padding: 4px 8px;
 }
 </style>

@@ -64,13 +64,13 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
 </script>
 
 <template>
-  <div class="recipe">
+  <div class="recipe stacked gap-12">
     <FieldRow label="Name" for="recipe-name" :error="messageAt(problem, 'name')">
       <Input id="recipe-name" :value="draft.name" @update:value="change({ name: $event })" />
     </FieldRow>
     <fieldset>
       <legend>What goes in</legend>
-      <div v-for="(part, index) in draft.parts" :key="index" class="part">
+      <div v-for="(part, index) in draft.parts" :key="index" class="part stacked">
         <NumberField
           :model-value="part.amount"
           :label="`Amount ${index + 1}`"
@@ -107,7 +107,7 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
       <p v-if="messageAt(problem, 'parts')" class="alarm" role="alert">{{ messageAt(problem, 'parts') }}</p>
       <Button @click="addPart">Add an ingredient</Button>
     </fieldset>
-    <div class="row">
+    <div class="row stacked gap-12">
       <FieldRow label="Techniques" for="recipe-techniques" :error="messageAt(problem, 'techniques')">
         <Select
           id="recipe-techniques"
@@ -127,7 +127,7 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
         />
       </FieldRow>
     </div>
-    <div class="row">
+    <div class="row stacked gap-12">
       <FieldRow label="Thinned afterwards with" for="recipe-thinner">
         <Select
           id="recipe-thinner"
@@ -157,7 +157,7 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
         @update:model-value="change({ restHours: $event })"
       />
     </div>
-    <div class="row">
+    <div class="row stacked gap-12">
       <NumberField
         :model-value="asPercent(draft.waterLimit)"
         label="Water it bears at most"
@@ -210,11 +210,6 @@ const dropPart = (index: number) => change({ parts: draft.value.parts.filter((_,
 </template>
 
 <style scoped>
-.recipe {
-  display: grid;
-  gap: 12px;
-}
-
 fieldset {
   display: grid;
   gap: 8px;
@@ -227,9 +222,7 @@ legend {
 }
 
 .part {
-  display: grid;
   grid-template-columns: 90px 130px minmax(0, 1fr) auto;
-  gap: 8px;
 }
 
 .part .alarm {
@@ -238,8 +231,6 @@ legend {
 }
 
 .row {
-  display: grid;
   grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
-  gap: 12px;
 }
 </style>

@@ -75,7 +75,7 @@ function outcome(targetsMg: readonly number[]): string {
 </script>
 
 <template>
-  <section class="repair" role="alertdialog" aria-label="Over-poured">
+  <section class="repair stacked" role="alertdialog" aria-label="Over-poured">
     <h2>{{ units.show('mass', over.overMg, true) }} too much {{ culprit }}</h2>
     <p class="soft">Nothing can be taken out of a cup but a share of all that is in it.</p>
     <ol>
@@ -114,11 +114,6 @@ function outcome(targetsMg: readonly number[]): string {
 </template>
 
 <style scoped>
-.repair {
-  display: grid;
-  gap: 8px;
-}
-
 h2 {
   font-size: var(--type-title);
   color: var(--alarm);

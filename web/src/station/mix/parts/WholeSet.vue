@@ -93,7 +93,7 @@ async function putEach(): Promise<void> {
 
 <template>
   <Modal open :width="860" title="A whole set" @cancel="emit('close')">
-    <div v-for="row in rows" :key="row.role" class="row">
+    <div v-for="row in rows" :key="row.role" class="row stacked gap-12">
       <strong>{{ ROLE_LABELS[row.role] }}</strong>
       <BareSelect
         :value="row.chosen"
@@ -130,10 +130,8 @@ async function putEach(): Promise<void> {
 
 <style scoped>
 .row {
-  display: grid;
   grid-template-columns: 80px minmax(0, 1.2fr) minmax(0, 1.2fr) 110px;
   align-items: center;
-  gap: 12px;
   padding: 8px 0;
 }
 </style>

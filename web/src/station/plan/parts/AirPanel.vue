@@ -245,10 +245,6 @@ section {
   align-content: start;
 }
 
-.small {
-  font-size: var(--type-note);
-}
-
 .rows th,
 .rows td {
   padding: 4px 6px 4px 0;

@@ -68,7 +68,7 @@ const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.cos
 </script>
 
 <template>
-  <section class="strip" aria-label="Amounts">
+  <section class="strip abreast centered gap-12" aria-label="Amounts">
     <div class="sum">
       <strong>Amounts</strong> <ComputedFrom calculation="amounts" />
       <p v-if="total" class="numeral">
@@ -93,9 +93,6 @@ const cost = computed(() => centsWords(planCost(plan.reckoning.amounts, plan.cos
 
 <style scoped>
 .strip {
-  display: flex;
-  align-items: center;
-  gap: 12px;
   padding: 6px 24px;
   border-top: 1px solid var(--rule);
   background: var(--paper);
@@ -126,10 +123,6 @@ li {
 li > .numeral,
 li > .small {
   grid-column: 2;
-}
-
-.small {
-  font-size: var(--type-note);
 }
 
 @media (width < 1000px) {

@@ -68,7 +68,7 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
 </script>
 
 <template>
-  <div class="base">
+  <div class="base stacked">
     <h3>Base <ComputedFrom calculation="film-left" /></h3>
     <RadioGroup
       :value="base?.pattern ?? NONE"
@@ -97,7 +97,7 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
       </RadioGroup>
     </div>
     <template v-if="base">
-      <div v-for="(area, index) in base.areas" :key="index" class="area">
+      <div v-for="(area, index) in base.areas" :key="index" class="area stacked">
         <BareSelect
           :label="`Base paint ${index + 1}`"
           :value="area.cupId"
@@ -139,7 +139,7 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
         <RadioButton value="run-off">Run off</RadioButton>
         <RadioButton value="thickness">A thickness</RadioButton>
       </RadioGroup>
-      <div v-if="base.film.kind === 'run-off'" class="grid">
+      <div v-if="base.film.kind === 'run-off'" class="grid stacked">
         <NumberField
           label="Tilted by"
           unit="°"
@@ -174,25 +174,15 @@ const setFilm = (film: BaseFilm) => base.value && setBase({ ...base.value, film 
 
 <style scoped>
 .base {
-  display: grid;
-  gap: 8px;
   align-content: start;
 }
 
 .area {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 74px 62px;
-  gap: 8px;
   align-items: center;
 }
 
-.small {
-  font-size: var(--type-note);
-}
-
 .grid {
-  display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 8px;
 }
 </style>

@@ -108,10 +108,6 @@ li.look {
   color: var(--ink);
 }
 
-.small {
-  font-size: var(--type-note);
-}
-
 .clean {
   padding: 12px 0;
   font-size: var(--type-lead);

@@ -52,7 +52,7 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
 
 <template>
   <section class="sample" aria-label="Core sample">
-    <div class="bar">
+    <div class="bar abreast">
       <h2>Core sample</h2>
       <ComputedFrom calculation="cells" />
       <RadioGroup
@@ -166,9 +166,7 @@ const depth = (value: number) => measures.value.depth(value, value < 1 ? 2 : 1);
 }
 
 .bar {
-  display: flex;
   align-items: baseline;
-  gap: 8px;
 }
 
 .bar > :last-child {

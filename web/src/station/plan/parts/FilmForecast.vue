@@ -83,8 +83,8 @@ const open = computed(() => {
 </script>
 
 <template>
-  <section class="film" aria-label="In the film">
-    <div class="begin">
+  <section class="film stacked" aria-label="In the film">
+    <div class="begin flowing centered">
       <Button :disabled="!canRun || worker !== null" @click="attempt(forecast)">Run it in the film</Button>
       <Button v-if="worker" @click="stop">Stop</Button>
       <progress v-if="worker" :value="share" max="1" aria-label="How far it is"></progress>
@@ -105,15 +105,6 @@ const open = computed(() => {
 
 <style scoped>
 .film {
-  display: grid;
-  gap: 8px;
   justify-items: start;
-}
-
-.begin {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  align-items: center;
 }
 </style>

@@ -52,8 +52,4 @@ section {
   color: var(--water);
   text-decoration: underline;
 }
-
-.small {
-  font-size: var(--type-note);
-}
 </style>

@@ -29,7 +29,7 @@ function change<Item extends PlanStack | PlanPath | PlanPass>(item: Item, change
 </script>
 
 <template>
-  <section class="item" :aria-label="name">
+  <section class="item stacked" :aria-label="name">
     <h2>{{ name }}</h2>
     <StackFields
       v-if="isStack(item)"
@@ -54,8 +54,6 @@ function change<Item extends PlanStack | PlanPath | PlanPass>(item: Item, change
 
 <style scoped>
 .item {
-  display: grid;
-  gap: 8px;
   align-content: start;
 }
 </style>

@@ -138,7 +138,7 @@ const worked = (id: string) => {
           @commit="setMass(row.id, $event)"
         />
         <button
-          class="plain-button small"
+          class="plain-button slim"
           :aria-label="`${row.paint?.name} one up`"
           :disabled="index === 0"
           @click="moveRow(index, -1)"
@@ -146,14 +146,14 @@ const worked = (id: string) => {
           ↑
         </button>
         <button
-          class="plain-button small"
+          class="plain-button slim"
           :aria-label="`${row.paint?.name} one down`"
           :disabled="index === shown.length - 1"
           @click="moveRow(index, 1)"
         >
           ↓
         </button>
-        <button class="plain-button small" :aria-label="`Take ${row.paint?.name} out`" @click="drop(row.id)">
+        <button class="plain-button slim" :aria-label="`Take ${row.paint?.name} out`" @click="drop(row.id)">
           ×
         </button>
       </li>
@@ -205,13 +205,13 @@ li {
   border-bottom: 1px dotted var(--ink-soft);
 }
 
-.small {
+.slim {
   min-height: 32px;
   text-align: center;
   color: var(--ink-soft);
 }
 
-.small[disabled] {
+.slim[disabled] {
   visibility: hidden;
 }
 

@@ -210,10 +210,6 @@ section {
   border-left: 4px solid var(--water);
 }
 
-.small {
-  font-size: var(--type-note);
-}
-
 li {
   display: grid;
   grid-template-columns: 32px 32px minmax(0, 1fr);

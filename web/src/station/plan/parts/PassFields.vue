@@ -58,8 +58,8 @@ function setNumber(
 </script>
 
 <template>
-  <div class="fields">
-    <div class="grid two">
+  <div class="fields stacked">
+    <div class="grid two stacked">
       <BareSelect
         label="Tool"
         :value="item.tool"
@@ -80,7 +80,7 @@ function setNumber(
         @update:value="emit('change', { blowerId: $event ? String($event) : null })"
       />
     </div>
-    <div class="grid">
+    <div class="grid stacked">
       <QuantityField
         label="Distance"
         quantity="length"
@@ -107,7 +107,7 @@ function setNumber(
       />
       <PlaceFields :at="item.at" @change="emit('change', { at: $event })" />
     </div>
-    <div class="grid">
+    <div class="grid stacked">
       <BareSelect
         label="How the air goes"
         :value="item.way ?? 'straight'"
@@ -127,7 +127,7 @@ function setNumber(
         @update:value="setEnd({ setting: String($event) })"
       />
     </div>
-    <p class="order">
+    <p class="order abreast gap-16">
       <button class="plain-button link" @click="emit('move', -1)">Earlier</button>
       <button class="plain-button link" @click="emit('move', 1)">Later</button>
     </p>
@@ -135,24 +135,12 @@ function setNumber(
 </template>
 
 <style scoped>
-.fields {
-  display: grid;
-  gap: 8px;
-}
-
 .grid {
-  display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 8px;
 }
 
 .grid.two {
   grid-template-columns: repeat(2, minmax(0, 1fr));
-}
-
-.order {
-  display: flex;
-  gap: 16px;
 }
 
 .link {

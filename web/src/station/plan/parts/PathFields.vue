@@ -48,7 +48,7 @@ function setEnd(which: 'start' | 'middle' | 'end', axis: 'x' | 'y', mm: number |
 </script>
 
 <template>
-  <div class="fields">
+  <div class="fields stacked">
     <BareSelect
       label="What it is"
       :value="item.kind"
@@ -63,7 +63,7 @@ function setEnd(which: 'start' | 'middle' | 'end', axis: 'x' | 'y', mm: number |
       @update:value="emit('change', { moment: $event as FloodMoment })"
     />
     <LayerList :item="item" :stacked="false" @change="setLayers" @another="emit('another')" />
-    <div v-for="[which, label, place] in ends" :key="which" class="row">
+    <div v-for="[which, label, place] in ends" :key="which" class="row stacked">
       <span class="label">{{ label }}</span>
       <QuantityField
         bare
@@ -84,15 +84,8 @@ function setEnd(which: 'start' | 'middle' | 'end', axis: 'x' | 'y', mm: number |
 </template>
 
 <style scoped>
-.fields {
-  display: grid;
-  gap: 8px;
-}
-
 .row {
-  display: grid;
   grid-template-columns: 64px minmax(0, 1fr) minmax(0, 1fr);
   align-items: center;
-  gap: 8px;
 }
 </style>

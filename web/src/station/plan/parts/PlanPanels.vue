@@ -32,7 +32,7 @@ const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: 
 </script>
 
 <template>
-  <section class="panel">
+  <section class="panel stacked">
     <RadioGroup v-model:value="panel" name="plan-panel" class="views" aria-label="Beside the plan">
       <RadioButton value="check"
         >Check{{ plan.findings.length > 0 ? ` ${plan.findings.length}` : '' }}</RadioButton
@@ -45,7 +45,7 @@ const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: 
     <div class="scroll">
       <NotKept @show="panel = 'item'" />
       <CheckList v-if="panel === 'check'" :piece-id="pieceId" @mix="emit('mix', $event)" />
-      <div v-else-if="panel === 'item'" class="inspector">
+      <div v-else-if="panel === 'item'" class="inspector stacked">
         <BareSelect
           label="On the support"
           :value="plan.selection[0]"
@@ -64,7 +64,7 @@ const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: 
       </div>
       <GroundPanel v-else-if="panel === 'ground'" @another="emit('another')" />
       <OrderPanel v-else-if="panel === 'order'" :item="ordered" />
-      <div v-else class="inspector">
+      <div v-else class="inspector stacked">
         <FilmForecast />
         <AirPanel :stack="sampled" />
       </div>
@@ -74,15 +74,11 @@ const itemOptions = computed(() => props.items.map((id) => ({ value: id, label: 
 
 <style scoped>
 .inspector {
-  display: grid;
-  gap: 8px;
   align-content: start;
 }
 
 .panel {
-  display: grid;
   grid-template-rows: auto minmax(0, 1fr);
-  gap: 8px;
   min-height: 0;
   padding: 0 16px 6px 4px;
 }

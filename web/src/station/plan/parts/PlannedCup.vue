@@ -69,7 +69,7 @@ function make(): void {
 
 <template>
   <Modal open title="Another paint" @cancel="emit('close')">
-    <div class="rows">
+    <div class="rows stacked gap-12">
       <RadioGroup v-model:value="role" name="planned-role" aria-label="What the cup is for">
         <RadioButton v-for="each in roles" :key="each" :value="each">{{ ROLE_LABELS[each] }}</RadioButton>
       </RadioGroup>
@@ -94,8 +94,6 @@ function make(): void {
 
 <style scoped>
 .rows {
-  display: grid;
-  gap: 12px;
   padding: 8px 0;
 }
 </style>

@@ -126,10 +126,6 @@ svg {
   inset: 0;
 }
 
-.small {
-  font-size: var(--type-note);
-}
-
 .layer {
   stroke: var(--ink);
   stroke-width: var(--paint-edge);

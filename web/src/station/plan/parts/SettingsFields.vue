@@ -69,7 +69,7 @@ function setField(
       @update:value="setting({ spreadBy: $event as Spreader })"
     />
   </div>
-  <div class="grid">
+  <div class="grid stacked">
     <template v-for="[key, label, unit, factor, low, high] in FIELDS" :key="key">
       <QuantityField
         v-if="unit === 'mm'"
@@ -113,8 +113,6 @@ function setField(
 }
 
 .grid {
-  display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
-  gap: 8px;
 }
 </style>

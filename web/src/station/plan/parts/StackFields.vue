@@ -24,7 +24,7 @@ function setNumber(key: 'footprintMm', typed: number | null, limits: readonly [n
 </script>
 
 <template>
-  <div class="fields">
+  <div class="fields stacked">
     <BareSelect
       label="How it is laid"
       :value="item.way ?? 'puddles'"
@@ -32,7 +32,7 @@ function setNumber(key: 'footprintMm', typed: number | null, limits: readonly [n
       @update:value="emit('change', { way: $event as StackWay })"
     />
     <LayerList :item="item" stacked @change="setLayers" @another="emit('another')" />
-    <div class="grid">
+    <div class="grid stacked">
       <PlaceFields :at="item.at" @change="emit('change', { at: $event })" />
       <QuantityField
         label="Flower, across"
@@ -45,14 +45,7 @@ function setNumber(key: 'footprintMm', typed: number | null, limits: readonly [n
 </template>
 
 <style scoped>
-.fields {
-  display: grid;
-  gap: 8px;
-}
-
 .grid {
-  display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 8px;
 }
 </style>

@@ -52,13 +52,13 @@ useShortcuts('Blow', [
 </script>
 
 <template>
-  <form class="blow" @submit.prevent="log">
+  <form class="blow stacked" @submit.prevent="log">
     <template v-if="!changing">
       <p class="soft">Pass {{ store.passes.length + 1 }}</p>
       <p class="step-title">Blow {{ draft.directionDeg === null ? '' : bearingName(draft.directionDeg) }}</p>
     </template>
     <div class="main">
-      <div class="hand">
+      <div class="hand stacked">
         <DirectionDial
           class="dial"
           :model-value="draft.directionDeg ?? 0"
@@ -68,7 +68,7 @@ useShortcuts('Blow', [
       </div>
       <PassSentence v-model="draft" :problem="problem" />
     </div>
-    <div class="row">
+    <div class="row abreast centered gap-16">
       <Button type="primary" size="large" html-type="submit">
         {{ changing ? 'Keep the change' : 'Log the pass' }}
       </Button>
@@ -80,8 +80,6 @@ useShortcuts('Blow', [
 
 <style scoped>
 .blow {
-  display: grid;
-  gap: 8px;
   margin-top: 12px;
 }
 
@@ -92,11 +90,6 @@ useShortcuts('Blow', [
   align-items: start;
 }
 
-.hand {
-  display: grid;
-  gap: 8px;
-}
-
 .dial {
   width: 180px;
 }
@@ -105,12 +98,6 @@ useShortcuts('Blow', [
   width: 180px;
   height: var(--touch-step);
   touch-action: none;
-}
-
-.row {
-  display: flex;
-  align-items: center;
-  gap: 16px;
 }
 
 .row .ant-btn {

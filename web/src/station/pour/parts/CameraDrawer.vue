@@ -108,12 +108,12 @@ function close(): void {
 
 <template>
   <Drawer :open="open" title="Camera" placement="right" :width="'min(620px, 100vw)'" @close="close">
-    <section class="camera" aria-label="Camera">
+    <section class="camera stacked gap-12" aria-label="Camera">
       <p class="soft">
         Take the support from above, all four corners on a table of another shade. The picture is read here;
         it goes nowhere unless you keep it.
       </p>
-      <div class="row">
+      <div class="row flowing">
         <TakePicture label="Take a picture" primary :busy="busy" @taken="choose" />
         <Button v-if="file" :disabled="isKept" @click="keep">
           {{ isKept ? 'Kept at the piece' : 'Keep it at the piece' }}
@@ -124,7 +124,7 @@ function close(): void {
         <RadioButton value="cover">Is it covered?</RadioButton>
         <RadioButton value="even">How even are the puddles?</RadioButton>
       </RadioGroup>
-      <div v-if="question === 'cover'" class="row">
+      <div v-if="question === 'cover'" class="row flowing">
         <ColorField v-model="baseHex" label="The base, wet" />
         <ColorField v-model="groundHex" label="The bare ground" />
       </div>
@@ -197,17 +197,6 @@ function close(): void {
 </template>
 
 <style scoped>
-.camera {
-  display: grid;
-  gap: 12px;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
 .said {
   font-size: var(--type-lead);
 }

@@ -45,7 +45,7 @@ const words = computed(() =>
     <EventForm v-else-if="form" :kind="form" :changing="event" @done="emit('done')">
       <Button danger size="large" @click="emit('takeBack', event.id)">Take it back</Button>
     </EventForm>
-    <div v-else class="row">
+    <div v-else class="row abreast gap-12">
       <Button danger size="large" @click="emit('takeBack', event.id)">Take it back</Button>
       <Button size="large" @click="emit('done')">Leave it as it was</Button>
     </div>
@@ -58,8 +58,6 @@ const words = computed(() =>
 }
 
 .row {
-  display: flex;
-  gap: 12px;
   margin-top: 12px;
 }
 </style>

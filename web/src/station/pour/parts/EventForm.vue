@@ -121,7 +121,7 @@ useShortcuts('Event', [
 </script>
 
 <template>
-  <form class="event" @submit.prevent="keep">
+  <form class="event stacked gap-12" @submit.prevent="keep">
     <p v-if="!changing" class="step-title">{{ title ?? row.label }}</p>
     <div v-if="kind !== 'note'" class="row">
       <template v-if="asks('direction')">
@@ -213,8 +213,6 @@ useShortcuts('Event', [
 
 <style scoped>
 .event {
-  display: grid;
-  gap: 12px;
   margin-top: 12px;
 }
 

@@ -140,7 +140,7 @@ useShortcuts('Lay down', [
       <p class="soft">
         {{ ROLE_LABELS[chosen.mix.role] }}. {{ units.show('mass', chosen.state.leftMg) }} in the cup.
       </p>
-      <div class="row">
+      <div class="row abreast gap-16">
         <QuantityField
           v-model="mg"
           class="amount"
@@ -200,9 +200,7 @@ useShortcuts('Lay down', [
 }
 
 .row {
-  display: flex;
   align-items: flex-start;
-  gap: 16px;
   margin-top: 8px;
 }
 
@@ -218,10 +216,6 @@ useShortcuts('Lay down', [
 
 .kind {
   width: 150px;
-}
-
-.small {
-  font-size: var(--type-note);
 }
 
 .cups {

@@ -79,7 +79,7 @@ useShortcuts('Repair', [
 </script>
 
 <template>
-  <form class="repair" @submit.prevent="begin">
+  <form class="repair stacked" @submit.prevent="begin">
     <p class="step-title">Repair a place</p>
     <p v-if="!spot" class="soft">Tap the place on the support.</p>
     <template v-else-if="plan">
@@ -126,8 +126,6 @@ useShortcuts('Repair', [
 
 <style scoped>
 .repair {
-  display: grid;
-  gap: 8px;
   margin-top: 12px;
 }
 

@@ -61,7 +61,7 @@ function keep(): void {
 <template>
   <Popover v-model:open="open" trigger="click" placement="bottomRight" title="Room">
     <template #content>
-      <form class="room" @submit.prevent="keep">
+      <form class="room stacked gap-12" @submit.prevent="keep">
         <QuantityField
           v-model="temperatureC"
           label="Temperature"
@@ -93,8 +93,6 @@ function keep(): void {
 
 <style scoped>
 .room {
-  display: grid;
-  gap: 12px;
   width: 180px;
 }
 </style>

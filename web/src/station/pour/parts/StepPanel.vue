@@ -147,7 +147,7 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
         :planned="plannedMark"
         :title="title(step)"
       />
-      <div class="row">
+      <div class="row flowing gap-12">
         <Button v-if="step.kind === 'photo'" @click="markDone">Done, without a photo here</Button>
         <Button @click="skip">Leave it out</Button>
       </div>
@@ -159,7 +159,7 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
         This cup is not mixed yet.
         <RouterLink :to="{ name: 'mix', params: { pieceId: store.piece?.id } }">Mix it first.</RouterLink>
       </p>
-      <div class="row">
+      <div class="row flowing gap-12">
         <QuantityField
           v-if="lays"
           v-model="mg"
@@ -190,10 +190,7 @@ useShortcuts('Run sheet', [{ keys: ['Delete'], shown: 'Delete', does: 'Leave the
 }
 
 .row {
-  display: flex;
-  flex-wrap: wrap;
   align-items: flex-end;
-  gap: 12px;
   margin-top: 8px;
 }
 

@@ -68,7 +68,7 @@ useShortcuts('Wait', [
 </script>
 
 <template>
-  <form class="wait" @submit.prevent="log(seconds, forWhat, stepId)">
+  <form class="wait stacked gap-12" @submit.prevent="log(seconds, forWhat, stepId)">
     <p class="step-title">
       Wait{{ (running?.forWhat ?? forWhat) ? ` for ${running?.forWhat ?? forWhat}` : '' }}
     </p>
@@ -97,8 +97,6 @@ useShortcuts('Wait', [
 
 <style scoped>
 .wait {
-  display: grid;
-  gap: 12px;
   margin-top: 12px;
 }
 

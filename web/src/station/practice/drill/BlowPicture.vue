@@ -157,7 +157,7 @@ useShortcuts('Blow it like the picture', [
         <dd>{{ gapWords(gaps[name]) }}</dd>
       </template>
     </dl>
-    <div class="buttons">
+    <div class="buttons flowing">
       <Button type="primary" :disabled="!target || !isReady" @click="finish">It is like the picture</Button>
       <Button :disabled="!isReady" @click="pause">{{ isRunning ? 'Pause' : 'Go on' }}</Button>
       <Button :disabled="!isReady" @click="back">Step back</Button>
@@ -186,11 +186,5 @@ dl {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 2px 12px;
-}
-
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 </style>

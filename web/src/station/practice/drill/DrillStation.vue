@@ -71,13 +71,13 @@ useShortcuts('Drill', [
 </script>
 
 <template>
-  <main v-if="name && words" class="drill">
+  <main v-if="name && words" class="drill stacked gap-16">
     <header>
       <h1>{{ words.label }}</h1>
       <p class="soft">{{ words.how }}</p>
       <Checkbox v-model:checked="sound.isOn.value">Sound</Checkbox>
     </header>
-    <section v-if="result" class="result" aria-label="How it went">
+    <section v-if="result" class="result stacked" aria-label="How it went">
       <p>
         <span class="step-title">{{ result.score }} points</span> {{ scoreWords(result.score) }}
       </p>
@@ -86,7 +86,7 @@ useShortcuts('Drill', [
       <p v-if="name === 'mound' && drills.eye">
         {{ eyeWords(drills.eye) }} Your readings in words are corrected by it.
       </p>
-      <div class="buttons">
+      <div class="buttons abreast centered gap-16">
         <Button type="primary" autofocus @click="again">Again</Button>
         <RouterLink to="/practice">Other drills</RouterLink>
       </div>
@@ -100,7 +100,7 @@ useShortcuts('Drill', [
     />
     <DrillChart v-if="runs.length > 0" :runs="runs" />
   </main>
-  <main v-else class="drill">
+  <main v-else class="drill stacked gap-16">
     <h1>No such drill</h1>
     <RouterLink to="/practice">To Practice</RouterLink>
   </main>
@@ -108,9 +108,7 @@ useShortcuts('Drill', [
 
 <style scoped>
 .drill {
-  display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 16px;
   align-content: start;
   padding: 16px 24px;
 }
@@ -118,17 +116,6 @@ useShortcuts('Drill', [
 header {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr) auto;
-  gap: 16px;
-  align-items: center;
-}
-
-.result {
-  display: grid;
-  gap: 8px;
-}
-
-.buttons {
-  display: flex;
   gap: 16px;
   align-items: center;
 }

@@ -72,7 +72,7 @@ function say(): void {
 
     <p class="step-title" role="status">{{ now + 1 }} of {{ COUNT }}</p>
     <p class="soft">Paint of {{ paS(viscosity) }}, {{ stageOf(viscosity).name }}. The board is to scale.</p>
-    <form ref="form" class="say" @submit.prevent="say">
+    <form ref="form" class="say abreast" @submit.prevent="say">
       <QuantityField v-model="guess" label="It weighs" quantity="mass" :error="problem" autofocus />
       <Button html-type="submit" type="primary">Say it</Button>
     </form>
@@ -82,8 +82,6 @@ function say(): void {
 
 <style scoped>
 .say {
-  display: flex;
-  gap: 8px;
   align-items: end;
 }
 

@@ -107,7 +107,7 @@ useShortcuts(
     </p>
     <ul aria-label="Stages">
       <li v-for="(stage, index) in STAGES" :key="stage.name">
-        <button class="plain-button" type="button" @click="say(stage.name)">
+        <button class="plain-button stacked gap-12" type="button" @click="say(stage.name)">
           <strong
             ><span class="soft">{{ index + 1 }}</span> {{ stage.name }}</strong
           >
@@ -127,9 +127,7 @@ ul {
 }
 
 .plain-button {
-  display: grid;
   grid-template-columns: 120px minmax(0, 1fr);
-  gap: 12px;
   align-items: center;
   width: 100%;
   min-height: var(--touch-choice);

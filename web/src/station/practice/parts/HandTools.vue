@@ -56,14 +56,14 @@ const take = (event: Event) => props.hand.take((event.target as HTMLSelectElemen
 </script>
 
 <template>
-  <section class="tools" aria-label="In the hand">
+  <section class="tools stacked" aria-label="In the hand">
     <fieldset class="choice" aria-label="Tool">
       <label v-for="each in tools" :key="each.name" :class="{ on: held === each.name }">
         <input v-model="held" type="radio" name="hand" :value="each.name" />{{ each.label }}
       </label>
     </fieldset>
     <template v-if="held === 'blow'">
-      <div class="pair">
+      <div class="pair stacked">
         <label class="pick">
           Blown with
           <select :value="hold.tool" @change="take">
@@ -78,7 +78,7 @@ const take = (event: Event) => props.hand.take((event.target as HTMLSelectElemen
           </select>
         </label>
       </div>
-      <div class="three">
+      <div class="three stacked">
         <NumberField v-model="distance" label="Distance" :unit="units.unitLabel('length')" :digits="1" />
         <NumberField v-model="slant" label="Slant" unit="°" :digits="0" />
         <NumberField v-model="toward" label="Toward" unit="°" :digits="0" />
@@ -100,24 +100,15 @@ const take = (event: Event) => props.hand.take((event.target as HTMLSelectElemen
 </template>
 
 <style scoped>
-.tools {
-  display: grid;
-  gap: 8px;
-}
-
 fieldset {
   flex-wrap: wrap;
 }
 
 .pair {
-  display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 8px;
 }
 
 .three {
-  display: grid;
   grid-template-columns: repeat(3, minmax(0, 1fr));
-  gap: 8px;
 }
 </style>

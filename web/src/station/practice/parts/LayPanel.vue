@@ -21,7 +21,7 @@ const choose = (event: Event) => {
 </script>
 
 <template>
-  <div class="lay">
+  <div class="lay stacked">
     <label class="pick">
       Paint
       <select :value="model.layer" @change="choose">
@@ -34,8 +34,6 @@ const choose = (event: Event) => {
 
 <style scoped>
 .lay {
-  display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 8px;
 }
 </style>

@@ -41,8 +41,8 @@ const save = () =>
 </script>
 
 <template>
-  <section class="measured" aria-label="Measured">
-    <div class="actions">
+  <section class="measured stacked" aria-label="Measured">
+    <div class="actions flowing">
       <Button :loading="busy" @click="measure">{{ keep ? 'Measure and keep it' : 'Measure it' }}</Button>
       <Button v-if="result" @click="save">Save the picture</Button>
     </div>
@@ -66,17 +66,6 @@ const save = () =>
 </template>
 
 <style scoped>
-.measured {
-  display: grid;
-  gap: 8px;
-}
-
-.actions {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
 dl {
   display: grid;
   grid-template-columns: auto minmax(0, 1fr);

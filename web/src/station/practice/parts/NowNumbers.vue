@@ -67,7 +67,7 @@ const lines = computed(() => {
 </script>
 
 <template>
-  <section class="now" aria-label="What it has come to">
+  <section class="now stacked" aria-label="What it has come to">
     <div
       class="bar"
       role="img"
@@ -95,11 +95,6 @@ const lines = computed(() => {
 </template>
 
 <style scoped>
-.now {
-  display: grid;
-  gap: 8px;
-}
-
 .bar {
   display: flex;
   height: 24px;

@@ -34,7 +34,7 @@ function place(event: PointerEvent): void {
 </script>
 
 <template>
-  <div class="level">
+  <div class="level stacked gap-24">
     <svg
       :width="SIZE"
       :height="SIZE"
@@ -77,9 +77,7 @@ function place(event: PointerEvent): void {
 
 <style scoped>
 .level {
-  display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  gap: 24px;
   align-items: start;
 }
 

@@ -102,7 +102,7 @@ const start = () =>
 </script>
 
 <template>
-  <div v-if="store.piece" class="decide">
+  <div v-if="store.piece" class="decide stacked gap-16">
     <fieldset aria-label="What becomes of it">
       <button
         v-for="what in DECISIONS"
@@ -145,7 +145,7 @@ const start = () =>
     >
       Sketch the change on its photo
     </Button>
-    <form v-if="how && decision !== 'alter'" class="start" @submit.prevent="start">
+    <form v-if="how && decision !== 'alter'" class="start stacked gap-12" @submit.prevent="start">
       <label>
         <span class="label">Name of the piece that comes next</span>
         <Input v-model:value="name" aria-label="Name of the piece that comes next" autocomplete="off" />
@@ -161,11 +161,6 @@ const start = () =>
 </template>
 
 <style scoped>
-.decide {
-  display: grid;
-  gap: 16px;
-}
-
 fieldset {
   display: grid;
   grid-template-columns: repeat(4, minmax(0, 1fr));
@@ -199,9 +194,7 @@ fieldset .soft {
 }
 
 .start {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 180px auto;
-  gap: 12px;
   align-items: end;
 }
 

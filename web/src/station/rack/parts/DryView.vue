@@ -106,9 +106,9 @@ const photograph = (file: File) =>
 </script>
 
 <template>
-  <div v-if="store.piece" class="dry">
-    <section class="row">
-      <label class="where">
+  <div v-if="store.piece" class="dry stacked gap-16">
+    <section class="row flowing gap-12">
+      <label class="where stacked gap-4">
         <span class="label">It lies</span>
         <SlotSelect
           :piece-id="store.piece.id"
@@ -170,22 +170,15 @@ const photograph = (file: File) =>
 
 <style scoped>
 .dry {
-  display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 16px;
 }
 
 .row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 12px;
   align-items: end;
 }
 
 .where {
-  display: grid;
   max-width: 100%;
-  gap: 4px;
 }
 
 h2 {

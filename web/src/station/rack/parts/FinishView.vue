@@ -118,7 +118,7 @@ const caution = computed(() =>
 </script>
 
 <template>
-  <div v-if="store.piece" class="finish">
+  <div v-if="store.piece" class="finish stacked gap-12">
     <p v-for="warning in warnings" :key="warning" class="look" role="alert">{{ warning }}</p>
     <fieldset class="choice" aria-label="Top coat">
       <label v-for="each in KINDS" :key="each" :class="{ on: kind === each }">
@@ -201,7 +201,7 @@ const caution = computed(() =>
       <p v-for="lack in lacks" :key="lack" class="look">{{ lack }}</p>
     </template>
     <p v-else>Lay the film dust-free, from the middle outward; press the bubbles out to the edge.</p>
-    <div class="actions">
+    <div class="actions abreast">
       <Button v-if="kind !== 'film'" type="primary" :disabled="Boolean(answer?.wrong)" @click="atTheScale">
         At the scale
       </Button>
@@ -223,11 +223,6 @@ const caution = computed(() =>
 </template>
 
 <style scoped>
-.finish {
-  display: grid;
-  gap: 12px;
-}
-
 .resin {
   display: grid;
   gap: 8px;
@@ -258,11 +253,6 @@ summary {
 .big {
   font-size: var(--type-title);
   font-weight: var(--weight-strong);
-}
-
-.actions {
-  display: flex;
-  gap: 8px;
 }
 
 .log {

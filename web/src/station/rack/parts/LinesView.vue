@@ -83,7 +83,7 @@ const change = (index: number, changes: Partial<TypedLine>) =>
 </script>
 
 <template>
-  <div v-if="store.piece" class="lines">
+  <div v-if="store.piece" class="lines stacked gap-16">
     <fieldset class="choice" aria-label="What is laid">
       <label v-for="each in FINE_WORKS" :key="each" :class="{ on: what === each }">
         <input v-model="what" type="radio" name="fine-work" :value="each" />{{ FINE_WORK[each].label }}
@@ -99,7 +99,7 @@ const change = (index: number, changes: Partial<TypedLine>) =>
         {{ units.show('mass', 1000 * resin.g) }} of resin.
       </p>
     </form>
-    <div v-if="what === 'metal-line'" class="layout">
+    <div v-if="what === 'metal-line'" class="layout stacked gap-12">
       <svg
         :viewBox="`0 0 ${store.piece.support.widthMm} ${store.piece.support.heightMm}`"
         role="img"
@@ -123,8 +123,8 @@ const change = (index: number, changes: Partial<TypedLine>) =>
           </text>
         </g>
       </svg>
-      <div class="typed">
-        <div v-for="(line, index) in lines" :key="index" class="line">
+      <div class="typed stacked">
+        <div v-for="(line, index) in lines" :key="index" class="line stacked">
           <strong>{{ index + 1 }}</strong>
           <Button @click="change(index, { across: !line.across })">
             {{ line.across ? 'across' : 'down' }}
@@ -192,11 +192,6 @@ const change = (index: number, changes: Partial<TypedLine>) =>
 </template>
 
 <style scoped>
-.lines {
-  display: grid;
-  gap: 16px;
-}
-
 .fields {
   display: grid;
   grid-template-columns: 180px 180px;
@@ -205,11 +200,6 @@ const change = (index: number, changes: Partial<TypedLine>) =>
 
 .fields p {
   grid-column: 1 / -1;
-}
-
-.layout {
-  display: grid;
-  gap: 12px;
 }
 
 svg {
@@ -231,15 +221,11 @@ text {
 }
 
 .typed {
-  display: grid;
-  gap: 8px;
   justify-items: start;
 }
 
 .line {
-  display: grid;
   grid-template-columns: 16px 80px repeat(3, minmax(0, 1fr)) auto auto;
-  gap: 8px;
   align-items: end;
   width: 100%;
 }

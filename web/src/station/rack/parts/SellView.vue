@@ -148,7 +148,7 @@ const sell = () =>
 </script>
 
 <template>
-  <div v-if="store.piece" class="sell">
+  <div v-if="store.piece" class="sell stacked gap-16">
     <section aria-labelledby="reckoning">
       <h2 id="reckoning">What it cost</h2>
       <form class="fields" @submit.prevent="keepPrice">
@@ -244,11 +244,6 @@ const sell = () =>
 </template>
 
 <style scoped>
-.sell {
-  display: grid;
-  gap: 16px;
-}
-
 section {
   display: grid;
   gap: 8px;

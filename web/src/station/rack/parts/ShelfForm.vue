@@ -34,7 +34,7 @@ const changeSlot = (index: number, changes: Partial<ShelfDraft['slots'][number]>
     />
     <fieldset>
       <legend>Slots, from the left</legend>
-      <div v-for="(slot, index) in draft.slots" :key="slot.id" class="slot">
+      <div v-for="(slot, index) in draft.slots" :key="slot.id" class="slot stacked">
         <FieldRow label="Name" :for="`slot-${index}`" :error="messageAt(problem, `slots.${index}.name`)">
           <Input
             :id="`slot-${index}`"
@@ -83,9 +83,7 @@ legend {
 }
 
 .slot {
-  display: grid;
   grid-template-columns: 1fr 120px auto;
-  gap: 8px;
   align-items: end;
   width: 100%;
 }

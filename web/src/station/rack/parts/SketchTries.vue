@@ -25,13 +25,13 @@ const SMALL_PX = 72;
 </script>
 
 <template>
-  <div class="tries" role="group" aria-label="Tries">
+  <div class="tries stacked" role="group" aria-label="Tries">
     <Input
       :value="sketch.draft.value.name"
       aria-label="Name of the try"
       @update:value="sketch.rename($event)"
     />
-    <div class="row">
+    <div class="row flowing">
       <Button :disabled="sketch.isKept.value" @click="keep">
         {{ sketch.isKept.value ? 'Kept' : 'Keep this try' }}
       </Button>
@@ -42,11 +42,11 @@ const SMALL_PX = 72;
       v-for="each in sketch.tries.value"
       :key="each.sketchId"
       type="button"
-      class="plain-button try"
+      class="plain-button try abreast centered gap-12"
       :aria-pressed="each.sketchId === sketch.draft.value.sketchId"
       @click="attempt(() => sketch.take(each))"
     >
-      <span class="small">
+      <span class="slim">
         <HungPhoto v-if="photo" :photo="photo" :support="support" :width="SMALL_PX" alt="" />
         <SketchOverlay :support="support" :marks="each.marks" :masks="masks" />
       </span>
@@ -56,25 +56,11 @@ const SMALL_PX = 72;
 </template>
 
 <style scoped>
-.tries {
-  display: grid;
-  gap: 8px;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
 .row > * {
   flex: 1;
 }
 
 .try {
-  display: flex;
-  gap: 12px;
-  align-items: center;
   padding: 4px 8px;
 }
 
@@ -84,7 +70,7 @@ const SMALL_PX = 72;
   box-shadow: inset 4px 0 0 var(--water);
 }
 
-.small {
+.slim {
   position: relative;
   width: 72px;
 }

@@ -32,7 +32,7 @@ const makeAddress = () => attempt(rack.renewCalendarPath);
 </script>
 
 <template>
-  <section class="calendar" aria-label="Calendar">
+  <section class="calendar stacked gap-12" aria-label="Calendar">
     <div class="bar">
       <h2>{{ title }}</h2>
       <Button @click="go(-1)">Before</Button>
@@ -84,7 +84,7 @@ const makeAddress = () => attempt(rack.renewCalendarPath);
         </div>
       </template>
     </Calendar>
-    <ol v-else class="week">
+    <ol v-else class="week stacked">
       <li v-for="day in week" :key="day.valueOf()" :class="{ today: isToday(day) }">
         <h3>{{ day.format('ddd D') }}</h3>
         <RouterLink v-for="date in on(day)" :key="date.key" :to="`/rack/${date.pieceId}`">
@@ -97,11 +97,6 @@ const makeAddress = () => attempt(rack.renewCalendarPath);
 </template>
 
 <style scoped>
-.calendar {
-  display: grid;
-  gap: 12px;
-}
-
 .bar {
   display: flex;
   flex-wrap: wrap;
@@ -162,9 +157,7 @@ h2 {
 }
 
 .week {
-  display: grid;
   grid-template-columns: repeat(7, minmax(0, 1fr));
-  gap: 8px;
 }
 
 .week li {

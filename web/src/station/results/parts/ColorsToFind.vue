@@ -23,7 +23,7 @@ function removeColor(name: string): void {
 </script>
 
 <template>
-  <div class="colors">
+  <div class="colors stacked">
     <h3>Colors to look for</h3>
     <ul>
       <li v-for="(color, index) in setup.palette" :key="color.name">
@@ -51,7 +51,7 @@ function removeColor(name: string): void {
       No cups tell what to look for: add each color and click it in the photo, the base first.
     </p>
     <Button size="small" class="add" @click="addColor">Add a color</Button>
-    <div class="gray">
+    <div class="gray abreast">
       <span
         >Gray card <span class="soft">{{ setup.grayPatchMm ? 'shown by the ring' : 'none' }}</span></span
       >
@@ -86,11 +86,6 @@ function removeColor(name: string): void {
 </template>
 
 <style scoped>
-.colors {
-  display: grid;
-  gap: 8px;
-}
-
 h3 {
   margin: 4px 0 0;
   font-size: var(--type-text);
@@ -111,11 +106,6 @@ li,
 
 .role {
   grid-template-columns: 80px minmax(0, 1fr);
-}
-
-.gray {
-  display: flex;
-  gap: 8px;
 }
 
 .add {

@@ -38,7 +38,7 @@ const groups = computed(() =>
   </p>
   <section v-for="group in groups" :key="group.key" :aria-label="group.label">
     <h2>{{ group.label }}</h2>
-    <div v-for="line in group.lines" :key="line.label" class="line">
+    <div v-for="line in group.lines" :key="line.label" class="line stacked gap-16">
       <span class="label">{{ line.label }}</span>
       <template v-if="line.values && line.quantity">
         <span class="track" aria-hidden="true">
@@ -74,10 +74,8 @@ h2 {
 }
 
 .line {
-  display: grid;
   grid-template-columns: 220px minmax(120px, 1fr) minmax(0, 1fr);
   align-items: center;
-  gap: 16px;
   min-height: 32px;
   border-top: 1px solid var(--rule);
   font-size: var(--type-text);

@@ -96,7 +96,7 @@ function keyed(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div ref="frame" class="pictures">
+  <div ref="frame" class="pictures abreast gap-24">
     <figure v-for="(piece, index) in pieces" :key="piece.id">
       <div
         class="window"
@@ -130,8 +130,6 @@ function keyed(event: KeyboardEvent): void {
 
 <style scoped>
 .pictures {
-  display: flex;
-  gap: 24px;
   margin: 12px 0;
 }
 

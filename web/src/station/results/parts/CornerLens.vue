@@ -20,19 +20,13 @@ watchEffect(
 </script>
 
 <template>
-  <div class="lens">
+  <div class="lens abreast centered">
     <canvas ref="canvas" :width="LENS_PX" :height="LENS_PX" aria-hidden="true"></canvas>
     <p class="soft">{{ name }} corner, five times as large</p>
   </div>
 </template>
 
 <style scoped>
-.lens {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-
 .lens canvas {
   flex: none;
   border: 1px solid var(--rule);

@@ -94,7 +94,7 @@ defineExpose({ pinAt });
 </script>
 
 <template>
-  <section class="faults" aria-label="What went wrong">
+  <section class="faults stacked" aria-label="What went wrong">
     <h2>What went wrong</h2>
     <ol v-if="faults.length > 0">
       <li v-for="(pin, index) in faults" :key="pin.id">
@@ -126,7 +126,12 @@ defineExpose({ pinAt });
         </Button>
       </li>
     </ol>
-    <div v-if="answer" class="answer" role="region" :aria-label="`Why: ${fault(answer.pinned.kind).label}`">
+    <div
+      v-if="answer"
+      class="answer stacked"
+      role="region"
+      :aria-label="`Why: ${fault(answer.pinned.kind).label}`"
+    >
       <article
         v-for="({ cause, words }, index) in answer.causes"
         :key="cause.code"
@@ -146,7 +151,7 @@ defineExpose({ pinAt });
         The record cannot tell: {{ missingWords(missing) }}
       </p>
     </div>
-    <div class="add">
+    <div class="add flowing">
       <Select
         :value="kind ?? undefined"
         :options="FAULT_OPTIONS"
@@ -172,11 +177,6 @@ defineExpose({ pinAt });
 </template>
 
 <style scoped>
-.faults {
-  display: grid;
-  gap: 8px;
-}
-
 li {
   display: flex;
   align-items: center;
@@ -211,8 +211,6 @@ li > button:first-child {
 }
 
 .answer {
-  display: grid;
-  gap: 8px;
   padding: 4px 0 8px 12px;
   border-left: 4px solid var(--ice-deep);
   font-size: var(--type-text);
@@ -245,12 +243,6 @@ h3 {
 
 .next {
   font-weight: var(--weight-strong);
-}
-
-.add {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 
 .add .ant-select {

@@ -87,7 +87,7 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <form class="judge" @submit.prevent="keep">
+  <form class="judge stacked" @submit.prevent="keep">
     <h2>Outcome</h2>
     <fieldset class="choice">
       <legend>rating</legend>
@@ -103,7 +103,7 @@ async function keep(): Promise<void> {
         {{ word }}
       </label>
     </fieldset>
-    <div class="row even">
+    <div class="row even stacked gap-16">
       <FieldRow label="Verdict" for="verdict">
         <Select
           id="verdict"
@@ -125,7 +125,7 @@ async function keep(): Promise<void> {
         />
       </FieldRow>
     </div>
-    <div class="row">
+    <div class="row stacked gap-16">
       <QuantityField
         v-model="draft.cellSizeMm"
         quantity="depth"
@@ -146,11 +146,6 @@ async function keep(): Promise<void> {
 </template>
 
 <style scoped>
-.judge {
-  display: grid;
-  gap: 8px;
-}
-
 fieldset.choice {
   display: grid;
   grid-template-columns: 58px repeat(5, auto);
@@ -169,9 +164,7 @@ legend {
 }
 
 .row {
-  display: grid;
   grid-template-columns: 140px minmax(0, 1fr);
-  gap: 16px;
 }
 .even {
   grid-template-columns: 1fr 1fr;

@@ -81,7 +81,7 @@ function barOf({ low, high }: Influence) {
 </script>
 
 <template>
-  <section class="difference" aria-label="What made the difference">
+  <section class="difference stacked gap-12" aria-label="What made the difference">
     <p>
       What went with
       <BareSelect v-model:value="effectKey" class="pick" :options="effectOptions" label="Effect" />
@@ -120,8 +120,6 @@ function barOf({ low, high }: Influence) {
 
 <style scoped>
 .difference {
-  display: grid;
-  gap: 12px;
   max-width: 1040px;
   padding-top: 16px;
 }

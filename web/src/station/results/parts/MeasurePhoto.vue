@@ -77,7 +77,7 @@ function pick(place: [number, number]): void {
       @load="image = $event"
       @pick="pick"
     />
-    <aside class="panel">
+    <aside class="panel stacked">
       <h2>Measure it</h2>
       <p v-if="unsure" role="alert">
         The support could not be told from the table. Pull the four corners onto it.
@@ -95,7 +95,7 @@ function pick(place: [number, number]): void {
         <p>Nothing was kept. {{ doubt }}</p>
         <Button size="small" @click="measure(true)">The colors are right: keep it</Button>
       </div>
-      <div class="row">
+      <div class="row abreast">
         <Button type="primary" size="large" :loading="busy" :disabled="!ready" @click="measure()">
           Measure
         </Button>
@@ -113,17 +113,10 @@ function pick(place: [number, number]): void {
 }
 
 .panel {
-  display: grid;
-  gap: 8px;
   align-content: start;
   padding: 12px 16px 12px 0;
   overflow: auto;
   font-size: var(--type-text);
-}
-
-.row {
-  display: flex;
-  gap: 8px;
 }
 
 @media (width < 1000px) {

@@ -46,7 +46,7 @@ const touched = computed(() =>
 </script>
 
 <template>
-  <section class="measured" aria-label="Measured on the photo">
+  <section class="measured stacked" aria-label="Measured on the photo">
     <h2>Measured</h2>
     <dl>
       <div>
@@ -117,11 +117,6 @@ const touched = computed(() =>
 </template>
 
 <style scoped>
-.measured {
-  display: grid;
-  gap: 8px;
-}
-
 dl {
   display: grid;
   grid-template-columns: repeat(3, 1fr);

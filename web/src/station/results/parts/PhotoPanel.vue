@@ -151,7 +151,7 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
       <Button v-if="shown" type="link" size="small" @click="remove">Delete photo</Button>
       <a v-if="shown?.original" :href="`/api/photos/${shown.id}/original`" download>The camera’s own file</a>
       <span class="spring"></span>
-      <span class="next">
+      <span class="next abreast centered">
         <span class="soft small" aria-hidden="true">The next photo is</span>
         <RadioGroup v-model:value="state" name="photo-state" size="small" aria-label="The next photo is">
           <RadioButton v-for="each in PHOTO_STATES" :key="each" :value="each">{{ each }}</RadioButton>
@@ -240,19 +240,9 @@ useEventListener(window, 'paste', (event: ClipboardEvent) => {
   border-top: 0;
 }
 
-.next {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-}
-
 .layers {
   display: flex;
   align-items: center;
-}
-
-.spring {
-  flex: 1;
 }
 
 ul {

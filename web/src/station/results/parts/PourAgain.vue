@@ -86,7 +86,7 @@ function make(): void {
 
 <template>
   <Modal open title="Pour it again" :footer="null" @cancel="emit('close')">
-    <form class="again" @submit.prevent="make">
+    <form class="again stacked gap-12" @submit.prevent="make">
       <p class="soft">
         The parts that were really weighed in, the order, the grams and every pass become the plan of a new
         piece. Cups that strayed from their recipe get a recipe of their own.
@@ -107,10 +107,3 @@ function make(): void {
     </form>
   </Modal>
 </template>
-
-<style scoped>
-.again {
-  display: grid;
-  gap: 12px;
-}
-</style>

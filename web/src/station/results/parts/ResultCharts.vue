@@ -105,8 +105,8 @@ function ready(key: (typeof READY)[number]): void {
 </script>
 
 <template>
-  <section class="charts" aria-label="Charts">
-    <div class="bar">
+  <section class="charts stacked" aria-label="Charts">
+    <div class="bar flowing centered">
       <BareSelect v-model:value="effectKey" class="pick" :options="effectOptions" label="Effect" />
       against
       <BareSelect v-model:value="causeKey" class="pick" :options="causeOptions" label="Cause" />
@@ -125,7 +125,7 @@ function ready(key: (typeof READY)[number]): void {
         {{ each.label }}
       </Button>
     </p>
-    <div class="stage">
+    <div class="stage stacked gap-16">
       <PourChart
         v-if="points.length > 0"
         :points="points"
@@ -160,16 +160,7 @@ function ready(key: (typeof READY)[number]): void {
 
 <style scoped>
 .charts {
-  display: grid;
-  gap: 8px;
   padding-top: 12px;
-}
-
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
 }
 
 .pick {
@@ -181,9 +172,7 @@ function ready(key: (typeof READY)[number]): void {
 }
 
 .stage {
-  display: grid;
   grid-template-columns: minmax(0, 1fr) 240px;
-  gap: 16px;
 }
 
 .hint {

@@ -39,7 +39,7 @@ function cameIn({ pieces, photosMissing }: ArchiveResult): string {
 <template>
   <Popover v-model:open="open" trigger="click" placement="bottomRight" title="Out and in">
     <template #content>
-      <div class="files">
+      <div class="files stacked">
         <a href="/api/archive.zip" download>Everything as one zip, photos too</a>
         <a :href="`/api/pieces.csv?${search}`" download>This list as CSV</a>
         <a href="/api/mixes.csv" download>All mixes as CSV</a>
@@ -60,10 +60,3 @@ function cameIn({ pieces, photosMissing }: ArchiveResult): string {
     <Button type="link">Files</Button>
   </Popover>
 </template>
-
-<style scoped>
-.files {
-  display: grid;
-  gap: 8px;
-}
-</style>

@@ -94,7 +94,7 @@ async function remove(id: string): Promise<void> {
   />
   <Popover v-model:open="open" trigger="click" placement="bottomLeft">
     <template #content>
-      <div class="filters">
+      <div class="filters stacked">
         <BareSelect
           :value="store.filter.tool ?? ''"
           :options="TOOLS"
@@ -140,7 +140,7 @@ async function remove(id: string): Promise<void> {
           @update:value="set('standIns', $event)"
         />
         <Button @click="store.clear()">Show everything</Button>
-        <form class="save" @submit.prevent="save">
+        <form class="save abreast" @submit.prevent="save">
           <Input v-model:value="name" placeholder="Name of this view" aria-label="Name of this view" />
           <Button html-type="submit">Save the view</Button>
         </form>
@@ -169,19 +169,12 @@ async function remove(id: string): Promise<void> {
 }
 
 .filters {
-  display: grid;
   grid-template-columns: 190px 190px;
-  gap: 8px;
 }
 
 .save,
 ul {
   grid-column: 1 / -1;
-}
-
-.save {
-  display: flex;
-  gap: 8px;
 }
 
 li {

@@ -140,10 +140,6 @@ td {
   font-size: var(--type-text);
 }
 
-.small {
-  font-size: var(--type-note);
-}
-
 .mixes {
   width: 250px;
 }

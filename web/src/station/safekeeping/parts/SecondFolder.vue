@@ -46,7 +46,7 @@ async function choose(next: string | null): Promise<void> {
       This folder is on the same disk as the studio. Its photos are hard links to the same files, so a failing
       disk takes both. A folder on another disk gets real copies.
     </p>
-    <form class="row" @submit.prevent="choose(path.trim() || null)">
+    <form class="row abreast gap-12" @submit.prevent="choose(path.trim() || null)">
       <FieldRow label="Folder" for="second-path" :error="problem">
         <Input id="second-path" v-model:value="path" placeholder="/media/stick/icy-ribbon" />
       </FieldRow>
@@ -66,9 +66,7 @@ async function choose(next: string | null): Promise<void> {
 }
 
 .row {
-  display: flex;
   align-items: end;
-  gap: 12px;
 }
 
 .row > :first-child {

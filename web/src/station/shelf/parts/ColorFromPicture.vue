@@ -83,8 +83,8 @@ function again(): void {
 </script>
 
 <template>
-  <section class="from-picture" aria-label="A color from a picture">
-    <div class="row">
+  <section class="from-picture stacked" aria-label="A color from a picture">
+    <div class="row flowing">
       <TakePicture label="From a picture with a gray card" :busy="busy" @taken="choose" />
     </div>
     <template v-if="file">
@@ -121,7 +121,7 @@ function again(): void {
           </g>
         </svg>
       </div>
-      <div class="row">
+      <div class="row flowing">
         <Button v-if="card.length === 1 && at && !isSecond" @click="isSecond = true">
           The card on the other side, too
         </Button>
@@ -138,7 +138,7 @@ function again(): void {
           readAgain();
         "
       />
-      <p v-if="found" class="answer">
+      <p v-if="found" class="answer abreast centered">
         <ColorDot :color="found.hex" :size-px="28" inline /> <span class="numeral">{{ found.hex }}</span>
         <span class="soft"
           >nine in ten within dE2000 {{ found.withinDe.toFixed(1) }} of the paint itself</span
@@ -154,17 +154,6 @@ function again(): void {
 </template>
 
 <style scoped>
-.from-picture {
-  display: grid;
-  gap: 8px;
-}
-
-.row {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
 .frame {
   position: relative;
   justify-self: start;
@@ -212,11 +201,5 @@ svg {
 
 .frame:focus-visible .cursor {
   visibility: visible;
-}
-
-.answer {
-  display: flex;
-  align-items: center;
-  gap: 8px;
 }
 </style>

@@ -110,7 +110,7 @@ async function save(answer: ColorMatch): Promise<void> {
 
 <template>
   <div class="match">
-    <section class="ask">
+    <section class="ask stacked gap-12">
       <ColorField
         :model-value="target"
         label="The color you want"
@@ -118,7 +118,7 @@ async function save(answer: ColorMatch): Promise<void> {
         @update:model-value="target = $event ?? ''"
       />
       <ColorFromPicture @found="target = $event" />
-      <div class="from">
+      <div class="from flowing gap-4">
         <Button
           v-for="cup in piece.cups"
           :key="cup.mix.id"
@@ -178,15 +178,7 @@ async function save(answer: ColorMatch): Promise<void> {
 }
 
 .ask {
-  display: grid;
-  gap: 12px;
   align-content: start;
-}
-
-.from {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px;
 }
 
 li {
@@ -216,10 +208,6 @@ li {
   display: flex;
   flex-wrap: wrap;
   gap: 6px;
-}
-
-.small {
-  font-size: var(--type-note);
 }
 
 @media (width < 1000px) {

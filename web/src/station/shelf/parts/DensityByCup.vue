@@ -30,7 +30,7 @@ function take(): void {
 <template>
   <Popover v-model:open="open" trigger="click" placement="top" title="Density by weighing a filled cup">
     <template #content>
-      <div class="measure">
+      <div class="measure stacked">
         <QuantityField v-model="volumeMl" label="The cup holds, filled to the brim" quantity="volume" />
         <QuantityField v-model="emptyMg" label="Empty it weighs" quantity="mass" />
         <QuantityField v-model="fullMg" label="Full of paint it weighs" quantity="mass" />
@@ -44,8 +44,6 @@ function take(): void {
 
 <style scoped>
 .measure {
-  display: grid;
-  gap: 8px;
   width: 230px;
 }
 </style>

@@ -25,7 +25,7 @@ const toolOptions = AIR_TOOLS.map(({ tool, label }) => ({ value: tool, label }))
 </script>
 
 <template>
-  <div class="equipment-form">
+  <div class="equipment-form stacked gap-12">
     <FieldRow label="Name" for="equipment-name" :error="messageAt(problem, 'name')">
       <Input
         id="equipment-name"
@@ -94,10 +94,3 @@ const toolOptions = AIR_TOOLS.map(({ tool, label }) => ({ value: tool, label }))
     </template>
   </div>
 </template>
-
-<style scoped>
-.equipment-form {
-  display: grid;
-  gap: 12px;
-}
-</style>

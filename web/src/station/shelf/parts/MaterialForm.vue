@@ -48,7 +48,7 @@ const typical = computed(() => typicalOf(draft.value));
 </script>
 
 <template>
-  <div class="material-form">
+  <div class="material-form stacked gap-12">
     <FieldRow label="Name" for="material-name" :error="messageAt(problem, 'name')">
       <Input
         id="material-name"
@@ -89,7 +89,7 @@ const typical = computed(() => typicalOf(draft.value));
         :error="messageAt(problem, 'dryColorHex')"
         @update:model-value="change({ dryColorHex: $event })"
       />
-      <div class="row">
+      <div class="row stacked gap-12">
         <FieldRow label="Finish" for="material-finish">
           <Select
             id="material-finish"
@@ -135,7 +135,7 @@ const typical = computed(() => typicalOf(draft.value));
       @update:model-value="change({ viscosityPaS: $event })"
     />
     <DensityByCup @measured="change({ densityGPerMl: $event })" />
-    <div class="row">
+    <div class="row stacked gap-12">
       <NumberField
         :model-value="draft.price"
         label="Price of a pack"
@@ -150,7 +150,7 @@ const typical = computed(() => typicalOf(draft.value));
         @update:model-value="change({ packMg: $event })"
       />
     </div>
-    <div class="row">
+    <div class="row stacked gap-12">
       <QuantityField
         :model-value="draft.stockMg"
         label="In stock now"
@@ -167,7 +167,7 @@ const typical = computed(() => typicalOf(draft.value));
         />
       </FieldRow>
     </div>
-    <div class="row">
+    <div class="row stacked gap-12">
       <NumberField
         :model-value="percentOf(draft.solids)"
         label="Solids"
@@ -216,18 +216,7 @@ const typical = computed(() => typicalOf(draft.value));
 </template>
 
 <style scoped>
-.material-form {
-  display: grid;
-  gap: 12px;
-}
-
 .row {
-  display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 12px;
-}
-
-.small {
-  font-size: var(--type-note);
 }
 </style>

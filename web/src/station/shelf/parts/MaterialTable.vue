@@ -97,7 +97,11 @@ function stock(material: ShelvedMaterial): string {
     <BareSelect v-model:value="kindFilter" :options="kindOptions" class="kind" label="Kind of material" />
     <Popover trigger="click" placement="bottom" title="Columns">
       <template #content>
-        <CheckboxGroup v-model:value="shownColumns" class="checks" :options="[...OPTIONAL_COLUMNS]" />
+        <CheckboxGroup
+          v-model:value="shownColumns"
+          class="checks stacked gap-4"
+          :options="[...OPTIONAL_COLUMNS]"
+        />
       </template>
       <Button type="text">Columns</Button>
     </Popover>
@@ -140,7 +144,7 @@ function stock(material: ShelvedMaterial): string {
         />
       </template>
       <template v-else-if="column === 'name'">
-        <span class="name">
+        <span class="name abreast centered gap-12">
           <span class="swatch">
             <span :style="{ background: row.colorHex }"></span>
             <span :style="{ background: row.dryColorHex ?? row.colorHex }"></span>
@@ -221,15 +225,7 @@ function stock(material: ShelvedMaterial): string {
   height: 20px;
 }
 
-.checks {
-  display: grid;
-  gap: 4px;
-}
-
 .name {
-  display: flex;
-  align-items: center;
-  gap: 12px;
   font-weight: var(--weight-strong);
 }
 

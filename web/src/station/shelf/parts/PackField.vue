@@ -18,7 +18,7 @@ const volumeMl = computed({
 </script>
 
 <template>
-  <div class="pack">
+  <div class="pack stacked gap-4">
     <QuantityField
       v-if="by === 'mass'"
       v-model="packMg"
@@ -33,10 +33,3 @@ const volumeMl = computed({
     </RadioGroup>
   </div>
 </template>
-
-<style scoped>
-.pack {
-  display: grid;
-  gap: 4px;
-}
-</style>

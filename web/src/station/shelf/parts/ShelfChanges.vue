@@ -15,9 +15,9 @@ function want(id: string, event: Event): void {
 </script>
 
 <template>
-  <div class="list">
+  <div class="list stacked gap-4">
     <p>On the shelf already, and otherwise in the file. What is ticked is changed:</p>
-    <label v-for="{ on, cells } in changed.slice(0, SHOWN)" :key="on.id" class="change">
+    <label v-for="{ on, cells } in changed.slice(0, SHOWN)" :key="on.id" class="change abreast">
       <input type="checkbox" :checked="!unwanted.includes(on.id)" @change="want(on.id, $event)" />
       <span>
         <strong>{{ on.name }}. </strong>
@@ -32,8 +32,6 @@ function want(id: string, event: Event): void {
 
 <style scoped>
 .list {
-  display: grid;
-  gap: 4px;
   max-height: 170px;
   margin-top: 8px;
   overflow: auto;
@@ -41,8 +39,6 @@ function want(id: string, event: Event): void {
 }
 
 .change {
-  display: flex;
-  gap: 8px;
   align-items: baseline;
 }
 

@@ -67,7 +67,7 @@ const page = computed({
 </script>
 
 <template>
-  <div class="shelf-table">
+  <div class="shelf-table stacked">
     <div class="wide">
       <table class="rows">
         <thead>
@@ -113,9 +113,7 @@ const page = computed({
 
 <style scoped>
 .shelf-table {
-  display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 8px;
 }
 
 .wide {

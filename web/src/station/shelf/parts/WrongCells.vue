@@ -11,9 +11,9 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value;
 </script>
 
 <template>
-  <div class="list" role="alert">
+  <div class="list stacked gap-4" role="alert">
     <p class="alarm">Set these right here, or let their rows stay out:</p>
-    <div v-for="error in errors.slice(0, SHOWN)" :key="`${error.line} ${error.field}`" class="wrong">
+    <div v-for="error in errors.slice(0, SHOWN)" :key="`${error.line} ${error.field}`" class="wrong stacked">
       <span>line {{ error.line }}, {{ error.column }}</span>
       <Input
         size="small"
@@ -30,8 +30,6 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value;
 
 <style scoped>
 .list {
-  display: grid;
-  gap: 4px;
   max-height: 170px;
   margin-top: 8px;
   overflow: auto;
@@ -39,9 +37,7 @@ const textOf = (event: Event) => (event.target as HTMLInputElement).value;
 }
 
 .wrong {
-  display: grid;
   grid-template-columns: 170px 160px minmax(0, 1fr);
-  gap: 8px;
   align-items: center;
 }
 </style>

@@ -70,7 +70,7 @@ function keep(): void {
 </script>
 
 <template>
-  <form class="drain" @submit.prevent="keep">
+  <form class="drain stacked" @submit.prevent="keep">
     <BareSelect v-model:value="chosen" label="Cup with a hole" :options="options" />
     <NumberField v-model="seconds" label="Seconds to the break of the stream" unit="s" :digits="1" bare />
     <Button html-type="submit" :disabled="!answer.says">Keep</Button>
@@ -82,11 +82,9 @@ function keep(): void {
 
 <style scoped>
 .drain {
-  display: grid;
   grid-template-columns: 132px 92px auto;
   justify-content: start;
   align-items: center;
-  gap: 8px;
 }
 
 .small {

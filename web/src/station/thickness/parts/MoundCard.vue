@@ -51,7 +51,7 @@ useShortcuts(
 </script>
 
 <template>
-  <ul class="card" aria-label="How a stickful runs back">
+  <ul class="card stacked" aria-label="How a stickful runs back">
     <li v-for="stage in stages" :key="stage.name">
       <button
         class="plain-button"
@@ -78,9 +78,7 @@ useShortcuts(
 
 <style scoped>
 .card {
-  display: grid;
   grid-template-columns: repeat(6, minmax(0, 1fr));
-  gap: 8px;
 }
 
 .plain-button {

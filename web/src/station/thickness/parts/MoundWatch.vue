@@ -32,7 +32,7 @@ useShortcuts('Mound seconds', [
 </script>
 
 <template>
-  <form class="watch" @submit.prevent="keep">
+  <form class="watch stacked" @submit.prevent="keep">
     <Button :type="watch.running.value ? 'primary' : 'default'" @click="watch.toggle">
       {{ watch.running.value ? `${watch.elapsed.value.toFixed(1)} s, stop` : 'Mound: start' }}
     </Button>
@@ -44,11 +44,9 @@ useShortcuts('Mound seconds', [
 
 <style scoped>
 .watch {
-  display: grid;
   grid-template-columns: 132px 92px auto;
   justify-content: start;
   align-items: center;
-  gap: 8px;
 }
 
 .small {

@@ -58,17 +58,17 @@ const nameOf = (key: string) => props.lanes.find((lane) => lane.key === key)?.na
 </script>
 
 <template>
-  <section class="picture" aria-label="Read off a picture">
+  <section class="picture stacked" aria-label="Read off a picture">
     <p class="soft">
       Lay the card flat, and take it from above: all four corners on a table of another shade, the dots at the
       top, no lamp mirrored over an end. The start line is told from the card’s top edge.
     </p>
-    <div class="fields sizes">
+    <div class="fields sizes flowing">
       <QuantityField v-model="widthMm" label="Card, width" quantity="length" />
       <QuantityField v-model="heightMm" label="Card, height" quantity="length" />
       <QuantityField v-model="startLineMm" label="Start line" quantity="length" />
     </div>
-    <div class="fields">
+    <div class="fields flowing">
       <TakePicture label="Picture of the card" :busy="busy" :disabled="painted.length < 2" @taken="choose" />
       <Button v-if="file && !isMoving" @click="isMoving = true">Move the corners</Button>
     </div>
@@ -115,17 +115,6 @@ const nameOf = (key: string) => props.lanes.find((lane) => lane.key === key)?.na
 </template>
 
 <style scoped>
-.picture {
-  display: grid;
-  gap: 8px;
-}
-
-.fields {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
 .sizes > * {
   flex: 1 1 80px;
   min-width: 0;

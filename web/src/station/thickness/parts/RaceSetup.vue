@@ -32,7 +32,7 @@ function toggle(cupId: string, on: boolean): void {
 </script>
 
 <template>
-  <section class="setup" aria-label="On the card">
+  <section class="setup stacked" aria-label="On the card">
     <h2>On the card</h2>
     <Checkbox
       v-for="cup in store.paints"
@@ -71,9 +71,7 @@ function toggle(cupId: string, on: boolean): void {
 
 <style scoped>
 .setup {
-  display: grid;
   align-content: start;
-  gap: 8px;
   overflow: auto;
 }
 

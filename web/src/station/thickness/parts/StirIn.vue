@@ -108,7 +108,7 @@ useShortcuts('Next addition', [
       <p v-if="isFluidWithWater" class="soft">Fluid paint: varnish thins it more gently than water.</p>
       <p v-if="next && 'limit' in next && next.limit" class="look">{{ limitWords(next.limit, measures) }}</p>
     </div>
-    <div class="doing">
+    <div class="doing stacked">
       <NumberField v-model="targetPaS" label="Target" unit="Pa·s" :digits="3" />
       <div>
         <span class="label">Thin it with</span>
@@ -145,10 +145,8 @@ useShortcuts('Next addition', [
 }
 
 .doing {
-  display: grid;
   grid-template-columns: 110px 190px 120px auto;
   align-items: end;
-  gap: 8px;
 }
 
 @media (width < 1280px) {

@@ -51,7 +51,7 @@ const short = computed(() => answer.value.materials.filter(isShort));
 </script>
 
 <template>
-  <div v-if="needed.length > 0" class="much">
+  <div v-if="needed.length > 0" class="much stacked gap-4">
     <p>
       Enough for {{ supportWords(support, units) }}:
       <strong>{{ needWords(needed, measures.mass) }}</strong>
@@ -95,8 +95,6 @@ const short = computed(() => answer.value.materials.filter(isShort));
 
 <style scoped>
 .much {
-  display: grid;
-  gap: 4px;
   font-size: var(--type-text);
 }
 

@@ -27,12 +27,12 @@ const next = computed(() => props.piece.next.replace(/\.$/, ''));
 </script>
 
 <template>
-  <section class="hand" aria-labelledby="in-hand">
+  <section class="hand stacked gap-24" aria-labelledby="in-hand">
     <RouterLink :to="workAt(piece)" class="drawing" tabindex="-1" aria-hidden="true">
       <HungPhoto v-if="piece.photo" :photo="piece.photo" :support="piece.support" :width="width" alt="" />
       <PlanPicture v-else :piece-id="piece.id" :version="piece.version" :width="width" alt="" />
     </RouterLink>
-    <div class="what">
+    <div class="what stacked gap-16">
       <div>
         <h2 id="in-hand">{{ piece.name }}</h2>
         <p class="soft">
@@ -52,9 +52,7 @@ const next = computed(() => props.piece.next.replace(/\.$/, ''));
 
 <style scoped>
 .hand {
-  display: grid;
   grid-template-columns: auto minmax(0, 1fr);
-  gap: 24px;
   align-items: center;
   min-height: 320px;
   padding: 24px;
@@ -69,8 +67,6 @@ const next = computed(() => props.piece.next.replace(/\.$/, ''));
 }
 
 .what {
-  display: grid;
-  gap: 16px;
   justify-items: start;
 }
 

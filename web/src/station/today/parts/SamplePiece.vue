@@ -18,7 +18,7 @@ const takeOut = () =>
 </script>
 
 <template>
-  <section class="sample" aria-labelledby="sample">
+  <section class="sample stacked" aria-labelledby="sample">
     <h2 id="sample">A sample</h2>
     <template v-if="sample.pieceId === null">
       <p>One bloom, mixed, poured, photographed and measured, to see what a record tells. It is made up.</p>
@@ -26,7 +26,7 @@ const takeOut = () =>
     </template>
     <template v-else>
       <p>It is made up, and counts for nothing.</p>
-      <p class="links">
+      <p class="links abreast centered gap-16">
         <RouterLink :to="`/results/${sample.pieceId}`">Look through it</RouterLink>
         <Button size="small" :loading="busy" @click="takeOut">Take it out again</Button>
       </p>
@@ -36,18 +36,10 @@ const takeOut = () =>
 
 <style scoped>
 .sample {
-  display: grid;
-  gap: 8px;
   justify-items: start;
   max-width: 620px;
   padding-top: 16px;
   border-top: 1px solid var(--rule);
   font-size: var(--type-text);
-}
-
-.links {
-  display: flex;
-  align-items: center;
-  gap: 16px;
 }
 </style>

@@ -4,18 +4,13 @@ defineProps<{ label: string; looks: 'figure' | 'board' | 'film' }>();
 </script>
 
 <template>
-  <section class="play" :class="looks" :aria-label="label">
+  <section class="play stacked gap-24" :class="looks" :aria-label="label">
     <div class="seen"><slot name="seen"></slot></div>
-    <div class="act"><slot></slot></div>
+    <div class="act stacked gap-12"><slot></slot></div>
   </section>
 </template>
 
 <style scoped>
-.play {
-  display: grid;
-  gap: 24px;
-}
-
 .figure {
   grid-template-columns: minmax(0, 420px) minmax(0, 1fr);
 }
@@ -44,8 +39,6 @@ defineProps<{ label: string; looks: 'figure' | 'board' | 'film' }>();
 }
 
 .act {
-  display: grid;
-  gap: 12px;
   align-content: start;
   justify-items: start;
   min-width: 0;
