@@ -174,7 +174,7 @@ article {
 
 ol,
 ul {
-  padding-left: 40px;
+  padding-left: 24px;
   list-style: decimal;
 }
 
