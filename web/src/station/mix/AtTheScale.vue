@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { CAUTIONS } from '@icy-ribbon/core/paint/caution';
-import { materialKind } from '@icy-ribbon/core/paint/material';
 import { useFullscreen } from '@vueuse/core';
 import { Button } from 'ant-design-vue';
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue';
@@ -8,18 +7,15 @@ import { useRouter } from 'vue-router';
 import { sayProblem } from '#notice/notices.ts';
 import { buzz, useAwake } from '#notice/awake.ts';
 import { useShortcuts } from '#shortcut/shortcuts.ts';
-import { usePiece } from '#store/piece/piece.ts';
 import { useRecipes } from '#store/recipes.ts';
 import { useScale } from '#store/scale.ts';
-import { useUnits } from '#store/units.ts';
-import { PHASE_WORDS, toComeWords } from '#words/cup.ts';
 import LeftForLater from './parts/LeftForLater.vue';
 import OrderInCup from './parts/OrderInCup.vue';
 import ScaleNumber from './parts/ScaleNumber.vue';
 import ScalePanel from '#field/ScalePanel.vue';
 import ScaleVessel from './parts/ScaleVessel.vue';
 import { useRisingTone, useSpokenSteps } from './parts/scaleSound.ts';
-import { stepWords } from './parts/stepWords.ts';
+import { useStepWords } from './parts/useStepWords.ts';
 import { useWeighing } from './parts/useWeighing.ts';
 
 /** What few cups need is brought when it is needed. */
@@ -28,20 +24,17 @@ const SpoonHint = defineAsyncComponent(() => import('./parts/SpoonHint.vue'));
 
 const props = defineProps<{ pieceId: string; cupId: string }>();
 
-const store = usePiece();
-const units = useUnits();
 const recipes = useRecipes();
 const router = useRouter();
 const scale = useScale();
 const page = ref<HTMLElement | null>(null);
 const { isFullscreen, toggle: toggleFullscreen } = useFullscreen(page);
+const everything = useWeighing(() => props.cupId);
 const {
   cup,
   current,
-  following,
   later,
   toRead,
-  batch,
   over,
   currentIngredient,
   readingMg,
@@ -54,46 +47,14 @@ const {
   typedMg,
   guarded,
   ...weighing
-} = useWeighing(() => props.cupId);
-
-const READ_FIRST =
-  'Stir it smooth, then read it at Thickness, best by a race: too little is known of it to stir more in.';
-
-/** The usual caution for what is in hand at this step. */
-const cautions = computed(() => {
-  const kind = currentIngredient.value?.material.kind;
-  const hazards = kind ? (materialKind(kind).hazards ?? []) : [];
-  return hazards.filter((hazard) => hazard !== 'dust').map((hazard) => CAUTIONS[hazard]);
-});
-const nextCup = computed(() => store.toWeigh.find((each) => each.mix.id !== props.cupId));
-
-const sentence = computed(() =>
-  cup.value && current.value
-    ? stepWords(current.value, cup.value.mix, (mg) => units.show('mass', mg, true), batch.value)
-    : '',
-);
-const nextSentence = computed(() =>
-  cup.value && following.value
-    ? stepWords(following.value, cup.value.mix, (mg) => units.show('mass', mg, true), batch.value)
-    : '',
-);
+} = everything;
+const { nextCup, cautions, sentence, told, doneLabel, then } = useStepWords(everything, () => props.cupId);
 
 const reached = computed(() => (current.value ? readingMg.value / current.value.mg : 0));
 const moving = computed(() => Boolean(current.value && scale.reading.value && !scale.reading.value.settled));
 const toneOn = useRisingTone(reached, moving);
 const speechOn = useSpokenSteps(sentence);
 
-/** What the cup lacks when nothing is left to do but what was left for later. */
-const unfinished = computed(() =>
-  cup.value && !current.value && cup.value.state.phase !== 'mixed'
-    ? `This cup is ${PHASE_WORDS[cup.value.state.phase]}: ${toComeWords(cup.value, (mg) => units.show('mass', mg, true))} to come.`
-    : '',
-);
-/** What is to be done now, in one sentence. */
-const told = computed(() => {
-  if (current.value) return sentence.value;
-  return unfinished.value || (toRead.value ? READ_FIRST : 'This cup is done.');
-});
 const canLeaveOut = computed(() =>
   Boolean(later.value.length > 0 && cup.value && cup.value.state.actualMg > 0),
 );
@@ -192,15 +153,7 @@ useShortcuts('At the scale', [
         @click="doneNext"
       >
         <span v-if="isFullscreen" class="told">{{ told }}</span>
-        {{
-          current
-            ? 'Done, next'
-            : later.length > 0
-              ? 'Weigh it in now'
-              : nextCup
-                ? `Next cup: ${nextCup.mix.name}`
-                : 'Back to the cups'
-        }}
+        {{ doneLabel }}
       </Button>
       <LeftForLater
         v-if="later.length > 0"
@@ -212,15 +165,7 @@ useShortcuts('At the scale', [
       <p v-else-if="!current && toRead" class="soft">
         <RouterLink :to="{ name: 'cup-thickness', params: { pieceId, cupId } }">Read this cup</RouterLink>
       </p>
-      <p v-else class="soft">
-        {{
-          current
-            ? nextSentence || 'Then the cup is mixed.'
-            : nextCup
-              ? `Next cup: ${nextCup.mix.name}.`
-              : 'All cups are mixed.'
-        }}
-      </p>
+      <p v-else class="soft">{{ then }}</p>
     </section>
     <ScalePanel
       v-show="!isFullscreen || !scale.info.value"
