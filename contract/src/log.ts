@@ -9,7 +9,7 @@ type Entry<Rows extends Kinds, Envelope extends z.ZodRawShape> = {
 }[keyof Rows & string];
 
 /**
- * A log whose entries are told apart by their kind.
+ * The schema of a log: each entry's `kind` says which row its `data` follows.
  *
  * @param rows what is logged of each kind
  * @param envelope what every entry carries besides

@@ -7,7 +7,7 @@ interface Described<Shown extends z.ZodType, Create extends z.ZodType, Query ext
   readonly tag: string;
   readonly shown: Shown;
   readonly create: Create;
-  /** What a list may be asked for; left out: its pages. */
+  /** Query of the list; by default only its pages. */
   readonly query?: Query;
   /** The least that may add one. */
   readonly addedBy?: Rank;

@@ -1,8 +1,8 @@
 /**
- * Reads what was written before a cup had one name: `mixId` in events, `paintId` in layers. What it was made of was a
- * `paintId` as well, beside parts of a blend or a recipe; it is a `materialId`.
+ * Renames what older versions wrote. A cup was a `mixId` in events and a `paintId` in layers: both are `cupId` now. A
+ * `paintId` in a blend or beside a recipe was a material: that is `materialId` now.
  *
- * @param value anything that was read as JSON; it is left as it is
+ * @param value anything read from JSON; a renamed copy is returned
  */
 export function withNewNames<Value>(value: Value): Value {
   if (Array.isArray(value)) return value.map(withNewNames) as Value;
@@ -13,7 +13,7 @@ export function withNewNames<Value>(value: Value): Value {
   ) as Value;
 }
 
-/** Whether a text of JSON may hold old names; what someone wrote never looks like one, its quotes are escaped. */
+/** Whether JSON text may use old names. Text that the artist typed never matches: its quotes are escaped. */
 export const holdsOldNames = (json: string): boolean =>
   json.includes('"mixId"') || json.includes('"paintId"') || json.includes('"mixIds"');
 

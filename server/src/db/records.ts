@@ -18,13 +18,13 @@ interface RecordKind<Shown> {
   /** What the artist calls one. */
   readonly what: string;
   readonly schema: z.ZodType<Shown>;
-  /** The order of its list; of what is alike, in the order it came. */
+  /** How its list is sorted; equal rows keep the order in which they were added. */
   readonly order: readonly (readonly [column: string, way: 'asc' | 'desc'])[];
   /** Columns that hold JSON. */
   readonly json?: readonly string[];
   /** Columns besides those of every record; everything else lies in `body`. */
   readonly columns?: readonly string[];
-  /** What a row had not yet when it was written. */
+  /** Values for fields that older rows don't have. */
   readonly before?: Row;
   /** @throws HttpProblem or InputError when it makes no sense beside the others */
   readonly check?: (trx: Writer, id: string, input: never) => Promise<void>;

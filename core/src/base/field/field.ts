@@ -24,3 +24,6 @@ export const massMgSchema = z
   .int('Weights are kept in whole milligrams.')
   .min(0, 'Weights must be 0 g or more.')
   .max(20_000_000, 'More than 20 kg does not fit the table.');
+
+/** What the artist says of an entry in a log; left out: nothing. */
+export const sayingSchema = z.string().trim().max(2000, 'A note has at most 2000 characters.').default('');

@@ -1,2 +1,10 @@
-export { hexColorSchema, idSchema, massMgSchema, nameSchema, noteSchema, timestampSchema } from './field.ts';
+export {
+  hexColorSchema,
+  idSchema,
+  massMgSchema,
+  nameSchema,
+  noteSchema,
+  sayingSchema,
+  timestampSchema,
+} from './field.ts';
 export type { ReadonlyDeep } from './readonlyDeep.ts';

@@ -1,6 +1,6 @@
 import type { Measure } from './measure.ts';
 
-/** What is read of a photo, as far as its numbers are told apart here. */
+/** The part of a measured photo that the numbers below come from. */
 export interface MeasuredPhoto {
   readonly negativeSpace: number;
   readonly mud: number;
@@ -9,7 +9,7 @@ export interface MeasuredPhoto {
   readonly petals: { readonly count: number; readonly reachMm: number; readonly symmetry: number };
 }
 
-/** How a number of a photo is compared over pours. */
+/** How a photo's number is compared across pours. */
 export interface ComparedAs {
   readonly label: string;
   readonly measure: Measure;
@@ -19,14 +19,14 @@ export interface ComparedAs {
   readonly subject: string;
   /** Compared by its ratio. */
   readonly isRatio?: true;
-  /** 0 is not small, it says that there is none. */
+  /** 0 means that there is none, so there is nothing to compare. */
   readonly zeroIsNone?: true;
 }
 
-/** A number that a photo gives: one row says all of it. */
+/** Everything about one number of a photo. */
 interface PhotoQuantity {
   readonly of: (photo: MeasuredPhoto) => number;
-  /** The version of the facts that it is in since; what was worked out before is worked out anew. */
+  /** The version of the facts that added it; older facts are computed again. */
   readonly since: number;
   /** Its column in the table of pieces. */
   readonly column?: string;
@@ -35,7 +35,7 @@ interface PhotoQuantity {
 
 const MUCH = { less: 'less', more: 'more' } as const;
 
-/** In the order of a comparison. */
+/** In the order that a comparison lists them. */
 export const PHOTO_QUANTITIES = {
   cellCount: { of: ({ cells }) => cells.count, since: 1, column: 'measured_cells' },
   cellMm: {
@@ -104,7 +104,7 @@ export const PHOTO_QUANTITY_KEYS = Object.keys(PHOTO_QUANTITIES) as readonly Pho
 export type PhotoNumbers = Readonly<Record<PhotoQuantityKey, number>>;
 
 /**
- * The row of a number, with what not every one says.
+ * The row of a number; fields that only some rows have are optional.
  *
  * @example photoQuantity('mud').column // 'measured_mud_share'
  */

@@ -1,17 +1,16 @@
 import { z } from 'zod';
-import { idSchema, massMgSchema } from '../../base/field/index.ts';
+import { idSchema, massMgSchema, sayingSchema as says } from '../../base/field/index.ts';
 import { COAT_KINDS } from '../../flow/drying/index.ts';
 import { sketchSchema } from '../sketch/index.ts';
 import { CARE_CHECKS, CLOSING_STEPS, DECISIONS, FINE_WORKS } from './choices.ts';
 
-const says = z.string().trim().max(2000, 'A note has at most 2000 characters.').default('');
 const slopeSchema = z
-  .number('Give the slope in mm on a meter.')
-  .min(-200, 'That is no shelf any more: give mm on a meter, -200 to 200.')
-  .max(200, 'That is no shelf any more: give mm on a meter, -200 to 200.');
+  .number('Enter the slope in mm on a meter.')
+  .min(-200, 'Enter a slope from −200 to 200 mm on a meter.')
+  .max(200, 'Enter a slope from −200 to 200 mm on a meter.');
 const centsSchema = z
   .int('Money is kept in whole cents.')
-  .min(0, 'Give 0 or more.')
+  .min(0, 'Enter 0 or more.')
   .max(1_000_000_000, 'At most 10 million.');
 
 /** Everything that happens to a piece after its pour, by its kind, with what is noted of it. */
@@ -23,19 +22,19 @@ export const CARE_DATA = {
   /** The room it dries in, with the air that moves over it. */
   room: z.object({
     temperatureC: z
-      .number('Give the temperature.')
-      .min(0, 'Below 0 °C paint does not dry.')
-      .max(60, 'Too hot.'),
+      .number('Enter the temperature.')
+      .min(0, "Paint doesn't dry below 0 °C. Enter 0 °C or more.")
+      .max(60, 'Enter 60 °C at most.'),
     humidityPercent: z
       .number()
       .min(0, 'Humidity is a percentage.')
-      .max(99, 'At 100 % humidity nothing dries: give less.')
+      .max(99, 'Nothing dries at 100 % humidity. Enter less.')
       .nullable()
       .default(null),
     airMS: z
-      .number('Give the speed of the air.')
-      .min(0, 'Give 0 or more.')
-      .max(20, 'That is a storm: at most 20 m/s.'),
+      .number('Enter the speed of the air.')
+      .min(0, 'Enter 0 or more.')
+      .max(20, 'Enter 20 m/s at most.'),
     /** Told by a stand-in for a device that is not there. */
     standIn: z.boolean().optional(),
   }),
@@ -43,7 +42,7 @@ export const CARE_DATA = {
     what: z.enum(CARE_CHECKS, 'Choose what was looked at.'),
     found: z.boolean(),
     /** How far it drifted or bows, where that was measured. */
-    mm: z.number().min(0, 'Give 0 mm or more.').max(2000, 'At most 2 m.').nullable().default(null),
+    mm: z.number().min(0, 'Enter 0 mm or more.').max(2000, 'At most 2 m.').nullable().default(null),
     note: says,
   }),
   decide: z.object({ what: z.enum(DECISIONS, 'Choose what becomes of it.'), note: says }),
@@ -65,11 +64,11 @@ export const CARE_DATA = {
   /** A show it goes to, how it hangs there; an empty name takes it out again. */
   show: z.object({
     name: z.string().trim().max(80, 'Keep the name below 80 characters.'),
-    opensOn: z.iso.date('Give a date like 2026-03-01.').nullable().default(null),
+    opensOn: z.iso.date('Enter a date like 2026-03-01.').nullable().default(null),
     hanging: z.string().trim().max(200, 'At most 200 characters.').default(''),
   }),
   price: z.object({
-    hours: z.number('Give the hours.').min(0, 'Give 0 hours or more.').max(10_000, 'At most 10,000 hours.'),
+    hours: z.number('Enter the hours.').min(0, 'Enter 0 hours or more.').max(10_000, 'At most 10,000 hours.'),
     paintCents: centsSchema,
     supportCents: centsSchema,
     coatCents: centsSchema,

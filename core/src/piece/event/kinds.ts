@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { idSchema, nameSchema } from '../../base/field/index.ts';
+import { idSchema, nameSchema, sayingSchema as says } from '../../base/field/index.ts';
 import {
   airShape,
   BASE_PATTERNS,
@@ -92,12 +92,8 @@ const roomData = z.object({
 });
 
 const secondsSchema = (most: number) =>
-  z
-    .number('Give the seconds.')
-    .min(0, 'Give the seconds, 0 or more.')
-    .max(most, 'That is too long: give seconds.');
+  z.number('Enter the seconds.').min(0, 'Enter 0 s or more.').max(most, `Enter ${most} s at most.`);
 const where = { at: facePlaceSchema.nullish(), stepId: stepIdSchema };
-const says = z.string().trim().max(2000, 'A note has at most 2000 characters.').default('');
 
 const torchData = z.object({ seconds: secondsSchema(600).nullable(), ...where });
 const waitData = z.object({
@@ -120,7 +116,7 @@ const spotMarkSchema = z.object({
   kind: z.literal('spot'),
   at: facePlaceSchema,
   radiusMm: z
-    .number('Give the radius.')
+    .number('Enter the radius.')
     .min(1, 'A place is at least 1 mm wide.')
     .max(5000, 'A place is at most 5 m wide.'),
 });
