@@ -1,6 +1,7 @@
-import { INGREDIENT_ROLES, MATERIAL_KINDS } from '@icy-ribbon/core/paint/material';
+import { INGREDIENT_ROLES } from '@icy-ribbon/core/paint/material';
 import { MOVEMENT_KINDS } from '@icy-ribbon/core/paint/mix';
-import { CUP_ROLES, STAGES } from '@icy-ribbon/core/paint/stage';
+import { blendSchema, recipeIdSchema, recipeRuleShape } from '@icy-ribbon/core/paint/recipe';
+import { CUP_ROLES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import {
   hexColorSchema,
@@ -57,42 +58,14 @@ const movementSchema = z.object({
   place: placeInCupSchema,
 });
 
-/** A school's id, or that of a recipe of one's own. */
-export const recipeIdSchema = z.string('Choose a recipe.').min(1, 'Choose a recipe.').max(80);
 export const variantSchema = z.string().max(80);
-
-/** A cup's color stirred together of several paints, by weight, the strongest first. */
-export const blendSchema = z
-  .array(
-    z.object({
-      materialId: z.uuid('Choose a paint.'),
-      parts: z.number('Give parts.').positive('Parts are above 0.').max(1000, 'At most 1000 parts.'),
-    }),
-  )
-  .min(2, 'Several paints are at least two.')
-  .max(5, 'A cup takes at most five paints.')
-  .refine(
-    (parts) => new Set(parts.map(({ materialId }) => materialId)).size === parts.length,
-    'Each paint once.',
-  );
 
 /** The recipe as it was when the cup was planned. */
 const recipeSnapshotSchema = z.object({
   id: recipeIdSchema,
   name: nameSchema,
   variant: variantSchema.nullable(),
-  thinning: z
-    .object({
-      with: z.enum(MATERIAL_KINDS.map((each) => each.kind)),
-      to: z.enum(STAGES.map((stage) => stage.name)),
-    })
-    .nullable(),
-  restHours: z.number().min(0).max(1000).nullable(),
-  waterLimit: z.number().min(0).max(1).nullable().default(null),
-  /** Of an activator: times the usual dose. */
-  doseFactor: z.number().positive().max(10).nullable().default(null),
-  /** Of which paints its color is stirred together; null: one paint, or none. */
-  blend: blendSchema.nullable().default(null),
+  ...recipeRuleShape,
 });
 
 export const mixSchema = z.object({

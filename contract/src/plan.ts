@@ -1,8 +1,9 @@
 import { planSchema } from '@icy-ribbon/core/piece/plan';
+import { blendSchema, recipeIdSchema } from '@icy-ribbon/core/paint/recipe';
 import { CUP_ROLES } from '@icy-ribbon/core/paint/stage';
 import { z } from 'zod';
 import { idSchema, MOST_VERSION, nameSchema, timestampSchema, versionSchema } from './common.ts';
-import { blendSchema, recipeIdSchema, variantSchema } from './mix.ts';
+import { variantSchema } from './mix.ts';
 
 /** A cup the plan pours that is not mixed yet; once it is, the cup carries the same id. */
 const plannedCupSchema = z.object({

@@ -21,6 +21,7 @@ export {
   type Pigment,
 } from './pigment.ts';
 export { TRUSTS, trustOf, viscositySdLn, type Trust } from './trust.ts';
+export { materialKindSchema, materialShape, packShape } from './schema.ts';
 export { substitutesFor, type Substitute } from './substitute.ts';
 export { holdsSilicone } from './silicone.ts';
 export { stockLeftMg } from './stock.ts';

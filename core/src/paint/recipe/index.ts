@@ -16,3 +16,4 @@ export {
   type RecipeVariant,
 } from './recipe.ts';
 export { SCHOOLS } from './schools.ts';
+export { blendSchema, recipeIdSchema, recipeRuleShape, recipeShape } from './schema.ts';

@@ -1,10 +1,15 @@
-import type { SupportKind } from './kinds.ts';
+import type { SupportKind, SupportShape } from './kinds.ts';
 import { InputError, requirePositive } from '../../base/error/index.ts';
 
-export { SUPPORT_KINDS, supportTraits, type SupportKind, type SupportTraits } from './kinds.ts';
-
-export const SUPPORT_SHAPES = ['rectangle', 'round'] as const;
-export type SupportShape = (typeof SUPPORT_SHAPES)[number];
+export {
+  SUPPORT_KINDS,
+  SUPPORT_SHAPES,
+  supportTraits,
+  type SupportKind,
+  type SupportShape,
+  type SupportTraits,
+} from './kinds.ts';
+export { roundIsRound, supportShape } from './schema.ts';
 
 export interface SupportSize {
   readonly shape: SupportShape;

@@ -2,6 +2,9 @@
 export const SUPPORT_KINDS = ['canvas', 'board', 'panel', 'tile', 'coaster'] as const;
 export type SupportKind = (typeof SUPPORT_KINDS)[number];
 
+export const SUPPORT_SHAPES = ['rectangle', 'round'] as const;
+export type SupportShape = (typeof SUPPORT_SHAPES)[number];
+
 export interface SupportTraits {
   /** Drips are kept off its back with tape. */
   readonly isTaped: boolean;

@@ -1,0 +1,1 @@
+export { EQUIPMENT_DATA } from './kinds.ts';
