@@ -1,5 +1,5 @@
 import { EQUIPMENT_DATA } from '@icy-ribbon/core/piece/equipment';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { idSchema, recordFields, versionSchema } from './common.ts';
 import { recordsByKind } from './log.ts';
 

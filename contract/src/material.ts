@@ -20,39 +20,32 @@ export const shelvedMaterialSchema = materialSchema.extend({
   dryShift: z.object({ dL: z.number(), dC: z.number(), dh: z.number(), mixes: z.int().min(1) }).nullable(),
 });
 
-const { densityTrust, viscosityTrust, densityGPerMl, viscosityPaS, ...described } = materialShape;
-const { stockCountedAt: _, ...pack } = packShape;
+const shape = z.object({ ...materialShape, ...packShape, note: noteSchema }).omit({ stockCountedAt: true });
 
-export const materialCreateSchema = z.object({
+export const materialCreateSchema = shape.omit({ densityTrust: true, viscosityTrust: true }).extend({
   id: idSchema.optional(),
-  ...described,
-  colorHex: described.colorHex.default('#f4f4f0'),
-  dryColorHex: described.dryColorHex.default(null),
-  finish: described.finish.default('plain'),
-  opacity: described.opacity.default('opaque'),
-  pigment: described.pigment.default(null),
+  colorHex: materialShape.colorHex.default('#f4f4f0'),
+  dryColorHex: materialShape.dryColorHex.default(null),
+  finish: materialShape.finish.default('plain'),
+  opacity: materialShape.opacity.default('opaque'),
+  pigment: materialShape.pigment.default(null),
   /** Left out: the typical value of the kind and pigment, marked typical. */
-  densityGPerMl: densityGPerMl.optional(),
-  viscosityPaS: viscosityPaS.optional(),
-  solids: described.solids.default(null),
-  waterLimit: described.waterLimit.default(null),
-  priceCents: pack.priceCents.default(null),
-  packMg: pack.packMg.default(null),
-  stockMg: pack.stockMg.default(null),
-  openedOn: pack.openedOn.default(null),
-  canBuy: pack.canBuy.default(true),
+  densityGPerMl: materialShape.densityGPerMl.optional(),
+  viscosityPaS: materialShape.viscosityPaS.optional(),
+  solids: materialShape.solids.default(null),
+  waterLimit: materialShape.waterLimit.default(null),
+  priceCents: packShape.priceCents.default(null),
+  packMg: packShape.packMg.default(null),
+  stockMg: packShape.stockMg.default(null),
+  openedOn: packShape.openedOn.default(null),
+  canBuy: packShape.canBuy.default(true),
   note: noteSchema.default(''),
 });
 
 /** What is left out stays; counting the stock anew also notes when. Its kind stays for good. */
-export const materialUpdateSchema = z
-  .object({
-    ...materialShape,
-    ...pack,
-    tintingStrength: materialShape.tintingStrength.unwrap(),
-    note: noteSchema,
-  })
+export const materialUpdateSchema = shape
   .omit({ kind: true })
+  .extend({ tintingStrength: materialShape.tintingStrength.unwrap() })
   .partial()
   .extend({ version: versionSchema });
 

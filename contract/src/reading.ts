@@ -19,8 +19,8 @@ const viscosityPaSSchema = z
   .min(1e-6, 'The viscosity must be above 0.')
   .max(10_000, 'The viscosity is in Pa·s; glycerine is about 1.4.');
 const densitySchema = z
-  .number('Give the density in g/ml.')
-  .min(0.5, 'The density is in g/ml; paint lies between 0.9 and 2.')
+  .number('Enter the density in g/ml.')
+  .min(0.1, 'The density is in g/ml; paint lies between 0.9 and 2.')
   .max(5, 'The density is in g/ml; paint lies between 0.9 and 2.');
 const roomTemperatureSchema = z
   .number('Give the room temperature.')
