@@ -1,7 +1,7 @@
 import { NO_AIMS } from '@icy-ribbon/core/paint/stage';
 import { randomUUID } from 'node:crypto';
 import type { Judgement, Measurement, Mix, Piece, PourEvent } from '@icy-ribbon/contract';
-import { AIR_TOOL_NAMES, airTool } from '@icy-ribbon/core/flow/air';
+import { AIR_TOOL_NAMES, settingsOf } from '@icy-ribbon/core/flow/air';
 import { seededRandom } from '@icy-ribbon/core/base/random';
 import type { Db } from '../../server/src/db/open.ts';
 import { write } from '../../server/src/db/write.ts';
@@ -110,7 +110,7 @@ function eventsOf(mixes: readonly Mix[], at: string): PourEvent[] {
       kind: 'pass',
       data: {
         tool,
-        setting: airTool(tool).settings[0]!,
+        setting: settingsOf(tool)[0]!,
         distanceMm: Math.round(between(40, 300)),
         slantDeg: Math.round(between(15, 90)),
         directionDeg: Math.round(between(0, 359)),

@@ -1,5 +1,4 @@
-import { airTool, jetOnPaint } from '../../flow/air/index.ts';
-import { settingSpeed } from '../../piece/rehearse/index.ts';
+import { airTool, jetOnPaint, settingSpeed } from '../../flow/air/index.ts';
 import { points } from '../schedule/index.ts';
 
 /** Where a breath is: how far off the mouth is held and how hard it blows, both 0 to 1. */
@@ -22,8 +21,8 @@ export const BREATH_S = 8;
 const NEAR_MM = 40;
 const FAR_MM = 160;
 const MOUTH = airTool('mouth');
-const SOFT_MS = MOUTH.exitSpeedMS * settingSpeed('soft');
-const HARD_MS = MOUTH.exitSpeedMS * settingSpeed('strong');
+const SOFT_MS = MOUTH.exitSpeedMS * settingSpeed('mouth', 'soft');
+const HARD_MS = MOUTH.exitSpeedMS * settingSpeed('mouth', 'strong');
 const STEEP_ENOUGH_DEG = 25;
 
 export const distanceOf = ({ far }: BreathAt): number => NEAR_MM + far * (FAR_MM - NEAR_MM);

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { AIR_TOOLS, airTool, bearingName, bearingOf, normalizeDeg } from './index.ts';
+import { AIR_TOOLS, settingsOf, bearingName, bearingOf, normalizeDeg } from './index.ts';
 
 it.each([
   [0, 'to the top'],
@@ -28,5 +28,5 @@ it('any angle comes down to one turn', () => {
 });
 
 it('every tool has settings and a usual distance', () => {
-  for (const { tool } of AIR_TOOLS) expect(airTool(tool).settings.length).toBeGreaterThan(0);
+  for (const { tool } of AIR_TOOLS) expect(settingsOf(tool).length).toBeGreaterThan(0);
 });

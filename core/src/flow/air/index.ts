@@ -10,7 +10,8 @@ export {
   AIR_TOOL_NAMES,
   airPower,
   airTool,
+  settingSpeed,
+  settingsOf,
   type AirPower,
-  type AirSetting,
   type AirTool,
 } from './tools.ts';

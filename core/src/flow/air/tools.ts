@@ -1,13 +1,14 @@
 /**
- * What moves the paint: what drives it, which says what to be careful of; the settings and the distance a new pass
- * starts from (common practice, no published source); and typical exits; exit speeds are rough values of the kind, to be replaced by measured ones.
+ * What moves the paint: what drives it, which says what to be careful of; the distance a new pass starts from
+ * (common practice, no published source); typical exits, to be replaced by measured ones; and its settings from the
+ * weakest, with how much faster than the usual exit each blows (assumptions, no published source).
  */
 export const AIR_TOOLS = [
   {
     tool: 'mouth',
     label: 'Mouth',
     power: 'breath',
-    settings: ['soft', 'steady', 'strong'],
+    settings: { soft: 0.7, steady: 1, strong: 1.3 },
     distanceMm: 100,
     exitDiameterMm: 9,
     exitSpeedMS: 15,
@@ -16,7 +17,7 @@ export const AIR_TOOLS = [
     tool: 'straw',
     label: 'Straw',
     power: 'breath',
-    settings: ['soft', 'steady', 'strong'],
+    settings: { soft: 0.7, steady: 1, strong: 1.3 },
     distanceMm: 40,
     exitDiameterMm: 6,
     exitSpeedMS: 18,
@@ -25,7 +26,7 @@ export const AIR_TOOLS = [
     tool: 'mini-blower',
     label: 'Mini blower',
     power: 'battery',
-    settings: ['low', 'high'],
+    settings: { low: 0.75, high: 1 },
     distanceMm: 120,
     exitDiameterMm: 12,
     exitSpeedMS: 25,
@@ -34,7 +35,7 @@ export const AIR_TOOLS = [
     tool: 'fan-blower',
     label: 'Small fan blower',
     power: 'mains',
-    settings: ['low', 'high'],
+    settings: { low: 0.75, high: 1 },
     distanceMm: 150,
     exitDiameterMm: 80,
     exitSpeedMS: 8,
@@ -43,7 +44,7 @@ export const AIR_TOOLS = [
     tool: 'hair-dryer',
     label: 'Hair dryer, cool',
     power: 'mains',
-    settings: ['low', 'high', 'high, cup baffle'],
+    settings: { low: 0.75, high: 1, 'high, cup baffle': 0.6 },
     distanceMm: 150,
     exitDiameterMm: 43,
     exitSpeedMS: 18,
@@ -52,7 +53,7 @@ export const AIR_TOOLS = [
     tool: 'leaf-blower',
     label: 'Leaf blower',
     power: 'mains',
-    settings: ['low', 'high'],
+    settings: { low: 0.75, high: 1 },
     distanceMm: 600,
     exitDiameterMm: 70,
     exitSpeedMS: 55,
@@ -61,7 +62,7 @@ export const AIR_TOOLS = [
     tool: 'compressor',
     label: 'Airbrush compressor',
     power: 'mains',
-    settings: ['1 bar', '1.5 bar', '2 bar'],
+    settings: { '1 bar': 0.8, '1.5 bar': 1, '2 bar': 1.2 },
     distanceMm: 60,
     exitDiameterMm: 3,
     exitSpeedMS: 60,
@@ -69,8 +70,6 @@ export const AIR_TOOLS = [
 ] as const;
 
 export type AirTool = (typeof AIR_TOOLS)[number]['tool'];
-/** A setting of any tool. Each has its speed in `piece/rehearse/stroke`; one without fails the compiler. */
-export type AirSetting = (typeof AIR_TOOLS)[number]['settings'][number];
 export const AIR_TOOL_NAMES = AIR_TOOLS.map((each) => each.tool) as unknown as readonly [
   AirTool,
   ...AirTool[],
@@ -97,3 +96,20 @@ export type AirPower = (typeof AIR_TOOLS)[number]['power'];
  * @example airPower('hair-dryer') // 'mains'
  */
 export const airPower = (tool: AirTool): AirPower => airTool(tool).power;
+
+/**
+ * The settings of a tool, the weakest first; a baffle comes last.
+ *
+ * @example settingsOf('mouth')[0] // 'soft'
+ */
+export const settingsOf = (tool: AirTool): readonly string[] => Object.keys(airTool(tool).settings);
+
+/**
+ * How much faster than its usual exit a tool's setting blows; one that was typed blows as usual.
+ *
+ * @example settingSpeed('mouth', 'soft') // 0.7
+ */
+export function settingSpeed(tool: AirTool, setting: string): number {
+  const { settings }: { readonly settings: Readonly<Record<string, number>> } = airTool(tool);
+  return (Object.hasOwn(settings, setting) && settings[setting]) || 1;
+}

@@ -1,4 +1,4 @@
-import { airTool } from '../../flow/air/index.ts';
+import { settingsOf } from '../../flow/air/index.ts';
 import { airPassOf, type Plan } from '../plan/index.ts';
 import type { SupportSize } from '../support/index.ts';
 import type { EventData, EventKind, PassData } from './event.ts';
@@ -44,7 +44,7 @@ export function eventOfStep(step: RunStep, { plan, support, mg, words, blower }:
     case 'pass': {
       const { at, blowerId } = step.pass;
       const { end, ...air } = airPassOf(step.pass);
-      const setting = air.setting || airTool(air.tool).settings[0]!;
+      const setting = air.setting || settingsOf(air.tool)[0]!;
       return {
         kind: 'pass',
         data: {

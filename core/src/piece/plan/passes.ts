@@ -1,4 +1,4 @@
-import { airTool, normalizeDeg, type AirTool, type PassEnd } from '../../flow/air/index.ts';
+import { airTool, normalizeDeg, settingsOf, type AirTool, type PassEnd } from '../../flow/air/index.ts';
 import { flowerSeconds } from './airTime.ts';
 import { curveMiddle } from './curve.ts';
 import type { Place, Plan, PlanPass, PlanStack } from './plan.ts';
@@ -15,15 +15,14 @@ export function usualPass(
   directionDeg: number,
   seconds: number,
 ): PlanPass {
-  const { settings, distanceMm } = airTool(tool);
   return {
     id,
     tool,
     blowerId: null,
-    setting: settings[0],
+    setting: settingsOf(tool)[0]!,
     at,
     directionDeg: normalizeDeg(Math.round(directionDeg)),
-    distanceMm,
+    distanceMm: airTool(tool).distanceMm,
     slantDeg: SLANT_DEG,
     seconds,
   };
@@ -51,7 +50,7 @@ export function breathOut(
 const DRAWN_BACK = 1.6;
 const drawnBack = ({ tool, distanceMm }: PlanPass): PassEnd => ({
   distanceMm: Math.round((DRAWN_BACK * distanceMm) / 5) * 5,
-  setting: airTool(tool).settings.at(-1)!,
+  setting: settingsOf(tool).at(-1)!,
 });
 
 /** How a flower is blown: a breath a petal, the head circling, or one blast in the middle and then around. */

@@ -1,4 +1,4 @@
-import { airTool, type AirSetting, type AirTool } from '../../flow/air/index.ts';
+import { airTool, settingSpeed, type AirTool } from '../../flow/air/index.ts';
 import type { FilmAir } from '../../flow/solver/index.ts';
 import { exitOf, type BlowerExit } from '../amount/index.ts';
 import { airPassOf, type AirPass, type Place, type PlanPass } from '../plan/index.ts';
@@ -12,26 +12,6 @@ export interface Stroke extends AirPass {
   readonly from: Place;
   readonly to: Place;
 }
-
-/** How much faster or slower than the tool's usual exit a setting blows (assumptions, no published source). */
-const SETTINGS: Readonly<Record<AirSetting, number>> = {
-  soft: 0.7,
-  steady: 1,
-  strong: 1.3,
-  low: 0.75,
-  high: 1,
-  'high, cup baffle': 0.6,
-  '1 bar': 0.8,
-  '1.5 bar': 1,
-  '2 bar': 1.2,
-};
-
-/**
- * How much faster than its usual exit a tool's setting blows; one that was typed blows as usual.
- *
- * @example settingSpeed('soft') // 0.7
- */
-export const settingSpeed = (setting: string): number => SETTINGS[setting as AirSetting] ?? 1;
 
 /** What a person's breath and the film model's friction leave open, until measured pours say more (an assumption). */
 export const USUAL_STRENGTH = { breath: 2, other: 1 } as const;
@@ -48,7 +28,7 @@ export const rehearsedSpeed = (
   exitSpeedMS: number,
   strength: number = USUAL_STRENGTH.breath,
 ): number =>
-  exitSpeedMS * settingSpeed(setting) * (airTool(tool).power === 'breath' ? strength : USUAL_STRENGTH.other);
+  exitSpeedMS * settingSpeed(tool, setting) * (airTool(tool).power === 'breath' ? strength : USUAL_STRENGTH.other);
 
 /** The air follows the paint it pushes: so far in a second, mm, and beyond the rim of a pile by so much (common practice). */
 const FOLLOW_MM_S = 25;

@@ -3,6 +3,7 @@ import {
   AIR_TOOLS,
   AIR_WAYS,
   airTool,
+  settingsOf,
   bearingName,
   type AirTool,
   type AirWay,
@@ -29,12 +30,12 @@ const blowerOptions = computed(() => [
     .map(({ id, name: label }) => ({ value: id, label })),
 ]);
 const settingOptions = computed(() =>
-  airTool(props.item.tool).settings.map((value) => ({ value, label: value })),
+  settingsOf(props.item.tool).map((value) => ({ value, label: value })),
 );
 
 function setTool(tool: AirTool): void {
-  const { settings, distanceMm } = airTool(tool);
-  emit('change', { tool, setting: settings[0], distanceMm, blowerId: null, end: null });
+  const { distanceMm } = airTool(tool);
+  emit('change', { tool, setting: settingsOf(tool)[0]!, distanceMm, blowerId: null, end: null });
 }
 
 const WAY_OPTIONS = AIR_WAYS.map((value) => ({ value, label: value }));

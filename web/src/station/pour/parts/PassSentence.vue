@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { AIR_TOOLS, AIR_WAYS, airTool, type AirTool, type AirWay } from '@icy-ribbon/core/flow/air';
+import { AIR_TOOLS, AIR_WAYS, settingsOf, type AirTool, type AirWay } from '@icy-ribbon/core/flow/air';
 import { AutoComplete } from 'ant-design-vue';
 import { computed, onMounted } from 'vue';
 import { messageAt } from '#api/problem.ts';
@@ -33,13 +33,13 @@ function setBlower(id: unknown): void {
   const chosen = equipment.blowers.find((each) => each.id === id);
   change({ blower: chosen ? blowerNow(chosen) : null });
 }
-const settingOptions = computed(() => airTool(draft.value.tool).settings.map((value) => ({ value })));
+const settingOptions = computed(() => settingsOf(draft.value.tool).map((value) => ({ value })));
 
 const WAY_OPTIONS = AIR_WAYS.map((value) => ({ value, label: value }));
 /** A breath that draws back ends harder. */
 function setEnd(distanceMm: number | null): void {
   const isSame = distanceMm === null || distanceMm === draft.value.distanceMm;
-  const hardest = airTool(draft.value.tool).settings.at(-1)!;
+  const hardest = settingsOf(draft.value.tool).at(-1)!;
   change({ end: isSame ? null : { distanceMm, setting: draft.value.end?.setting ?? hardest } });
 }
 </script>

@@ -1,5 +1,5 @@
 import type { Blower, PassData } from '@icy-ribbon/contract';
-import { airTool, type AirTool } from '@icy-ribbon/core/flow/air';
+import { airTool, settingsOf, type AirTool } from '@icy-ribbon/core/flow/air';
 import type { AirPass } from '@icy-ribbon/core/piece/plan';
 
 type Typed = 'distanceMm' | 'slantDeg' | 'directionDeg' | 'seconds';
@@ -38,7 +38,8 @@ export function withTool(
   tool: AirTool,
   shelf: readonly Blower[] = [],
 ): Pick<PassDraft, 'tool' | 'setting' | 'distanceMm' | 'blower'> {
-  const { settings, distanceMm } = airTool(tool);
+  const { distanceMm } = airTool(tool);
   const own = shelf.filter((each) => each.tool === tool);
-  return { tool, setting: settings[0], distanceMm, blower: own.length === 1 ? blowerNow(own[0]!) : null };
+  const blower = own.length === 1 ? blowerNow(own[0]!) : null;
+  return { tool, setting: settingsOf(tool)[0]!, distanceMm, blower };
 }

@@ -42,7 +42,7 @@ const toward = computed({
 const SWELLS = 'swells';
 /** A breath may begin soft and near and end hard and far. */
 const swelling = computed(() => {
-  const settings = props.hand.setting.value as readonly string[];
+  const settings = props.hand.setting.value;
   return settings.length > 1 ? `${settings[0]}, then ${settings.at(-1)}` : '';
 });
 const hard = computed({

@@ -1,4 +1,3 @@
-import { airTool } from '@icy-ribbon/core/flow/air';
 import type { PlanPass } from '@icy-ribbon/core/piece/plan';
 import type { Scene } from '@icy-ribbon/core/piece/rehearse';
 import { bloom, breath, breaths, fan } from './readyPours.ts';
@@ -116,6 +115,6 @@ const inward = (pass: PlanPass): PlanPass => ({
 });
 
 const digging = (): PlanPass => ({
-  ...{ id: 'down', tool: 'hair-dryer', blowerId: null, setting: airTool('hair-dryer').settings[1] },
+  ...{ id: 'down', tool: 'hair-dryer', blowerId: null, setting: 'high' },
   ...{ at: { x: 125, y: 125 }, directionDeg: 0, distanceMm: 120, slantDeg: 85, seconds: 4 },
 });

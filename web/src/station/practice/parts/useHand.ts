@@ -1,4 +1,4 @@
-import { airTool, bearingOf, normalizeDeg, type AirTool } from '@icy-ribbon/core/flow/air';
+import { airTool, bearingOf, normalizeDeg, settingsOf, type AirTool } from '@icy-ribbon/core/flow/air';
 import type { AirPass, Place } from '@icy-ribbon/core/piece/plan';
 import { NO_PUSH, rehearsedSpeed, type Push } from '@icy-ribbon/core/piece/rehearse';
 import { computed, reactive, ref, shallowRef } from 'vue';
@@ -67,15 +67,13 @@ export function useHand(
   let moved: { at: Place; ms: number } = { at: { x: 0, y: 0 }, ms: 0 };
   let drawnSlant = 0;
 
-  const setting = computed(() => airTool(hold.tool).settings);
+  const setting = computed(() => settingsOf(hold.tool));
 
   function take(tool: AirTool): void {
     const usual = airTool(tool);
     hold.tool = tool;
     hold.distanceMm = usual.distanceMm;
-    hold.setting = usual.settings.includes('steady' as never)
-      ? 'steady'
-      : (usual.settings[0] as unknown as string);
+    hold.setting = setting.value.includes('steady') ? 'steady' : setting.value[0]!;
     hold.swells = usual.power === 'breath';
   }
 
@@ -86,7 +84,7 @@ export function useHand(
 
   function airNow(): Push {
     const { exitSpeedMS, exitDiameterMm } = exit(hold.tool);
-    const settings = setting.value as readonly string[];
+    const settings = setting.value;
     const grown = swell();
     const soft = rehearsedSpeed(
       hold.tool,
@@ -177,7 +175,7 @@ export function useHand(
     if (!isDown.value) return;
     isDown.value = false;
     if (hand.value === 'blow' && began) {
-      const settings = setting.value as readonly string[];
+      const settings = setting.value;
       const grown = swell();
       const seconds = (performance.now() - began.ms) / 1000;
       if (seconds > 0.1) {
