@@ -28,7 +28,9 @@ export const rehearsedSpeed = (
   exitSpeedMS: number,
   strength: number = USUAL_STRENGTH.breath,
 ): number =>
-  exitSpeedMS * settingSpeed(tool, setting) * (airTool(tool).power === 'breath' ? strength : USUAL_STRENGTH.other);
+  exitSpeedMS *
+  settingSpeed(tool, setting) *
+  (airTool(tool).power === 'breath' ? strength : USUAL_STRENGTH.other);
 
 /** The air follows the paint it pushes: so far in a second, mm, and beyond the rim of a pile by so much (common practice). */
 const FOLLOW_MM_S = 25;

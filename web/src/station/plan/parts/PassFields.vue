@@ -29,9 +29,7 @@ const blowerOptions = computed(() => [
     .filter((blower) => blower.tool === props.item.tool)
     .map(({ id, name: label }) => ({ value: id, label })),
 ]);
-const settingOptions = computed(() =>
-  settingsOf(props.item.tool).map((value) => ({ value, label: value })),
-);
+const settingOptions = computed(() => settingsOf(props.item.tool).map((value) => ({ value, label: value })));
 
 function setTool(tool: AirTool): void {
   const { distanceMm } = airTool(tool);
