@@ -1,7 +1,7 @@
 import { inDisc, inEllipse, raster } from '../../testing/index.ts';
 import { CELL_RULES, cellsOf, type Cell } from './cells.ts';
 import { componentsOf } from './components.ts';
-import { labelsWithoutEdges } from './edges.ts';
+import { labelsWithoutEdges } from './labels.ts';
 import { ellipseOf, shapesOf } from './shape.ts';
 
 const [WIDTH, HEIGHT, PX_PER_MM] = [400, 300, 10];

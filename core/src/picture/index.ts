@@ -1,6 +1,6 @@
 export { CELL_RULES, cellsOf, type Cell, type CellRules } from './cells.ts';
 export { componentsOf } from './components.ts';
-export { labelsWithoutEdges } from './edges.ts';
+export { labelsWithoutEdges } from './labels.ts';
 export { inverseOf, project, quadArea, rectangleTo, type Homography } from './homography.ts';
 export { CUT_OFFS_MM, type CellsFrom } from './cellsFrom.ts';
 export { lacingOf } from './lacing.ts';

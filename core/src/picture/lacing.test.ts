@@ -1,5 +1,5 @@
 import { inDisc, raster } from '../../testing/index.ts';
-import { labelsWithoutEdges } from './edges.ts';
+import { labelsWithoutEdges } from './labels.ts';
 import { lacingOf } from './lacing.ts';
 import { skeletonLength } from './skeleton.ts';
 

@@ -1,5 +1,5 @@
 import { componentsOf } from './components.ts';
-import type { Labels } from './edges.ts';
+import type { Labels } from './labels.ts';
 import { opened } from './raster.ts';
 import { skeletonLength } from './skeleton.ts';
 

@@ -1,6 +1,8 @@
 import { cellsOf, CELL_RULES, type Cell } from './cells.ts';
 import { componentsOf, despeckle } from './components.ts';
-import { fillUnseen, keepStrokes, labelsOf, type Labels } from './edges.ts';
+import { labelsOf } from './edges.ts';
+import { fillUnseen, type Labels } from './labels.ts';
+import { keepStrokes } from './strokes.ts';
 import { glareOf } from './glare.ts';
 import { groundOf, refineSeeds } from './label.ts';
 import { cellsFrom, type CellsFrom } from './cellsFrom.ts';

@@ -8,7 +8,7 @@ import { grown, opened, squaredDistances } from './raster.ts';
 import { maskOfRuns } from './report.ts';
 import { skeletonLength } from './skeleton.ts';
 import { shapesOf } from './shape.ts';
-import { labelsWithoutEdges } from './edges.ts';
+import { labelsWithoutEdges } from './labels.ts';
 import { findCorners, measurePhoto, type Corners, type PhotoPixels } from './index.ts';
 
 jest.setTimeout(90_000);

@@ -1,5 +1,5 @@
 import type { Components } from './components.ts';
-import type { Labels } from './edges.ts';
+import type { Labels } from './labels.ts';
 
 /** Sums over the pixels of every patch, from which its shape follows. */
 export interface Shapes {

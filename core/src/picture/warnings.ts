@@ -1,4 +1,4 @@
-import type { Labels } from './edges.ts';
+import type { Labels } from './labels.ts';
 import type { Face } from './rectify.ts';
 
 export const WARNING_CODES = ['blurred', 'glare', 'veil', 'too-small', 'uneven-light', 'colors-off'] as const;
