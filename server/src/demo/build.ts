@@ -1,37 +1,20 @@
-import type { Material, Mix, Piece, PieceDocument, PourEvent, Support } from '@icy-ribbon/contract';
+import type { Mix, Piece, PieceDocument, PourEvent, Support } from '@icy-ribbon/contract';
 import { NO_AIMS } from '@icy-ribbon/core/paint/stage';
 import { DOCUMENT_FORMAT, DOCUMENT_VERSION } from '@icy-ribbon/contract';
-import type { MaterialKind } from '@icy-ribbon/core/paint/material';
 import { findSchool } from '@icy-ribbon/core/paint/recipe';
-import type { Random } from '@icy-ribbon/core/base/random';
 import { recipeSnapshot } from '../mix/mix.create.ts';
 import { planIngredients } from '../mix/plan.ts';
 import { planCups, weighIn } from './cups.ts';
 import { judge } from './judge.ts';
 import { layDown, workTheAir } from './log.ts';
-import type { DemoPicture, DemoShot } from './pictures.ts';
 import { demoPlan } from './plan.ts';
 import type { DemoPiece } from './scenario.ts';
-import type { DemoPaintName } from './shelf.ts';
 import { pictureOf, shotsOf } from './shots.ts';
+import type { DemoStock, DemoTools } from './stock.ts';
 import { testCups } from './testCups.ts';
 
 const DAY_MS = 86_400_000;
 const STAGES_IN_ORDER = ['started', 'weighing', 'mixed', 'laid', 'blown', 'photo', 'judged'] as const;
-
-export interface DemoStock {
-  readonly paints: Readonly<Record<DemoPaintName, Material>>;
-  readonly media: ReadonlyMap<MaterialKind, Material>;
-  readonly support: Support;
-}
-
-export interface DemoTools {
-  readonly now: Date;
-  /** The hand at the scale and the room, by lot. */
-  readonly random: Random;
-  readonly makeId: () => string;
-  readonly photograph: (shot: DemoShot) => Promise<DemoPicture>;
-}
 
 /**
  * Works out one piece of the scenario: its cups by core, its log, its photos by the camera stand-in. Everything that is drawn by

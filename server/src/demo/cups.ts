@@ -4,7 +4,7 @@ import { weighingSteps } from '@icy-ribbon/core/paint/mix';
 import { recipesFor, SCHOOLS } from '@icy-ribbon/core/paint/recipe';
 import type { CupRole } from '@icy-ribbon/core/paint/stage';
 import { paintedArea } from '@icy-ribbon/core/piece/support';
-import type { DemoStock, DemoTools } from './build.ts';
+import type { DemoStock, DemoTools } from './stock.ts';
 import type { DemoPiece } from './scenario.ts';
 
 /** The cups of a piece as they are wanted: their paint, recipe and weight. */
