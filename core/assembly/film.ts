@@ -527,6 +527,8 @@ function sweepDown(rise: usize, coupling: f64): void {
 
 function moveLayers(seconds: f64, stiffness: f64): f64 {
   let fastest: f64 = 0;
+  /** Stays 0 as long as every thickness is a number. */
+  let odd = f64x2.splat(0);
   const across = ofDirection(FLUX, 0);
   const down = ofDirection(FLUX, 1);
   const below = (<usize>stride) << 3;
@@ -551,19 +553,23 @@ function moveLayers(seconds: f64, stiffness: f64): f64 {
           f64x2.add(f64x2.sub(v128.load(a + 8), v128.load(a)), v128.load(d + below)),
           v128.load(d),
         );
-        v128.store(at(h, cell), f64x2.sub(v128.load(at(h, cell)), gone));
+        const after = f64x2.sub(v128.load(at(h, cell)), gone);
+        v128.store(at(h, cell), after);
+        odd = f64x2.add(odd, f64x2.sub(after, after));
       }
       if (x == right) {
         const cell = row * stride + x;
         const a = at(across, cell);
         const d = at(down, cell);
         const gone = load<f64>(a + 8) - load<f64>(a) + load<f64>(d + below) - load<f64>(d);
-        store<f64>(at(h, cell), load<f64>(at(h, cell)) - gone);
+        const after = load<f64>(at(h, cell)) - gone;
+        store<f64>(at(h, cell), after);
+        odd = f64x2.add(odd, f64x2.splat(after - after));
       }
     }
     repeatRim(h);
   }
-  return fastest;
+  return fastest + f64x2.extract_lane(odd, 0) + f64x2.extract_lane(odd, 1);
 }
 
 function fluxes(
@@ -593,6 +599,7 @@ function fluxes(
   const steep = f64x2.splat(STEEP);
   const signBit = f64x2.splat(-0.0);
   const creeping = f64x2.splat(CREEPING);
+  const nothing = f64x2.splat(NOTHING);
   let most = zero;
   for (let row = top; row <= bottom; row++) {
     const end = (<usize>(row * stride + right)) << 3;
@@ -635,7 +642,7 @@ function fluxes(
         gained = f64x2.mul(f64x2.div(product, f64x2.add(back, on)), f64x2.mul(courant, rest));
       }
       gained = v128.and(gained, isSlope);
-      const size = f64x2.add(f64x2.mul(courant, here), gained);
+      const size = v128.and(f64x2.add(f64x2.mul(courant, here), gained), f64x2.gt(here, nothing));
       v128.store(flux + face, v128.xor(size, v128.and(speed, signBit)));
       most = f64x2.pmax(most, v128.and(courant, f64x2.gt(here, creeping)));
     }

@@ -1,5 +1,6 @@
 import { InputError } from '../../base/error/index.ts';
 import type { FilmDrive } from './film.ts';
+import { backToState, keepState } from './goodState.ts';
 import type { FilmKernel } from './plainKernel.ts';
 
 /** Longest step, s, the shortest a film starts with, and how much a step may be longer than the one before. */
@@ -8,6 +9,9 @@ const FIRST_S = 2e-4;
 const GROWTH = 1.15;
 /** A step carries paint at most this share of a cell. */
 const COURANT = 0.5;
+
+/** A step that comes to no numbers is tried again, half as long, at most so often. */
+const MOST_HALVINGS = 8;
 
 /** A film that needs shorter steps than this, s, cannot be followed. */
 const SHORTEST_S = 1e-6;
@@ -30,10 +34,10 @@ export interface FilmClock {
 export const filmClock = (): FilmClock => ({ seconds: 0, steps: 0, stepS: FIRST_S / GROWTH, fastest: 0 });
 
 /**
- * Lets a film move on. When what pushes it changes abruptly, `startle` the clock first: it begins with short steps again.
+ * Lets a film move on. A step whose outcome is no numbers is taken back and tried half as long. When what pushes it changes abruptly, `startle` the clock first: it begins with short steps again.
  *
  * @returns the steps it took
- * @throws InputError (field "steps") for paint that runs too fast to be followed
+ * @throws InputError (field "steps") for paint that cannot be followed; the film lies then as it last did
  */
 export function advance(
   kernel: FilmKernel,
@@ -56,15 +60,33 @@ export function advance(
     }
     const left = end - clock.seconds;
     // The last two steps share what is left: none is a mere crumb.
-    const stepS = wanted >= left ? left : 2 * wanted > left ? left / 2 : wanted;
-    clock.fastest = kernel.step(stepS, drive, clock.steps);
-    clock.stepS = wanted;
-    clock.seconds = wanted >= left ? end : clock.seconds + stepS;
+    const most = wanted >= left ? left : 2 * wanted > left ? left / 2 : wanted;
+    const stepS = soundStep(kernel, clock, most, drive);
+    clock.stepS = stepS < most ? stepS : wanted;
+    clock.seconds = stepS >= left ? end : clock.seconds + stepS;
     clock.steps += 1;
     steps += 1;
     onStep?.(stepS);
   }
   return steps;
+}
+
+/** Takes a step of at most so long; returns how long it was. */
+function soundStep(kernel: FilmKernel, clock: FilmClock, most: number, drive: FilmDrive): number {
+  keepState(kernel.fields);
+  for (let halvings = 0; halvings <= MOST_HALVINGS; halvings += 1) {
+    const stepS = most / 2 ** halvings;
+    const fastest = kernel.step(stepS, drive, clock.steps);
+    if (Number.isFinite(fastest)) {
+      clock.fastest = fastest;
+      return stepS;
+    }
+    backToState(kernel.fields);
+  }
+  throw new InputError(
+    'steps',
+    "This paint can't be followed any further: it lies as it last did. Push it less, or take it thicker.",
+  );
 }
 
 /** To be called when air sets in or the support is turned: the first steps are short again. */

@@ -1,4 +1,4 @@
-import { around, isEmpty } from './box.ts';
+import { around, isEmpty, NOTHING } from './box.ts';
 import type { Box, FilmFields } from './film.ts';
 import { repeatRim } from './grid.ts';
 
@@ -11,13 +11,16 @@ export const ALL_BUT = 1 - 1e-7;
  * Moves every layer by its velocities over a step, keeping volume: what leaves one cell enters the next or counts as lost.
  *
  * Law: finite volumes with the upwind thickness and a limited slope: van Leer's, or, crisp, superbee and at an edge of
- * color the most that stays bounded (limited downwind, Després & Lagoutière 2001, from memory). A cell never gives more than it holds.
+ * color the most that stays bounded (limited downwind, Després & Lagoutière 2001, from memory). A cell never gives more than it holds,
+ * and one that holds `NOTHING` gives none: emptied on and on, what it holds would come to numbers that cannot be divided any more.
  *
- * @returns the greatest speed of paint thicker than `CREEPING`, m/s
+ * @returns the greatest speed of paint thicker than `CREEPING`, m/s; NaN when a thickness is no number
  */
 export function moveLayers(fields: FilmFields, seconds: number, stiffness: number): number {
   const { grid, thickness, boxes } = fields;
   let fastest = 0;
+  /** Stays 0 as long as every thickness is a number. */
+  let odd = 0;
   for (let layer = 0; layer < thickness.length; layer += 1) {
     if (isEmpty(boxes[layer]!)) continue;
     const box = around(grid, boxes[layer]!, 1);
@@ -30,12 +33,15 @@ export function moveLayers(fields: FilmFields, seconds: number, stiffness: numbe
     const h = thickness[layer]!;
     for (let row = box.top; row <= box.bottom; row += 1) {
       for (let cell = row * grid.stride + box.left; cell <= row * grid.stride + box.right; cell += 1) {
-        h[cell]! -= across[cell + 1]! - across[cell]! + down[cell + grid.stride]! - down[cell]!;
+        const after =
+          h[cell]! - (across[cell + 1]! - across[cell]! + down[cell + grid.stride]! - down[cell]!);
+        h[cell] = after;
+        odd += after - after;
       }
     }
     repeatRim(grid.rim, h);
   }
-  return fastest;
+  return fastest + odd;
 }
 
 /** What crosses each face of the box; nothing crosses its outer ones unless they are the rim. */
@@ -71,7 +77,7 @@ function fluxes(
       const gained = isCrisp
         ? crispSlope(behind, here, ahead, courant)
         : vanLeer(behind, here, ahead, courant);
-      const size = courant * here + gained;
+      const size = here > NOTHING ? courant * here + gained : 0;
       flux[face] = isForward ? size : -size;
       if (here > CREEPING && courant > fastest) fastest = courant;
     }
