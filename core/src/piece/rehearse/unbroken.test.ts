@@ -28,10 +28,8 @@ it.each(ROUNDS)(
       const left = fields.thickness.reduce((sum, field) => sum + volumeM3(fields.grid, field), 0);
       const kept = 1e6 * (left + fields.lost.reduce((sum, each) => sum + each, 0));
       expect([name, kept / laid]).toEqual([name, expect.closeTo(1, 6)]);
-      expect([
-        name,
-        Math.min(...fields.thickness.map((field) => field.reduce((a, b) => Math.min(a, b)))),
-      ]).toEqual([name, expect.any(Number)]);
+      const least = Math.min(...fields.thickness.map((field) => field.reduce((a, b) => Math.min(a, b))));
+    expect([name, least >= 0]).toEqual([name, true]);
     }
   },
   3_600_000,
