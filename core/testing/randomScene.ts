@@ -1,12 +1,20 @@
 import type { Random } from '../src/base/random/index.ts';
 import { AIR_TOOL_NAMES } from '../src/flow/air/index.ts';
 import type { Technique } from '../src/paint/stage/index.ts';
-import { LAYOUTS, layOut } from '../src/piece/plan/index.ts';
+import { LAYOUTS, layOut, type Plan, type PlanPaint } from '../src/piece/plan/index.ts';
 import { sceneOf, type Scene } from '../src/piece/rehearse/index.ts';
+import type { SupportSize } from '../src/piece/support/index.ts';
 import { counting, paint } from './plan.ts';
 
-/** A plan as anybody may make it, ready for the film: any layout, size, tool, number of colors, thin and thick, light and heavy. */
-export function randomScene(random: Random): { readonly name: string; readonly scene: Scene } {
+export interface RandomPlan {
+  readonly name: string;
+  readonly support: SupportSize;
+  readonly plan: Plan;
+  readonly paints: readonly PlanPaint[];
+}
+
+/** A plan as anybody may make it: any layout, size, tool, number of colors, thin and thick, light and heavy, blown anyhow. */
+export function randomPlan(random: Random): RandomPlan {
   const anyOf = <Value>(values: readonly Value[]): Value => values[Math.floor(random() * values.length)]!;
   const between = (low: number, high: number) => low + (high - low) * random();
   const { name: layout, techniques } = anyOf(LAYOUTS);
@@ -25,17 +33,27 @@ export function randomScene(random: Random): { readonly name: string; readonly s
   );
   const paints = [
     paint('base', { role: 'base', ...own() }),
-    ...(random() < 0.6 ? [paint('pillow', { role: 'pillow', ...own() })] : []),
+    ...(technique === 'bloom' || random() < 0.3 ? [paint('pillow', { role: 'pillow', ...own() })] : []),
     ...colors,
     ...(random() < 0.6 ? [paint('net', { role: 'activator', ...own(), viscosityPaS: 0.6 * thick })] : []),
+    ...(technique === 'swipe' ? [paint('over', { role: 'swipe', ...own() })] : []),
   ];
   const support = { shape, widthMm, heightMm, sideDepthMm: Math.round(between(0, 40)) } as const;
   const tool = random() < 0.5 ? { tool: anyOf(AIR_TOOL_NAMES) } : {};
   const plan = layOut(layout, { support, technique, paints, newId: counting(), ...tool });
-  const name = `${layout}, ${technique}, ${shape} ${widthMm} x ${heightMm}, ${thick.toFixed(2)} Pa·s${alike ? ' all' : ''}, ${colors.length} colors`;
+  const [longer, farther] = [Math.exp(between(-0.7, 0.7)), Math.exp(between(-0.5, 0.9))];
   const passes = plan.passes.map((pass) => ({
     ...pass,
-    slantDeg: random() < 0.5 ? pass.slantDeg : between(10, 90),
+    seconds: pass.seconds * longer,
+    distanceMm: pass.distanceMm * farther,
+    slantDeg: random() < 0.7 ? pass.slantDeg : between(10, 90),
   }));
-  return { name, scene: sceneOf(support, { ...plan, passes }, paints, []) };
+  const name = `${layout}, ${technique}, ${shape} ${widthMm} x ${heightMm}, ${thick.toFixed(2)} Pa·s${alike ? ' all' : ''}, ${colors.length} colors`;
+  return { name, support, plan: { ...plan, passes }, paints };
+}
+
+/** The same, ready for the film. */
+export function randomScene(random: Random): { readonly name: string; readonly scene: Scene } {
+  const { name, support, plan, paints } = randomPlan(random);
+  return { name, scene: sceneOf(support, plan, paints, []) };
 }

@@ -21,7 +21,7 @@ import type { PourFactsTable } from '../db/schema.ts';
 import { summarize } from './summary.ts';
 
 /** Counts up whenever what is worked out of a piece changes: rows of an older count are worked out anew. */
-export const FACTS_CODE = Math.max(13, ...PHOTO_QUANTITY_KEYS.map((key) => photoQuantity(key).since));
+export const FACTS_CODE = Math.max(14, ...PHOTO_QUANTITY_KEYS.map((key) => photoQuantity(key).since));
 
 export type FactsRow = Insertable<PourFactsTable>;
 

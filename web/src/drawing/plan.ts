@@ -1,6 +1,7 @@
 import { LIGHT, UNKNOWN_PAINT } from '../theme/tokens.ts';
-import { airTool, breathReachMm } from '@icy-ribbon/core/flow/air';
-import { exitOf, type BlowerExit } from '@icy-ribbon/core/piece/amount';
+import { airTool } from '@icy-ribbon/core/flow/air';
+import type { BlowerExit } from '@icy-ribbon/core/piece/amount';
+import { carriedMm } from '@icy-ribbon/core/piece/rehearse';
 import {
   curvePlaces,
   distanceMm,
@@ -170,7 +171,7 @@ export function reachMm({ plan, paints, blowers }: PlanContext, pass: PlanPass):
             viscosityPaS: paints.find((paint) => paint.role === 'base')?.viscosityPaS ?? 0.6,
           },
         ];
-  return breathReachMm({ ...exitOf(pass, blowers), ...pass }, { layers });
+  return carriedMm(pass, blowers, layers);
 }
 
 const SHORTEST_MM = 22;

@@ -5,7 +5,7 @@ import {
   CLOSING_LABELS,
   DECISION_LABELS,
   lifeWords,
-  RISK_WORDS,
+  riskSentence,
   sideWords,
   spanWords,
   untilWords,
@@ -69,7 +69,7 @@ describe('everything that can be chosen has words', () => {
   const sentences = [
     ...CARE_CHECKS.map((what) => CHECK_LABELS[what].label),
     ...DECISIONS.map((what) => DECISION_LABELS[what].does),
-    ...RISK_CODES.map((code) => RISK_WORDS[code]),
+    ...RISK_CODES.map((code) => riskSentence({ code, chance: 0.6 })),
     ...CLOSING_STEPS.map((step) => CLOSING_LABELS[step]),
   ];
 

@@ -1,7 +1,8 @@
 import { DATE_WORDS, type Origin } from '@icy-ribbon/contract';
 import type { CoatKind, Life, LifeStage, Span } from '@icy-ribbon/core/flow/drying';
-import type { CareCheck, ClosingStep, Decision, RiskCode, WorkDate } from '@icy-ribbon/core/piece/care';
+import type { CareCheck, ClosingStep, Decision, DryingRisk, RiskCode, WorkDate } from '@icy-ribbon/core/piece/care';
 import dayjs from 'dayjs';
+import { percent } from './percent.ts';
 
 export const STAGE_WORDS: Readonly<Record<LifeStage, string>> = {
   wet: 'wet',
@@ -41,13 +42,19 @@ export const DECISION_LABELS: Readonly<Record<Decision, { label: string; does: s
   crop: { label: 'Crop', does: 'The best part becomes a print or a small piece of its own.' },
 };
 
-export const RISK_WORDS: Readonly<Record<RiskCode, string>> = {
-  'middle-last': 'Its middle dries last: do not judge it by the edge.',
-  cracks: 'So thick it may crack: keep it cool and out of the draft.',
-  'rim-cracks': 'The bare rim cracks first: dab base on it while it is wet.',
-  warps: 'The board bows as it dries: weight it, or bend it back then.',
-  sags: 'The cloth sags under it: prop the middle from below.',
+const RISK_WORDS: Readonly<Record<RiskCode, readonly [what: string, help: string]>> = {
+  'middle-last': ['The middle dries last', 'don’t judge the piece by its edge.'],
+  cracks: ['It may crack', 'keep it cool and out of the draft.'],
+  'rim-cracks': ['The bare rim may crack first', 'dab base on it while it’s wet.'],
+  warps: ['The board may bow as it dries', 'weight it, or bend it back then.'],
+  sags: ['The cloth may sag', 'prop the middle from below.'],
 };
+
+/** What may happen as it dries, how likely, and what helps. */
+export function riskSentence({ code, chance }: DryingRisk): string {
+  const [what, help] = RISK_WORDS[code];
+  return `${what} (chance ${percent(Math.round(10 * chance) / 10)}): ${help}`;
+}
 
 export const CLOSING_LABELS: Readonly<Record<ClosingStep, string>> = {
   'left-overs': 'Left-overs into lidded cups or bottles, with color, parts and date',

@@ -14,7 +14,7 @@ export interface Prediction {
 }
 
 /** Scatter within a group, and of the groups, that are held possible, all alike before anything was seen. */
-const WITHIN_SD = [0.08, 0.12, 0.18, 0.27, 0.4, 0.6];
+const WITHIN_SD: readonly number[] = [0.08, 0.12, 0.18, 0.27, 0.4, 0.6];
 const BETWEEN_SD = [0.03, 0.1, 0.2, 0.35, 0.55];
 
 /**
@@ -26,16 +26,18 @@ const BETWEEN_SD = [0.03, 0.1, 0.2, 0.35, 0.55];
  * seen is as its kind. Standard Bayesian practice: Lindley & Smith 1972 (from memory).
  *
  * @param spread sd of the effects of the groups it names
+ * @param scatter sds within a group that are held possible
  * @returns a function from groups to the prediction
  */
 export function partialPooling(
   seen: readonly Grouped[],
   spread: Readonly<Record<string, number>>,
+  scatter: readonly number[] = WITHIN_SD,
 ): (groups: readonly string[]) => Prediction {
   const names = [...new Set(seen.flatMap(({ groups }) => groups))];
   const place = new Map(names.map((name, index) => [name, index]));
   const fits = BETWEEN_SD.flatMap((between) =>
-    WITHIN_SD.map((within) => fit(seen, place, (name) => spread[name] ?? between, within)),
+    scatter.map((within) => fit(seen, place, (name) => spread[name] ?? between, within)),
   );
   const best = Math.max(...fits.map(({ logLikelihood }) => logLikelihood));
   const weights = fits.map(({ logLikelihood }) => Math.exp(logLikelihood - best));

@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { airBounds, deepDentMm, jetOnPaint, middleUnder, passReachMm, peakShearPa } from './index.ts';
+import {
+  AIR_TOOLS,
+  airBounds,
+  airTool,
+  deepDentMm,
+  jetOnPaint,
+  middleUnder,
+  passReachMm,
+  peakShearPa,
+  shearAheadPa,
+} from './index.ts';
 
 const mouth = { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, paintDensityKgM3: 1150 };
 
@@ -67,14 +77,70 @@ describe('shear and reach (Phares, Smedley & Flagan 2000, from memory)', () => {
     expect(peakShearPa(mouth)).toBeLessThan(1.2);
   });
 
-  it('longer and closer carries further, thicker paint less far', () => {
-    const jet = { ...mouth, slantDeg: 25, seconds: 3 };
+  it("a pass is blown as the film model blows: a smooth wall's friction is 2.5 times less, and then near Phares' peak", () => {
+    for (const { exitSpeedMS, exitDiameterMm } of AIR_TOOLS) {
+      for (const exits of [7, 12, 20]) {
+        const jet = { exitSpeedMS, exitDiameterMm, distanceMm: exits * exitDiameterMm };
+        const smooth = shearAheadPa({ ...jet, slantDeg: 90 }, 0) / 2.5;
+        expect(smooth / peakShearPa(jet)).toBeGreaterThan(0.4);
+        expect(smooth / peakShearPa(jet)).toBeLessThan(5);
+      }
+    }
+  });
+});
+
+describe('reach', () => {
+  const blows = fc.record({
+    exitSpeedMS: fc.double({ min: 2, max: 120, noNaN: true }),
+    exitDiameterMm: fc.double({ min: 1, max: 120, noNaN: true }),
+    distanceMm: fc.double({ min: 5, max: 3000, noNaN: true }),
+    slantDeg: fc.double({ min: 5, max: 90, noNaN: true }),
+    seconds: fc.double({ min: 0.1, max: 60, noNaN: true }),
+  });
+  const layer = fc.record({
+    thicknessMm: fc.double({ min: 0.05, max: 8, noNaN: true }),
+    viscosityPaS: fc.double({ min: 0.05, max: 1000, noNaN: true }),
+  });
+  const sheets = fc.record({ layers: fc.array(layer, { minLength: 1, maxLength: 5 }) });
+  const more = fc.double({ min: 1, max: 8, noNaN: true });
+
+  it('farther away, weaker, shorter or thicker never reaches farther', () => {
+    fc.assert(
+      fc.property(blows, sheets, more, (blow, sheet, by) => {
+        const reach = passReachMm(blow, sheet) * (1 + 1e-9) + 1e-9;
+        const thicker = sheet.layers.map((each) => ({ ...each, viscosityPaS: by * each.viscosityPaS }));
+        expect(passReachMm({ ...blow, distanceMm: by * blow.distanceMm }, sheet)).toBeLessThanOrEqual(reach);
+        expect(passReachMm({ ...blow, exitSpeedMS: blow.exitSpeedMS / by }, sheet)).toBeLessThanOrEqual(
+          reach,
+        );
+        expect(passReachMm({ ...blow, seconds: blow.seconds / by }, sheet)).toBeLessThanOrEqual(reach);
+        expect(passReachMm(blow, { layers: thicker })).toBeLessThanOrEqual(reach);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('its few steps lie within 1 % of steps twenty times as fine', () => {
+    fc.assert(
+      fc.property(blows, sheets, (blow, sheet) => {
+        const fine = passReachMm(blow, sheet, 1.001);
+        expect(Math.abs(passReachMm(blow, sheet) - fine)).toBeLessThan(0.01 * fine + 0.3);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('a mouth from 3 m moves nothing, and a leaf blower no paste of 10,000 Pa.s', () => {
     const sheet = { layers: [{ thicknessMm: 3, viscosityPaS: 2.5 }] };
-    const reach = passReachMm(jet, sheet);
-    expect(passReachMm({ ...jet, seconds: 6 }, sheet)).toBeGreaterThan(reach);
-    expect(passReachMm(jet, { layers: [{ thicknessMm: 3, viscosityPaS: 5 }] })).toBeLessThan(reach);
-    expect(reach).toBeGreaterThan(0.09 * 100);
-    expect(() => passReachMm({ ...jet, seconds: 0 }, sheet)).toThrow(
+    expect(passReachMm({ ...mouth, distanceMm: 3000, slantDeg: 25, seconds: 3 }, sheet)).toBe(0);
+    const paste = { layers: [{ thicknessMm: 3, viscosityPaS: 10_000 }] };
+    const leaf = { ...airTool('leaf-blower'), slantDeg: 25, seconds: 3 };
+    expect(passReachMm(leaf, paste)).toBeLessThan(1);
+  });
+
+  it('names what cannot be', () => {
+    const sheet = { layers: [{ thicknessMm: 3, viscosityPaS: 2.5 }] };
+    expect(() => passReachMm({ ...mouth, slantDeg: 25, seconds: 0 }, sheet)).toThrow(
       expect.objectContaining({ field: 'seconds' }),
     );
   });

@@ -1,22 +1,21 @@
 import { z } from 'zod';
 import { defineCalculation } from '../../base/calculation/define.ts';
 import { positive, viscosityPaS } from '../../base/calculation/fields.ts';
-import { passReachMm, peakShearPa } from './shear.ts';
+import { passReachMm, shearAheadPa } from './shear.ts';
+
+const MOUTH = { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, slantDeg: 30 };
 
 export const reachCalculation = defineCalculation({
   name: 'reach',
   title: 'How hard a pass pulls at the paint, and how far it carries it',
-  law: 'tau = 44.6 rho_air U0^2 Re^(-1/2) (H/d)^(-2); the surface runs at tau sum(h/mu) (1 + tau / 3 Pa), tau falls as 1/r^2',
+  law: 'tau = 0.025 rho_air U^2 (sin + cos of the slant), U = U0 min(1, 6.2 d/x) out to 2 b ahead of where the air lands, b = max(0.1 x, 0.62 d), then falling as 1/r; the surface runs at tau sum(h/mu) (1 + tau / 3 Pa, at most 5), less rho g h^2/(3 r) sum(h/mu) that runs back',
   source:
-    'Phares, Smedley & Flagan 2000 (from memory); fall-off, slant and the 3 Pa are assumptions of the film model',
-  range: 'A round jet beyond about 5 exits; thin films that do not run dry.',
+    'Round jet: Rajaratnam 1976; wall jet falling as 1/r: Launder & Rodi 1983 (both from memory); friction, slant and the 3 Pa are assumptions of the film model',
+  range: 'A round jet; films that do not run dry.',
   assumes: 'Air of 20 °C; paint thins when it is sheared, twice as fast at 3 Pa.',
-  typical: 'Mouth 15 m/s from 9 mm at 100 mm: some 1.5 Pa.',
+  typical: `Mouth 15 m/s from 9 mm at 100 mm: some ${shearAheadPa(MOUTH, 0).toPrecision(2)} Pa.`,
   example: {
-    exitSpeedMS: 15,
-    exitDiameterMm: 9,
-    distanceMm: 100,
-    slantDeg: 30,
+    ...MOUTH,
     seconds: 3,
     layers: [
       { thicknessMm: 2, viscosityPaS: 2 },
@@ -38,5 +37,5 @@ export const reachCalculation = defineCalculation({
       .max(50),
   }),
   output: z.object({ shearPa: z.number(), reachMm: z.number() }),
-  compute: ({ layers, ...jet }) => ({ shearPa: peakShearPa(jet), reachMm: passReachMm(jet, { layers }) }),
+  compute: ({ layers, ...jet }) => ({ shearPa: shearAheadPa(jet, 0), reachMm: passReachMm(jet, { layers }) }),
 });

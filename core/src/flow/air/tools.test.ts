@@ -69,24 +69,28 @@ describe('laws of the air against numbers worked out by hand (formulas from memo
     expect(at(90)).toBeCloseTo(at(45) / 4, 9);
   });
 
-  it('a short pass carries the paint by speed times time: tau h/mu (1 + tau/3), tau with sine and cosine', () => {
+  const tau = (slantDeg: number) => {
+    const slant = (slantDeg * Math.PI) / 180;
+    return 0.025 * 1.204 * ((6.2 * 15 * 9) / 100) ** 2 * (Math.sin(slant) + Math.cos(slant));
+  };
+
+  it('a short pass carries the paint by speed times time: (tau (1 + tau/3) - rho g h^2 / (3 r)) sum(h/mu)', () => {
     const jet = { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, slantDeg: 30, seconds: 1e-3 };
-    const tau = peakShearPa(jet) * (0.5 + Math.sqrt(0.75));
-    const speed = tau * (2 / 2 + 0.3 / 0.5) * (1 + tau / 3);
+    const weight = (1150 * 9.80665 * 2.3e-3 ** 2) / 3 / 0.01;
+    const speed = (tau(30) * (1 + tau(30) / 3) - weight) * (2 / 2 + 0.3 / 0.5);
     const layers = [
       { thicknessMm: 2, viscosityPaS: 2 },
       { thicknessMm: 0.3, viscosityPaS: 0.5 },
     ];
-    expect(passReachMm(jet, { layers }) - 9).toBeCloseTo(speed * 1e-3, 5);
+    expect(passReachMm(jet, { layers })).toBeCloseTo(speed * 1e-3, 5);
   });
 
-  it('further out it slows down by the square of the way', () => {
-    const jet = { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, slantDeg: 90, seconds: 60 };
-    // Where the shear is small, dr/dt = k (9/r)^2: r^3 = 9^3 + 3 k 81 t.
-    const layers = [{ thicknessMm: 1, viscosityPaS: 400 }];
-    const k = peakShearPa(jet) / 400;
-    const slow = Math.cbrt(729 + 3 * k * 81 * 60);
-    expect(passReachMm(jet, { layers })).toBeGreaterThan(slow - 0.01);
-    expect(passReachMm(jet, { layers })).toBeLessThan(slow + 0.4 * (slow - 9));
+  it('beyond two half-widths, 20 mm here, it slows down by the square of the way', () => {
+    const jet = { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, slantDeg: 90, seconds: 600 };
+    // Where the shear is small, dr/dt = k (20/r)^2: r^3 = 20^3 + 3 k 400 t.
+    const layers = [{ thicknessMm: 0.05, viscosityPaS: 0.02 }];
+    const slow = Math.cbrt(8000 + 3 * tau(90) * 2.5 * 400 * 590);
+    expect(passReachMm(jet, { layers })).toBeGreaterThan(slow);
+    expect(passReachMm(jet, { layers })).toBeLessThan(1.1 * slow);
   });
 });

@@ -40,7 +40,7 @@ const ROOM_FACTOR = { least: 0.5, most: 4 } as const;
 
 /**
  * Hours until a pour is touch-dry, before anything was learned of one's own: the longer of the time in which its water can
- * leave and of the usual wait, which goes with how fast water leaves in that room.
+ * leave, below which it never is, and of the usual wait, which goes with how fast water leaves in that room.
  *
  * Law: `evaporation` of the water where most paint lies; usual waits are common practice, no published source.
  *
@@ -56,7 +56,7 @@ export function touchDryHours(film: DryingFilm): DryingHours {
   const practice = HOURS * Math.sqrt(from * to) * factor;
   const hours = Math.max(practice, here.seconds / 3600);
   const range = Math.sqrt(to / from);
-  return { hours, low: hours / range, high: hours * range };
+  return { hours, low: Math.max(hours / range, here.seconds / 3600), high: hours * range };
 }
 
 /**

@@ -25,7 +25,9 @@ describe('its range holds what it claims: nine of ten (simulated studios)', () =
   const normal = () => gaussian(random);
   const share = (odds: number) => 1 / (1 + Math.exp(-odds));
 
-  it.each([0, 3, 10, 25])('with %d pours seen', (count) => {
+  const worlds = [0.3, 0.7, 1].flatMap((scatter) => [0, 3, 10, 25].map((count) => [count, scatter] as const));
+
+  it.each(worlds)('with %d pours seen, of an artist whose pours lie %d apart', (count, scatter) => {
     let inside = 0;
     const studios = 400;
     for (let studio = 0; studio < studios; studio += 1) {
@@ -36,7 +38,7 @@ describe('its range holds what it claims: nine of ten (simulated studios)', () =
         return {
           technique: 'bloom',
           forecast: share(odds),
-          covered: share(odds + off + bloom + 0.3 * normal()),
+          covered: share(odds + off + bloom + scatter * normal()),
         };
       };
       const next = pour();
@@ -44,6 +46,7 @@ describe('its range holds what it claims: nine of ten (simulated studios)', () =
       if (low <= next.covered && next.covered <= high) inside += 1;
     }
     expect(inside / studios).toBeGreaterThan(0.84);
-    expect(inside / studios).toBeLessThan(0.97);
+    // How far an even hand's pours lie apart is only learned.
+    if (scatter > 0.3 || count > 9) expect(inside / studios).toBeLessThan(0.97);
   });
 });

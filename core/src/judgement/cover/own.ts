@@ -1,4 +1,5 @@
 import { NINE_IN_TEN, partialPooling } from '../../base/statistics/index.ts';
+import { logOdds, shareOfOdds } from '../../piece/cover/index.ts';
 import type { Technique } from '../../paint/stage/index.ts';
 
 /** A pour whose face was measured, and what the forecast had said; shares of the face. */
@@ -18,16 +19,10 @@ export interface OwnCoverage {
   readonly n: number;
 }
 
-/** Shares are held this far from nothing and from all before they are compared. */
-const EDGE = 0.02;
-const logit = (share: number): number => {
-  const kept = Math.min(1 - EDGE, Math.max(EDGE, share));
-  return Math.log(kept / (1 - kept));
-};
-const shareOf = (value: number): number => 1 / (1 + Math.exp(-value));
-
-/** How far whole studios lie from the simple forecast, sd of its log odds: it follows no films (an assumption). */
+/** How far whole studios lie from the forecast, sd of its log odds (an assumption). */
 const SPREAD: Readonly<Record<string, number>> = { studio: 0.9 };
+/** How far pours of one artist lie apart then, sd of the log odds, held possible alike. */
+const SCATTER = [0.3, 0.6, 0.9, 1.3];
 const groupsOf = (technique: Technique): string[] => ['studio', `technique ${technique}`];
 
 /**
@@ -43,18 +38,19 @@ export function learnCoverage(
 ): (forecast: number, technique: Technique) => OwnCoverage {
   const predict = partialPooling(
     pours.map(({ technique, forecast, covered }) => ({
-      value: logit(covered) - logit(forecast),
+      value: logOdds(covered) - logOdds(forecast),
       groups: groupsOf(technique),
     })),
     SPREAD,
+    SCATTER,
   );
   return (forecast, technique) => {
     const { mean, sd } = predict(groupsOf(technique));
-    const at = logit(forecast) + mean;
+    const at = logOdds(forecast) + mean;
     return {
-      covered: shareOf(at),
-      low: shareOf(at - NINE_IN_TEN * sd),
-      high: shareOf(at + NINE_IN_TEN * sd),
+      covered: shareOfOdds(at),
+      low: shareOfOdds(at - NINE_IN_TEN * sd),
+      high: shareOfOdds(at + NINE_IN_TEN * sd),
       n: pours.filter((pour) => pour.technique === technique).length,
     };
   };

@@ -1,6 +1,5 @@
 import { waterLeavesSeconds } from '../../flow/drying/index.ts';
 import { driftMm } from '../../flow/film/index.ts';
-import type { PourRecord } from '../outcome/index.ts';
 import { dryingFilm } from './film.ts';
 
 /** So slight a slope that the way grows evenly with it, mm on a meter. */
@@ -17,12 +16,9 @@ const SLIGHT = 1;
 export function driftPerSlope(record: Parameters<typeof dryingFilm>[0]): number | null {
   const film = dryingFilm(record);
   if (!film) return null;
-  const laid = record.cups.filter(({ laidMg }: PourRecord['cups'][number]) => laidMg > 0);
-  const mg = laid.reduce((sum, cup) => sum + cup.laidMg, 0);
-  const meanLn = laid.reduce((sum, cup) => sum + cup.laidMg * Math.log(cup.viscosityPaS), 0) / mg;
   return driftMm({
     thicknessMm: film.thickMm,
-    viscosityPaS: Math.exp(meanLn),
+    viscosityPaS: film.viscosityPaS,
     densityKgM3: 1000 * film.densityGPerMl,
     slopeMmPerM: SLIGHT,
     lengthMm: Math.max(record.support.widthMm, record.support.heightMm),

@@ -17,6 +17,17 @@ export interface PieceFilm {
 }
 
 /**
+ * What a film comes to on the spinner, mm: `spin`, one turn after the other. Plan, check, record and rack all ask this.
+ *
+ * @throws InputError naming the field
+ * @example leftMm({ thicknessMm: 3, viscosityPaS: 3, densityKgM3: 1150 }, [{ rpm: 60, seconds: 10 }]) // 1.788
+ */
+export const leftMm = (
+  film: { readonly thicknessMm: number; readonly viscosityPaS: number; readonly densityKgM3: number },
+  spins: readonly { readonly rpm: number; readonly seconds: number }[],
+): number => spins.reduce((thicknessMm, spin) => spunMm({ ...film, thicknessMm, ...spin }), film.thicknessMm);
+
+/**
  * How thick the paint of a piece lies in all, before and after it is spun; `null` when nothing is laid.
  *
  * Law: volume less what runs off, over face and sides; then Emslie, Bonner & Peck 1958 through `spin`, with
@@ -43,13 +54,8 @@ export function pieceFilm(
   const laidMm = (10 * volumeMl * (1 - dripShare)) / (faceCm2 + sidesCm2);
   const viscosityPaS = Math.exp(ln / massG);
   const densityKgM3 = (1000 * massG) / volumeMl;
-  const afterMm = spunMm({
-    thicknessMm: laidMm,
-    viscosityPaS,
-    densityKgM3,
-    rpm: spinRpm,
-    seconds: spinSeconds,
-  });
+  const film = { thicknessMm: laidMm, viscosityPaS, densityKgM3 };
+  const afterMm = leftMm(film, [{ rpm: spinRpm, seconds: spinSeconds }]);
   return { laidMm, afterMm, viscosityPaS, densityKgM3 };
 }
 
@@ -96,7 +102,7 @@ export function middleFilm(
         densityKgM3: (1000 * massG) / volumeMl,
       };
       const { spinRpm: rpm, spinSeconds: seconds } = plan.settings;
-      return { ...film, afterMm: spunMm({ ...film, thicknessMm: film.laidMm, rpm, seconds }) };
+      return { ...film, afterMm: leftMm({ ...film, thicknessMm: film.laidMm }, [{ rpm, seconds }]) };
     });
   return middles.sort((a, b) => b.afterMm - a.afterMm)[0] ?? null;
 }

@@ -77,15 +77,15 @@ describe('what may happen while it dries (common practice, no published source)'
   const codes = (film: Parameters<typeof dryingRisks>[0]) => dryingRisks(film).map(({ code }) => code);
 
   it('a thin film on cloth is spoken of by nothing; a thick one cracks, its middle dries last', () => {
-    expect(codes({ technique: 'dutch', thickMm: 0.8, kind: 'canvas' })).toEqual([]);
-    expect(codes({ technique: 'dutch', thickMm: 3, kind: 'canvas' })).toEqual(
+    expect(codes({ isMiddle: false, thickMm: 0.8, kind: 'canvas' })).toEqual([]);
+    expect(codes({ isMiddle: false, thickMm: 3, kind: 'canvas' })).toEqual(
       expect.arrayContaining(['cracks', 'middle-last', 'sags']),
     );
   });
 
   it('a board bows, a bare rim cracks first', () => {
-    expect(codes({ technique: 'dutch', thickMm: 1, kind: 'board' })).toEqual(['warps']);
-    const tile = codes({ technique: 'dutch', thickMm: 2.6, kind: 'tile' });
+    expect(codes({ isMiddle: false, thickMm: 1, kind: 'board' })).toEqual(['warps']);
+    const tile = codes({ isMiddle: false, thickMm: 2.6, kind: 'tile' });
     expect(tile.indexOf('rim-cracks')).toBeLessThan(tile.indexOf('cracks'));
   });
 });

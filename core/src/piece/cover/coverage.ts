@@ -1,6 +1,9 @@
+import { NINE_IN_TEN } from '../../base/statistics/index.ts';
 import { spunMm } from '../../flow/film/index.ts';
+import { layerAmounts } from '../amount/index.ts';
 import type { Place } from '../plan/index.ts';
 import { paintedArea, type SupportSize } from '../support/index.ts';
+import { coveredOdds, logOdds, shareOfOdds, type CoverFacts } from './likeTheFilm.ts';
 import { laidColors, petals, swiped, type CoverageInput, type Petal } from './reach.ts';
 
 /** How much of the face the design will cover, as shares of it. */
@@ -15,18 +18,17 @@ export interface Coverage {
 
 /** Colors thinner than this break up rather than spread, mm (common practice). */
 const THINNEST_MM = 0.25;
-/** Spread of ln(covered) that the assumptions above leave open (an estimate); own pours narrow it: `judgement/cover`. */
-const SPREAD_LN = 0.55;
-const NINE_IN_TEN = 1.645;
+/** How far pours of one plan lie apart, sd of the log odds (an estimate); own pours narrow it: `judgement/cover`. */
+const ARTIST_SD = 0.85;
 /** Squares along the longer side in which the face is looked at. */
 const SQUARES = 60;
 
 /**
- * What will be covered by the design, and what stays negative space: the puddles and bands as they are laid, the petals as
- * far as `reach` carries them, all as much wider as a spin makes it thinner.
+ * What will be covered by the design, and what stays negative space: as the rehearsal would find it (`coveredOdds`), from the puddles
+ * and bands as they are laid, the petals as far as `reach` carries them, the paint there is and how much a spin thins it. What a card
+ * draws over the rehearsal does not know: that is the union of what is laid and drawn.
  *
- * Law: the union of what is laid and blown, counted in squares; a spin widens it as `spin` thins it, by volume; never
- * wider than its paint reaches. A simple forecast: the films of petals are not followed.
+ * Law: an emulator of the film model; never wider than the paint reaches.
  *
  * @returns null when no color is laid
  * @throws InputError naming the field
@@ -44,13 +46,16 @@ export function coverage(support: SupportSize, input: CoverageInput): Coverage |
   const before = shareOf(support, isCovered);
   const depthMm = (1000 * volumeMl) / Math.max(1, before * faceMm2);
   const wider = depthMm / spunFrom(input, depthMm);
-  const most = (1000 * volumeMl) / THINNEST_MM / faceMm2;
-  const covered = Math.min(1, most, before * wider);
-  const apart = Math.exp(NINE_IN_TEN * SPREAD_LN);
+  const most = Math.min(1, (1000 * volumeMl) / THINNEST_MM / faceMm2);
+  const facts = { share: before, thinner: allMm(input, support) / spunFrom(input, allMm(input, support)) };
+  const { odds, sd } = input.plan.settings.card
+    ? { odds: logOdds(before * wider), sd: ARTIST_SD }
+    : coveredOdds({ ...facts, ...paintFacts(input, support) });
+  const apart = NINE_IN_TEN * Math.hypot(sd, ARTIST_SD);
   return {
-    covered,
-    low: covered / apart,
-    high: Math.min(1, covered * apart),
+    covered: Math.min(most, shareOfOdds(odds)),
+    low: Math.min(most, shareOfOdds(odds - apart)),
+    high: Math.min(most, shareOfOdds(odds + apart)),
     petals: blown.map((petal) => ({ ...petal, tip: outward(petal.tip, Math.sqrt(wider)) })),
   };
 
@@ -61,11 +66,40 @@ export function coverage(support: SupportSize, input: CoverageInput): Coverage |
   }
 }
 
-function spunFrom({ plan, paints }: CoverageInput, thicknessMm: number): number {
-  const { spinRpm: rpm, spinSeconds: seconds } = plan.settings;
-  const used = paints.filter(({ id }) =>
+const IS_COLOR: readonly string[] = ['color', 'activator', 'swipe'];
+
+/** Everything in piles and ribbons over the face, mm. */
+const allMm = (input: CoverageInput, support: SupportSize): number =>
+  (10 * laidColors(input).reduce((sum, each) => sum + each.volumeMl, 0)) / paintedArea(support).faceCm2;
+
+/** What decides of the paint itself. */
+function paintFacts(
+  { plan, paints, blowers }: CoverageInput,
+  support: SupportSize,
+): Pick<CoverFacts, 'colorMm' | 'viscosityPaS' | 'hasPillow' | 'isPiled'> {
+  const used = usedPaints(plan, paints);
+  const colors = used.filter(({ role }) => IS_COLOR.includes(role));
+  const colorMl = layerAmounts(support, plan, paints, blowers)
+    .filter(({ cupId }) => colors.some(({ id }) => id === cupId))
+    .reduce((sum, each) => sum + each.volumeMl, 0);
+  const ln = colors.reduce((sum, { viscosityPaS }) => sum + Math.log(viscosityPaS), 0);
+  return {
+    colorMm: (10 * colorMl) / paintedArea(support).faceCm2,
+    viscosityPaS: Math.exp(ln / Math.max(1, colors.length)),
+    hasPillow: used.some(({ role }) => role === 'pillow'),
+    isPiled: plan.stacks.some(({ layers }) => layers.length > 0),
+  };
+}
+
+/** The paints of piles and ribbons. */
+const usedPaints = (plan: CoverageInput['plan'], paints: CoverageInput['paints']): CoverageInput['paints'] =>
+  paints.filter(({ id }) =>
     [...plan.stacks, ...plan.paths].some(({ layers }) => layers.some(({ cupId }) => cupId === id)),
   );
+
+function spunFrom({ plan, paints }: CoverageInput, thicknessMm: number): number {
+  const { spinRpm: rpm, spinSeconds: seconds } = plan.settings;
+  const used = usedPaints(plan, paints);
   if (used.length === 0) return thicknessMm;
   const mean = (value: (paint: (typeof used)[number]) => number) =>
     used.reduce((sum, paint) => sum + value(paint), 0) / used.length;

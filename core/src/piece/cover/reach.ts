@@ -1,5 +1,5 @@
-import { breathReachMm } from '../../flow/air/index.ts';
-import { exitOf, type BlowerExit } from '../amount/index.ts';
+import type { Sheet } from '../../flow/air/index.ts';
+import type { BlowerExit } from '../amount/index.ts';
 import {
   curveMiddle,
   curvePlaces,
@@ -10,6 +10,7 @@ import {
   type PlanPaint,
 } from '../plan/index.ts';
 import type { SupportSize } from '../support/index.ts';
+import { carriedMm } from '../rehearse/index.ts';
 import { sampleLayers } from '../stack/index.ts';
 
 /** Where a pass begins, where it carries the paint to, and how wide a petal it makes. */
@@ -72,7 +73,7 @@ export function petals(input: CoverageInput, laid: readonly Laid[]): Petal[] {
   return plan.passes.flatMap((pass, index): Petal[] => {
     const under = over[index];
     if (!under) return [];
-    const reach = breathReachMm({ ...exitOf(pass, blowers), ...pass }, { layers: moving(pass.at) });
+    const reach = carriedMm(pass, blowers, moving(pass.at));
     const turn = (pass.directionDeg * Math.PI) / 180;
     const tip = { x: pass.at.x + reach * Math.sin(turn), y: pass.at.y - reach * Math.cos(turn) };
     const beside = over.filter((each) => each === under).length;
@@ -83,7 +84,7 @@ export function petals(input: CoverageInput, laid: readonly Laid[]): Petal[] {
   });
 }
 
-type Moving = Parameters<typeof breathReachMm>[1]['layers'];
+type Moving = Sheet['layers'];
 
 /** What moves under the air at a place: the pile as it is blown out, or a ribbon on its base. */
 function movingLayers({ plan, paints, blowers }: CoverageInput): (at: Place) => Moving {

@@ -1,6 +1,7 @@
 export { commonLayers } from './filmLayers.ts';
 export { sceneOf, type LayShape, type Scene, type SceneLay, type SceneLayer } from './scene.ts';
 export { emptyStage, lay, castOf, sceneGrid, USUAL_UNKNOWNS, type FilmUnknowns } from './stage.ts';
+export { carriedMm } from './carried.ts';
 export { airOf, rehearsedSpeed, strokeOf, type Stroke } from './stroke.ts';
 export {
   cutAcross,

@@ -1,3 +1,4 @@
+import { RIPPLED_FRICTION } from '../../flow/air/index.ts';
 import { restingMm } from '../../flow/film/index.ts';
 import { linearRgb } from '../../paint/color/index.ts';
 import type { Opacity } from '../../paint/material/index.ts';
@@ -34,7 +35,7 @@ export interface FilmUnknowns {
 export const USUAL_UNKNOWNS: FilmUnknowns = {
   strength: USUAL_STRENGTH.breath,
   tauHalfPa: 3,
-  friction: 0.025,
+  friction: RIPPLED_FRICTION,
   cells: USUAL_CELLS,
 };
 

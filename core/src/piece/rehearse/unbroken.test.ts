@@ -29,7 +29,7 @@ it.each(ROUNDS)(
       const kept = 1e6 * (left + fields.lost.reduce((sum, each) => sum + each, 0));
       expect([name, kept / laid]).toEqual([name, expect.closeTo(1, 6)]);
       const least = Math.min(...fields.thickness.map((field) => field.reduce((a, b) => Math.min(a, b))));
-    expect([name, least >= 0]).toEqual([name, true]);
+      expect([name, least >= 0]).toEqual([name, true]);
     }
   },
   3_600_000,

@@ -13,7 +13,7 @@ import { usePiece } from '#store/piece/piece.ts';
 import { usePieces } from '#store/pieces.ts';
 import { useSending } from '#store/sending.ts';
 import { useUnits } from '#store/units.ts';
-import { CHECK_LABELS, RISK_WORDS, sideWords } from '#words/care.ts';
+import { CHECK_LABELS, riskSentence, sideWords } from '#words/care.ts';
 import BubbleLevel from './BubbleLevel.vue';
 import RackRoom from './RackRoom.vue';
 import SlotSelect from './SlotSelect.vue';
@@ -134,7 +134,7 @@ const photograph = (file: File) =>
       <h2 id="risks">What may happen</h2>
       <p>
         {{ units.show('depth', on.film.value.thickMm) }} of paint lie where most of it does.
-        {{ on.risks.value.map(({ code }) => RISK_WORDS[code]).join(' ') || 'Nothing speaks for cracks.' }}
+        {{ on.risks.value.map(riskSentence).join(' ') || 'Nothing speaks for cracks.' }}
         <ComputedFrom calculation="touch-dry" />
       </p>
     </section>

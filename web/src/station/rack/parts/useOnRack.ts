@@ -46,8 +46,8 @@ export function useOnRack() {
   const risks = computed(() =>
     store.piece && film.value
       ? dryingRisks({
-          technique: store.piece.technique,
           thickMm: film.value.thickMm,
+          isMiddle: film.value.isMiddle,
           kind: store.piece.support.kind,
         })
       : [],
