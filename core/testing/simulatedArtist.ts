@@ -86,9 +86,11 @@ export interface ThinnedMany {
   readonly meanAdditions: number;
   readonly overshotShare: number;
   readonly rmsOffLn: number;
-  /** Called there within four additions, and truly there. */
-  readonly doneInFourShare: number;
+  /** Called there within five additions. */
+  readonly doneInFiveShare: number;
   readonly doneShare: number;
+  /** Ended within 15 % of the target. */
+  readonly nearShare: number;
   /** Of those called there, how many truly are. */
   readonly trulyThereShare: number;
 }
@@ -111,8 +113,9 @@ export function thinMany(
     meanAdditions: mean(({ additions }) => additions),
     overshotShare: mean(({ overshot }) => Number(overshot)),
     rmsOffLn: Math.sqrt(mean(({ offLn }) => offLn ** 2)),
-    doneInFourShare: mean((one) => Number(one.done && one.additions <= 4)),
+    doneInFiveShare: mean((one) => Number(one.done && one.additions <= 5)),
     doneShare,
+    nearShare: mean(({ offLn }) => Number(Math.abs(offLn) <= Math.log(1 + TOO_FAR_SHARE))),
     trulyThereShare: mean(({ done, isThere }) => Number(done && isThere)) / Math.max(doneShare, 1e-9),
   };
 }

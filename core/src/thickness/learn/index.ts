@@ -19,6 +19,7 @@ export {
 } from './composition.ts';
 export { disagreement, type Disagreement } from './disagreement.ts';
 export { evidenceOf, type Evidence } from './evidence.ts';
+export { handOf, scatterTimes } from './hand.ts';
 export { cupStates, type TestedCup, type TestedState } from './cupStates.ts';
 export {
   contentsOf,

@@ -9,6 +9,7 @@ import {
   type Belief,
   type Weights,
 } from './belief.ts';
+import { handOf } from './hand.ts';
 import { composition, priorsOf, type LearnedIngredient } from './composition.ts';
 
 /** A cup as learning sees it. */
@@ -44,7 +45,8 @@ const UNKNOWN_RACE: Calibrated = { ln: 0, sdLn: 30 };
  * What all readings of some cups say of their materials at once. A race teaches the ratios of its cups; a
  * reference liquid or a calibrated card among its lanes ties them to Pa.s. Media that several cups share
  * are learned from all of them. What one person's mounds or words have in common is an unknown of its own,
- * which more of them do not average away, and which races and drain cups teach.
+ * which more of them do not average away, and which races and drain cups teach. Readings that were repeated teach how unsure the
+ * hand is (`handOf`).
  *
  * @param cups those that were read; readings of other cups are passed over
  */
@@ -63,12 +65,13 @@ export function learnKeeping(
 ): Belief {
   const byId = new Map(cups.map((cup) => [cup.id, cup]));
   const counting = readings.filter(counts);
+  const hand = handOf(counting);
   const lastOfRace = new Map(
     counting.flatMap(({ id, raceId, measure }) => (measure.kind === 'race' ? [[raceId, id] as const] : [])),
   );
   const prior = withShared(beliefOf(priorsOf(cups.flatMap((cup) => cup.ingredients))), counting);
   return counting.reduce((so, reading) => {
-    const after = take(so, reading, byId);
+    const after = take(so, reading, byId, hand(reading.measure.kind));
     const { id, raceId, measure } = reading;
     const isOver = measure.kind === 'race' && lastOfRace.get(raceId) === id && !keptRaces.has(raceId);
     return isOver ? forget(after, sharedName('race', raceId)) : after;
@@ -119,12 +122,17 @@ export function observationOf(
 }
 
 /** The belief after one more reading; unchanged when its cup is not there. */
-export function take(belief: Belief, reading: ReadingRecord, cups: ReadonlyMap<string, LearnCup>): Belief {
+export function take(
+  belief: Belief,
+  reading: ReadingRecord,
+  cups: ReadonlyMap<string, LearnCup>,
+  timesUnsure = 1,
+): Belief {
   const seen = observationOf(reading, cups);
   if (!seen) return belief;
   const { weights, value, sd, atMost, shared } = seen;
   const known = shared ? withUnknown(belief, shared.name, shared.prior.ln, shared.prior.sdLn) : belief;
-  return (atMost ? observeBelow : observe)(known, weights, value, sd);
+  return (atMost ? observeBelow : observe)(known, weights, value, timesUnsure * sd);
 }
 
 /** The cup's composition when it was read; `undefined` when it is not among the cups or was empty. */

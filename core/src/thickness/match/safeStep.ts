@@ -6,9 +6,10 @@ export const TOO_FAR_SHARE = 0.15;
  * The chance of going too far that a step may have: an artist takes two to four of them, and at most 2 of 100 shall
  * have gone too far at the end.
  */
-export const MOST_OVERSHOOT = 0.0075;
-/** A step covers at most this share of the way, in ln(viscosity). */
+export const MOST_OVERSHOOT = 0.006;
+/** A step covers at most this share of the way, in ln(viscosity); from near the target all of it. */
 export const MOST_OF_THE_WAY = 0.8;
+const NEAR_LN = 0.3;
 
 /** What is expected of ln(viscosity) once so much has been stirred in. */
 export type Outlook = (mg: number) => { readonly mean: number; readonly sd: number };
@@ -20,8 +21,8 @@ export interface SafeStep {
 }
 
 /**
- * The largest step on the way to a thickness that is at most 80 % of the way in ln(viscosity) and hardly ever goes too
- * far.
+ * The largest step on the way to a thickness that is at most 80 % of the way in ln(viscosity), from near all of it, and hardly ever
+ * goes too far.
  *
  * Law: bisection on a Gaussian outlook. The two shares are common practice, no published source: paint can be
  * thinned and not thickened again.
@@ -33,7 +34,8 @@ export interface SafeStep {
 export function safeStep(outlook: Outlook, targetLn: number, needMg: number): SafeStep | undefined {
   const start = outlook(0).mean;
   const overshootOf = (mg: number) => chanceTooFar(outlook(mg), targetLn, start > targetLn);
-  const goal = targetLn + (1 - MOST_OF_THE_WAY) * (start - targetLn);
+  const left = Math.abs(start - targetLn) < NEAR_LN ? 0 : 1 - MOST_OF_THE_WAY;
+  const goal = targetLn + left * (start - targetLn);
   const isShort = (mg: number) => (start > targetLn ? outlook(mg).mean >= goal : outlook(mg).mean <= goal);
   const isSafe = (mg: number) => isShort(mg) && overshootOf(mg) <= MOST_OVERSHOOT;
   if (!isSafe(0)) return undefined;
