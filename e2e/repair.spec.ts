@@ -3,6 +3,7 @@ import { openStart } from './support/steps.ts';
 import { weighIn } from './support/weighIn.ts';
 import { expect, test, type Studio } from './support/studio.ts';
 import type { Page } from '@playwright/test';
+import { answerTest } from './support/runSheet.ts';
 
 interface Logged {
   readonly kind: string;
@@ -22,6 +23,7 @@ async function doStep(page: Page): Promise<string> {
   const number = page.getByText(/^Step \d+ of/);
   const before = await number.textContent();
   const wait = page.getByRole('button', { name: 'It was this long' });
+  await answerTest(page);
   if (await wait.isVisible()) await wait.click();
   else await page.keyboard.press('Space');
   await expect(async () => {

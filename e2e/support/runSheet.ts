@@ -1,5 +1,13 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 
+/** Says what was seen, where the step is a test: it is not logged without an answer. */
+export async function answerTest(page: Page): Promise<void> {
+  for (const seen of ['The middle moves', 'It moves easily', 'No more runs over']) {
+    const answer = page.getByText(seen, { exact: true });
+    if (await answer.isVisible()) await answer.click();
+  }
+}
+
 /** One step of a run sheet by its widest button, whatever kind it is: done, waited, logged, or left out. */
 export async function doStep(page: Page, press: (button: Locator) => Promise<void>): Promise<void> {
   const number = page.getByText(/^Step \d+ of/);
@@ -8,6 +16,7 @@ export async function doStep(page: Page, press: (button: Locator) => Promise<voi
   const wait = page.getByRole('button', { name: 'It was this long' });
   const form = page.getByRole('button', { name: /^(Log|Keep) / }).first();
   const skip = page.getByRole('button', { name: /^Done, without|^Leave it out/ }).first();
+  await answerTest(page);
   if (await done.isVisible()) await press(done);
   else if (await wait.isVisible()) await press(wait);
   else if (await form.isVisible()) await press(form);

@@ -1,4 +1,9 @@
-import type { BlowTestReading, Standing, TipTestReading } from '@icy-ribbon/core/judgement/pouring';
+import type {
+  BlowTestReading,
+  Standing,
+  TipAngles,
+  TipTestReading,
+} from '@icy-ribbon/core/judgement/pouring';
 import type { PatchContrast } from '@icy-ribbon/core/piece/repair';
 import type { MeasureWords } from './measure.ts';
 
@@ -19,20 +24,24 @@ export function blowTestWords({ verdict, fromMm, toMm }: BlowTestReading, say: M
   return `${film}, by estimate: ${advice}`;
 }
 
+const degrees = (deg: number): string => deg.toFixed(deg < 10 ? 1 : 0);
+
+/** How far to tip a piece. */
+export const angleWords = ({ fromDeg, toDeg }: TipAngles): string =>
+  `${degrees(fromDeg)} to ${degrees(toDeg)}°`;
+
 /** What tipping tells of the middle, and what to do. */
 export function tipTestWords(
   { mm, verdict }: TipTestReading,
   moves: boolean,
-  tiltDeg: number,
+  angles: TipAngles,
   say: MeasureWords,
 ): string {
   const film = moves ? `At least ${say.film(mm)} in the middle` : `At most ${say.film(mm)} in the middle`;
   const advice = {
     spin: 'there is paint to lose. Spin on, slowly, the other way.',
     enough: 'it may stay.',
-    'ask-again': moves
-      ? `tip it less than ${Math.round(tiltDeg)}° to know how much more.`
-      : `tip it further than ${Math.round(tiltDeg)}° to know.`,
+    'ask-again': `tip it ${angleWords(angles)} to know.`,
   }[verdict];
   return `${film}, by estimate: ${advice}`;
 }

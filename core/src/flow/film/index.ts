@@ -6,4 +6,4 @@ export { rimHoldsMm } from './rim.ts';
 export { spreadRadiusMm } from './spread.ts';
 export { spunMm } from './spin.ts';
 export { rpmOfShear, spinShearPa } from './spinShear.ts';
-export { creepingMm } from './tipTest.ts';
+export { creepingMm, creepsFromDeg } from './tipTest.ts';

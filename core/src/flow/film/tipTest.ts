@@ -5,6 +5,26 @@ import { GRAVITY_MS2 } from './level.ts';
 const SEEN_MS = 0.001;
 
 /**
+ * The angle at which the surface of a film just begins to creep: the law of `creepingMm`, solved.
+ *
+ * @returns degrees, at most 90
+ * @throws InputError naming the field
+ * @example creepsFromDeg({ thicknessMm: 4.5, viscosityPaS: 3, densityKgM3: 1150 }) // 1.51
+ */
+export function creepsFromDeg(film: {
+  readonly thicknessMm: number;
+  readonly viscosityPaS: number;
+  readonly densityKgM3: number;
+}): number {
+  requirePositive('thicknessMm', film.thicknessMm, 'The thickness');
+  requirePositive('viscosityPaS', film.viscosityPaS, 'The viscosity');
+  requirePositive('densityKgM3', film.densityKgM3, 'The density');
+  const thickM = film.thicknessMm / 1000;
+  const slope = (2 * film.viscosityPaS * SEEN_MS) / (film.densityKgM3 * GRAVITY_MS2 * thickM ** 2);
+  return (Math.asin(Math.min(1, slope)) * 180) / Math.PI;
+}
+
+/**
  * Thickness of a film whose surface just begins to creep when the support is tipped: what still moves at this angle is
  * thicker, what stands is thinner.
  *

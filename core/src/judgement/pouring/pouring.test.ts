@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { GOOD_BLOOM } from '../../../testing/index.ts';
 import { NO_AIMS } from '../../paint/stage/index.ts';
 import { creepingMm, rimHoldsMm } from '../../flow/film/index.ts';
-import { readBlowTest, readTipTest, soFar, type SoFarInput } from './index.ts';
+import { readBlowTest, readTipTest, soFar, tipAngles, type SoFarInput } from './index.ts';
 
 const base = { viscosityPaS: 0.6, densityGPerMl: 1.1 };
 
@@ -46,6 +46,25 @@ describe('the tip test', () => {
     expect(readTipTest({ tiltDeg: 20, moves: false }, thick).verdict).toBe('enough');
     expect(readTipTest({ tiltDeg: 30, moves: true }, thick).verdict).toBe('ask-again');
     expect(readTipTest({ tiltDeg: 1, moves: false }, thick).verdict).toBe('ask-again');
+  });
+
+  it('a piece is tipped by its own law: 1.5 to 4.5 degrees at 3 Pa.s; there either answer decides', () => {
+    const { fromDeg, toDeg } = tipAngles(thick);
+    // sin a = 2 mu u / (rho g h^2) at 1 mm/s, by hand.
+    expect(fromDeg).toBeCloseTo(1.5, 1);
+    expect(toDeg).toBeCloseTo(4.5, 1);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.2, max: 30, noNaN: true }),
+        fc.double({ min: 0.9, max: 2, noNaN: true }),
+        fc.boolean(),
+        (viscosityPaS, densityGPerMl, moves) => {
+          const paint = { viscosityPaS, densityGPerMl };
+          const tiltDeg = tipAngles(paint).usualDeg;
+          expect(readTipTest({ tiltDeg, moves }, paint).verdict).toBe(moves ? 'spin' : 'enough');
+        },
+      ),
+    );
   });
 
   it('a simulated artist who tips until the middle moves brackets the true film', () => {

@@ -1,4 +1,4 @@
-import { creepingMm } from '../../flow/film/index.ts';
+import { creepingMm, creepsFromDeg } from '../../flow/film/index.ts';
 import { LIMITS } from '../../paint/stage/index.ts';
 
 /** What tipping the support tells of the paint in the middle. */
@@ -7,6 +7,32 @@ export interface TipTestReading {
   readonly mm: number;
   /** "spin": there is paint to lose; "enough": it may stay; "ask-again": tip it less, or further, to know. */
   readonly verdict: 'spin' | 'enough' | 'ask-again';
+}
+
+/** Angles at which the test decides: what moves there is to be spun, what stands may stay. */
+export interface TipAngles {
+  readonly fromDeg: number;
+  readonly toDeg: number;
+  /** In between: to begin with. */
+  readonly usualDeg: number;
+}
+
+/**
+ * How far to tip a piece for its own paint: from where the thickest middle that may stay creeps to where the thickest film does.
+ *
+ * Law: `tip-test`, solved for the angle.
+ *
+ * @throws InputError naming the field
+ * @example tipAngles({ viscosityPaS: 3, densityGPerMl: 1.15 }) // { fromDeg: 1.51, toDeg: 4.51, usualDeg: 2.61 }
+ */
+export function tipAngles(paint: {
+  readonly viscosityPaS: number;
+  readonly densityGPerMl: number;
+}): TipAngles {
+  const at = (thicknessMm: number) =>
+    creepsFromDeg({ ...paint, thicknessMm, densityKgM3: 1000 * paint.densityGPerMl });
+  const [fromDeg, toDeg] = [at(LIMITS.middleMm.thick), at(LIMITS.filmMm.thick)];
+  return { fromDeg, toDeg, usualDeg: Math.sqrt(fromDeg * toDeg) };
 }
 
 /**

@@ -137,6 +137,9 @@ const repairData = z.object({
   directionDeg: airShape.directionDeg,
   note: says,
 });
+/** A test has an answer. */
+const seen = z.boolean('Choose what you saw.');
+
 /** Everything that can happen while a piece is poured, by its kind, with what is logged of it. */
 export const EVENT_DATA = {
   layer: layerData,
@@ -154,9 +157,9 @@ export const EVENT_DATA = {
   /** A cup turned over on the support and lifted off. */
   lift: z.object({ note: says, ...where }),
   /** The base blown alone: whether it moves easily, whether paint still runs over the edge. */
-  'blow-test': z.object({ moves: z.boolean(), runsOver: z.boolean(), stepId: stepIdSchema }),
+  'blow-test': z.object({ moves: seen, runsOver: seen, stepId: stepIdSchema }),
   /** The support tipped by so much from level: whether the middle moves. */
-  'tip-test': z.object({ tiltDeg, moves: z.boolean(), stepId: stepIdSchema }),
+  'tip-test': z.object({ tiltDeg, moves: seen, stepId: stepIdSchema }),
   repair: repairData,
   note: z.object({ text: z.string().trim().min(1, 'Write something.').max(2000) }),
   photo: z.object({ photoId: idSchema.nullable(), note: says }),

@@ -40,7 +40,10 @@ const drawn = defineModel<DrawnFor>('drawn', { default: () => ({ mark: null, sha
 const emit = defineEmits<{ done: [] }>();
 
 const USUAL_MG = 5000;
-const FIELD_PATHS = ['data.tiltDeg', 'data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.cupId'];
+const FIELD_PATHS = [
+  ...['data.tiltDeg', 'data.seconds', 'data.rpm', 'data.mg', 'data.text', 'data.cupId'],
+  ...['data.moves', 'data.runsOver'],
+];
 const WAYS = [
   { value: 'both', label: 'both ways' },
   { value: 'clockwise', label: 'clockwise' },

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { readBlowTest, readTipTest } from '@icy-ribbon/core/judgement/pouring';
+import { readBlowTest, readTipTest, tipAngles } from '@icy-ribbon/core/judgement/pouring';
 import { RadioButton, RadioGroup } from 'ant-design-vue';
-import { computed } from 'vue';
+import { computed, watch } from 'vue';
 import { messageAt } from '#api/problem.ts';
 import NumberField from '#field/NumberField.vue';
 import ComputedFrom from '#field/ComputedFrom.vue';
 import { usePiece } from '#store/piece/piece.ts';
-import { blowTestWords, tipTestWords } from '#words/pouring.ts';
+import { angleWords, blowTestWords, tipTestWords } from '#words/pouring.ts';
 import { useMeasures } from '#words/useMeasures.ts';
 import type { EventDraft } from './eventDraft.ts';
 
@@ -32,14 +32,31 @@ const paint = computed(() => {
   };
 });
 
+/** How far this very paint is to be tipped. */
+const angles = computed(() => (paint.value && props.kind === 'tip-test' ? tipAngles(paint.value) : null));
+watch(
+  angles,
+  (known) => {
+    if (known && draft.value.tiltDeg === null) draft.value.tiltDeg = Number(known.usualDeg.toFixed(1));
+  },
+  { immediate: true },
+);
+
+const unanswered = computed(
+  () => messageAt(props.problem, 'data.moves') ?? messageAt(props.problem, 'data.runsOver'),
+);
+
 const reading = computed(() => {
   if (!paint.value) return 'Lay paint down first: the reading needs its thickness.';
   const { moves, runsOver, tiltDeg } = draft.value;
-  if (props.kind === 'blow-test') {
+  if (moves === null || (props.kind === 'blow-test' && runsOver === null)) {
+    return angles.value ? `Tip it ${angleWords(angles.value)} and look at the middle.` : '';
+  }
+  if (props.kind === 'blow-test' && runsOver !== null) {
     return blowTestWords(readBlowTest({ moves, runsOver }, paint.value), measures.value);
   }
-  if (tiltDeg === null || tiltDeg <= 0 || tiltDeg > 90) return '';
-  return tipTestWords(readTipTest({ tiltDeg, moves }, paint.value), moves, tiltDeg, measures.value);
+  if (!angles.value || tiltDeg === null || tiltDeg <= 0 || tiltDeg > 90) return '';
+  return tipTestWords(readTipTest({ tiltDeg, moves }, paint.value), moves, angles.value, measures.value);
 });
 </script>
 
@@ -50,7 +67,7 @@ const reading = computed(() => {
       v-model="draft.tiltDeg"
       label="Tipped from level"
       unit="°"
-      :digits="0"
+      :digits="1"
       :error="messageAt(problem, 'data.tiltDeg')"
     />
     <RadioGroup
@@ -72,6 +89,7 @@ const reading = computed(() => {
       <RadioButton :value="false">No more runs over</RadioButton>
       <RadioButton :value="true">Still runs over</RadioButton>
     </RadioGroup>
+    <p v-if="unanswered" class="unanswered" role="alert">{{ unanswered }}</p>
     <p class="reading" role="status">
       {{ reading }} <ComputedFrom :calculation="kind === 'blow-test' ? 'rim' : 'tip-test'" />
     </p>
@@ -84,6 +102,12 @@ const reading = computed(() => {
   flex-wrap: wrap;
   align-items: flex-end;
   gap: 12px 16px;
+}
+
+/* It stands below both choices. */
+.unanswered {
+  flex-basis: 100%;
+  color: var(--alarm);
 }
 
 .reading {

@@ -9,7 +9,8 @@ const checked = (event: object) => pourEventSchema.parse({ ...envelope, ...event
 it.each([...FREE_EVENTS.flatMap((row): FormKind[] => ('fields' in row ? [row.kind] : [])), 'layer' as const])(
   'what the form of "%s" gives is an event of the log',
   (kind) => {
-    const draft = newDraft(kind, { cupId: CUP, words: 'as the rim split' });
+    const seen = { moves: true, runsOver: false, tiltDeg: 3 };
+    const draft = newDraft(kind, { cupId: CUP, words: 'as the rim split', ...seen });
     const { data, kind: logged } = eventOf(kind, draft);
     const whole = kind === 'photo' ? { ...data, photoId: null } : data;
     expect(checked({ kind: logged, data: whole }).kind).toBe(logged);
@@ -29,6 +30,16 @@ const EVENTS: readonly (Pick<PourEvent, 'kind'> & { data: object })[] = [
 it.each(EVENTS)('an event of kind $kind goes into its form and comes out the same', ({ kind, data }) => {
   const event = checked({ kind, data });
   expect(eventOf(formOf(kind)!, draftOf(event))).toEqual({ kind, data });
+});
+
+it.each([
+  ['blow-test', 'data.moves'],
+  ['tip-test', 'data.moves'],
+] as const)('a %s without an answer is refused', (kind, path) => {
+  const { data } = eventOf(kind, newDraft(kind, { tiltDeg: 3 }));
+  const { error } = pourEventSchema.safeParse({ ...envelope, kind, data });
+  const issue = error?.issues.find((each) => each.path.join('.') === path);
+  expect(issue?.message).toBe('Choose what you saw.');
 });
 
 it('an amount that was left empty is refused at its field, not taken for nothing', () => {

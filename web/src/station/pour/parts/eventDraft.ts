@@ -16,8 +16,9 @@ export interface EventDraft {
   /** How wide the spot is. */
   radiusMm: number | null;
   tiltDeg: number | null;
-  moves: boolean;
-  runsOver: boolean;
+  /** What was seen at a test; null until it is said. */
+  moves: boolean | null;
+  runsOver: boolean | null;
 }
 
 const USUAL_SECONDS: Partial<Record<FormKind, number>> = { wait: 120, torch: 3 };
@@ -34,9 +35,9 @@ export function newDraft(kind: FormKind, given: Partial<EventDraft> = {}): Event
     cupId: null,
     mg: 5000,
     radiusMm: 20,
-    tiltDeg: 10,
-    moves: true,
-    runsOver: false,
+    tiltDeg: null,
+    moves: null,
+    runsOver: null,
     ...given,
   };
 }
