@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { defineCalculation } from '../../base/calculation/define.ts';
 import { densityKgM3, positive } from '../../base/calculation/fields.ts';
 import { deepDentMm } from './deepDent.ts';
+import { exitWords } from './tools.ts';
 
 export const deepDentCalculation = defineCalculation({
   name: 'deep-dent',
@@ -10,7 +11,7 @@ export const deepDentCalculation = defineCalculation({
   source: 'Banks & Chandrasekhara 1963 (from memory)',
   range: 'Straight down, far from the exit, in paint that is deep enough.',
   assumes: 'The steady depth: a short pass digs less. K of 6 to 8 is found.',
-  typical: 'Leaf blower 55 m/s from 70 mm; straw 10 m/s from 6 mm.',
+  typical: `${exitWords('leaf-blower')}; ${exitWords('straw')}.`,
   example: { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 40, paintDensityKgM3: 1150 },
   input: z.strictObject({
     exitSpeedMS: positive('the exit speed in m/s'),

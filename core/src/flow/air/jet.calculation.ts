@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { defineCalculation } from '../../base/calculation/define.ts';
 import { densityKgM3, positive } from '../../base/calculation/fields.ts';
 import { jetOnPaint } from './jet.ts';
+import { exitWords } from './tools.ts';
 
 export const jetCalculation = defineCalculation({
   name: 'jet',
@@ -10,7 +11,7 @@ export const jetCalculation = defineCalculation({
   source: 'Rajaratnam 1976; Hussein, Capp & George 1994 (from memory)',
   range: 'A round jet in still air, shallow dents; slant from the surface, 90 is straight down.',
   assumes: 'Air of 20 °C, 1.204 kg/m3; the dent has time to form and the paint to run aside.',
-  typical: 'Mouth 15 m/s from 9 mm; hair dryer, cool, 18 m/s from 43 mm.',
+  typical: `${exitWords('mouth')}; ${exitWords('hair-dryer')}.`,
   example: { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, slantDeg: 90, paintDensityKgM3: 1150 },
   input: z.strictObject({
     exitSpeedMS: positive('the exit speed in m/s'),

@@ -113,3 +113,13 @@ export function settingSpeed(tool: AirTool, setting: string): number {
   const { settings }: { readonly settings: Readonly<Record<string, number>> } = airTool(tool);
   return (Object.hasOwn(settings, setting) && settings[setting]) || 1;
 }
+
+/**
+ * A tool with its usual exit, for the sentences of the bench.
+ *
+ * @example exitWords('straw') // 'straw 18 m/s from 6 mm'
+ */
+export function exitWords(tool: AirTool): string {
+  const { label, exitSpeedMS, exitDiameterMm } = airTool(tool);
+  return `${label.toLowerCase()} ${exitSpeedMS} m/s from ${exitDiameterMm} mm`;
+}

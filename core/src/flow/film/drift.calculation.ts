@@ -3,23 +3,25 @@ import { defineCalculation } from '../../base/calculation/define.ts';
 import { densityKgM3, notNegative, positive, viscosityPaS } from '../../base/calculation/fields.ts';
 import { driftMm } from './drift.ts';
 
+const OVERNIGHT = {
+  thicknessMm: 1,
+  viscosityPaS: 1,
+  densityKgM3: 1100,
+  slopeMmPerM: 2,
+  lengthMm: 400,
+  dryingSeconds: 15_600,
+};
+
 export const driftCalculation = defineCalculation({
   name: 'drift',
   title: 'How far a design creeps on a rack that is not level',
-  law: 's = rho g sin(a) h^2 / (2 mu) x T / ln 1000, at most 3/2 sin(a) L^2 / (8 h)',
+  law: 's = 1/1000 rho g sin(a) h^2 / (2 mu) x T / ln 1000 in mm, h in mm, sin(a) of a = arctan(slope / 1000); at most 3/2 sin(a) L^2 / (8 h)',
   source: 'Nusselt’s film on an incline (from memory); how paint sets: an assumption',
   range: 'Slight slopes, away from the edges, as long as the rim holds the paint.',
   assumes:
     'A liquid of one viscosity that grows evenly in its logarithm to a thousand times while the water leaves.',
-  typical: '2 mm on a meter moves a millimeter of thin paint on 40 cm by 2 to 3 cm overnight.',
-  example: {
-    thicknessMm: 1,
-    viscosityPaS: 1,
-    densityKgM3: 1100,
-    slopeMmPerM: 2,
-    lengthMm: 400,
-    dryingSeconds: 15_600,
-  },
+  typical: `2 mm on a meter moves a millimeter of paint of 1 Pa·s on 40 cm by ${(driftMm(OVERNIGHT) / 10).toFixed(1)} cm overnight.`,
+  example: OVERNIGHT,
   input: z.strictObject({
     thicknessMm: positive('the thickness in mm'),
     viscosityPaS,

@@ -10,7 +10,7 @@ export const rimCalculation = defineCalculation({
   source: 'de Gennes, Brochard-Wyart & Quere 2004 (from memory); tension and angle are estimates',
   range: 'A level face wider than a few centimeters.',
   assumes: 'A surface tension of 0.03 N/m; paint stands at 60 degrees at the edge.',
-  typical: '1.6 to 1.7 mm.',
+  typical: `${rimHoldsMm(1500).toFixed(1)} mm for white, ${rimHoldsMm(1050).toFixed(1)} mm for light paint.`,
   example: { densityKgM3: 1100 },
   input: z.strictObject({ densityKgM3 }),
   output: z.object({ thicknessMm: z.number() }),

@@ -49,11 +49,11 @@ const settings = planSchema.shape.settings.parse({});
 export const amountsCalculation = defineCalculation({
   name: 'amounts',
   title: 'How much paint a plan takes',
-  law: 'base = retained film x (face + sides); pillow = pi/4 d^2 (dent + margin); sheet = pi/4 d^2 x thickness; x pieces x (1 + drip + reserve) + cup loss',
+  law: 'base = retained film x (face + sides); pillow = pi/4 d^2 max(dent + margin, usual depth); sheet = pi/4 d^2 x thickness; x pieces x (1 + drip + reserve) + cup loss',
   source: 'Jeffreys 1930 for the film, the jet law for the dent (from memory); shares: common practice',
   range: 'Supports that are level when they are left alone; films away from the rim.',
   assumes: 'The sides keep as thick a film as the face; a pillow lies under 60 % of its flower.',
-  typical: 'Run off 15 %, kept back 10 %, 3 g left in each cup, 1 mm under the dent, a sheet of 0.3 mm.',
+  typical: `Run off ${100 * settings.dripShare} %, kept back ${100 * settings.reserveShare} %, ${settings.cupLossG} g left in each cup, ${settings.marginMm} mm under the dent, a sheet of ${settings.sheetMm} mm.`,
   example: {
     support: { shape: 'rectangle', widthMm: 300, heightMm: 400, sideDepthMm: 20 },
     plan: {
