@@ -1,4 +1,5 @@
 import type { PouredCup, PourRecord } from '../src/judgement/outcome/record.ts';
+import { paintedArea } from '../src/piece/support/index.ts';
 
 /** A cup as it was poured, for tests; common amounts and thicknesses of a bloom. */
 export const pouredCup = (
@@ -51,3 +52,13 @@ export const GOOD_BLOOM: PourRecord = {
   rating: null,
   faults: [],
 };
+
+/** Turns a minute at which the whole of a pour, less what runs off, pulls with 20 Pa at its rim: rho w^2 r h, by hand. */
+export function spinLineRpmOf({ cups, support }: Pick<PourRecord, 'cups' | 'support'>): number {
+  const ml = cups.reduce((sum, { laidMg, densityGPerMl }) => sum + laidMg / 1000 / densityGPerMl, 0);
+  const grams = cups.reduce((sum, { laidMg }) => sum + laidMg / 1000, 0);
+  const { faceCm2, sidesCm2 } = paintedArea(support);
+  const thickM = (0.85 * ml) / (faceCm2 + sidesCm2) / 100;
+  const radiusM = Math.min(support.widthMm, support.heightMm) / 2000;
+  return (60 / (2 * Math.PI)) * Math.sqrt(20 / (((1000 * grams) / ml) * radiusM * thickM));
+}

@@ -1,6 +1,13 @@
 import { DATE_WORDS, type Origin } from '@icy-ribbon/contract';
 import type { CoatKind, Life, LifeStage, Span } from '@icy-ribbon/core/flow/drying';
-import type { CareCheck, ClosingStep, Decision, DryingRisk, RiskCode, WorkDate } from '@icy-ribbon/core/piece/care';
+import type {
+  CareCheck,
+  ClosingStep,
+  Decision,
+  DryingRisk,
+  RiskCode,
+  WorkDate,
+} from '@icy-ribbon/core/piece/care';
 import dayjs from 'dayjs';
 import { percent } from './percent.ts';
 

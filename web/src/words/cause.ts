@@ -129,13 +129,13 @@ const WORDS: { readonly [Code in CauseCode]: Say<Code> } = {
       : 'No torching was logged after the last pass.',
     nextTime: 'Torch before and during blowing, not once the cells are right.',
   }),
-  'spun-fast': ({ rpm }) => ({
+  'spun-fast': ({ rpm, mostRpm }) => ({
     name: 'Spun too fast',
     evidence:
       rpm === 0
         ? 'No spin was logged.'
         : `Spun at ${rpm.toFixed(0)} turns a minute; slow and several times is the rule.`,
-    nextTime: `Keep below ${LIMITS.spinRpm.most} turns a minute, both ways.`,
+    nextTime: `Keep below ${mostRpm} turns a minute, both ways.`,
   }),
   'not-level': ({ slopeMmPerM, driftMm }, say) => ({
     name: 'The rack was not level',

@@ -52,7 +52,7 @@ export interface CauseFacts {
   /** How much the design stands out from its ground, CIEDE2000. */
   readonly 'patch-contrast': { difference: number; repairs: number };
   readonly 'torched-late': { torchedAfterAir: boolean };
-  readonly 'spun-fast': { rpm: number };
+  readonly 'spun-fast': { rpm: number; mostRpm: number };
   readonly 'paint-much': { mm: number };
   readonly 'not-level': { slopeMmPerM: number; driftMm: number };
   readonly 'not-torched': { torches: number };

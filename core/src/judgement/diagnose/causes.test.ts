@@ -1,5 +1,5 @@
 import type { PouredCup, PourRecord } from '../outcome/index.ts';
-import { GOOD_BLOOM } from '../../../testing/index.ts';
+import { spinLineRpmOf, GOOD_BLOOM } from '../../../testing/index.ts';
 import { paintedArea } from '../../piece/support/index.ts';
 import { LIMITS, windowFor } from '../../paint/stage/index.ts';
 import { CAUSE_ROWS, why, type CauseCode } from './index.ts';
@@ -19,6 +19,7 @@ const colorMg = laidColors.reduce((sum, { laidMg }) => sum + laidMg, 0);
 const colorPaS = Math.exp(
   laidColors.reduce((sum, { viscosityPaS }) => sum + Math.log(viscosityPaS), 0) / laidColors.length,
 );
+const spinLineRpm = spinLineRpmOf(good);
 /** A bloom without a plan stands on a third of its face. */
 const workedDm2 = paintedArea(good.support).faceCm2 / 300;
 const window = windowFor('bloom', 'color')!;
@@ -314,7 +315,7 @@ it.each<[string, FaultKind, CauseCode, (value: number) => Partial<PourRecord>, n
     LIMITS.activatorShare.least,
     'below',
   ],
-  ['the spinner', 'warped', 'spun-fast', (rpm) => ({ spins: [{ rpm, seconds: 5 }] }), 60, 'above'],
+  ['the spinner', 'warped', 'spun-fast', (rpm) => ({ spins: [{ rpm, seconds: 5 }] }), spinLineRpm, 'above'],
   [
     'the water',
     'broken-film',

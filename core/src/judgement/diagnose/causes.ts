@@ -1,6 +1,7 @@
 import { LIMITS, windowFor } from '../../paint/stage/index.ts';
 import { airTool } from '../../flow/air/index.ts';
-import { driftPerSlope } from '../drying/index.ts';
+import { rpmOfShear, spinShearPa } from '../../flow/film/index.ts';
+import { driftPerSlope, dryingFilm } from '../drying/index.ts';
 import { fallLine } from '../../piece/care/index.ts';
 import { patchContrast } from '../../piece/repair/index.ts';
 import { mudOf } from '../../piece/order/index.ts';
@@ -225,7 +226,14 @@ export const CAUSE_ROWS = [
 
   row('spun-fast', ['warped'], ({ pour }) => {
     const rpm = Math.max(0, ...pour.spins.map((spin) => spin.rpm));
-    return { weight: rpm === 0 ? 0.02 : beyond(rpm, LIMITS.spinRpm.most), facts: { rpm } };
+    // All of it, as Plan's check has it.
+    const film = rpm > 0 && dryingFilm({ ...pour, spins: [], flowersDm2: 0, onFace: [] });
+    if (!film) return { weight: 0.02, facts: { rpm, mostRpm: LIMITS.spinRpm.most } };
+    const radiusMm = Math.min(pour.support.widthMm, pour.support.heightMm) / 2;
+    const at = { thicknessMm: film.thickMm, densityKgM3: 1000 * film.densityGPerMl, radiusMm };
+    const { most } = LIMITS.spinShearPa;
+    const mostRpm = Math.floor(rpmOfShear(at, most));
+    return { weight: beyond(spinShearPa({ ...at, rpm }), most), facts: { rpm, mostRpm } };
   }),
 
   row('colors-unequal', ['broken-film', 'cracks'], ({ colors }) => {

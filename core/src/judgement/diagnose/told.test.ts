@@ -1,11 +1,12 @@
-import { GOOD_BLOOM as good } from '../../../testing/index.ts';
+import { spinLineRpmOf, GOOD_BLOOM as good } from '../../../testing/index.ts';
 import { airTool, deepDentMm, dentAfter, jetOnPaint } from '../../flow/air/index.ts';
 import type { PouredCup, PourRecord } from '../outcome/index.ts';
 import { asked } from './asked.ts';
-import { LIMITS } from '../../paint/stage/index.ts';
 import { CAUSE_ROWS, LIKELY, why, type CauseCode } from './index.ts';
 
 const near = (value: number) => expect.closeTo(value, 4) as number;
+
+const spinLineRpm = spinLineRpmOf(good);
 /** The weight of what lies a fifth beyond its line: 0.35 + 1.3 ln 1.2. */
 const A_FIFTH_BEYOND = near(0.58702);
 
@@ -111,8 +112,8 @@ it.each<[CauseCode, Partial<PourRecord>, object]>([
   ['torched-late', {}, { weight: 0.05 }],
   [
     'spun-fast',
-    { spins: [30, 72, 40].map((rpm) => ({ rpm, seconds: 5 })) },
-    { weight: A_FIFTH_BEYOND, facts: { rpm: 72 } },
+    { spins: [30, Math.sqrt(1.2) * spinLineRpm, 40].map((rpm) => ({ rpm, seconds: 5 })) },
+    { weight: A_FIFTH_BEYOND, facts: { mostRpm: near(Math.floor(spinLineRpm)) } },
   ],
   ['spun-fast', {}, { weight: 0.02 }],
   [
@@ -254,8 +255,8 @@ it('a weight stays between none and sure, and above its line the record speaks f
       ({ code }) => code === 'spun-fast',
     )!;
   expect(weightOf(600)).toMatchObject({ weight: 1, isLikely: true });
-  expect(weightOf(63)).toMatchObject({ isLikely: true });
-  expect(weightOf(LIMITS.spinRpm.most)).toMatchObject({ isLikely: false });
+  expect(weightOf(1.04 * spinLineRpm)).toMatchObject({ isLikely: true });
+  expect(weightOf(spinLineRpm)).toMatchObject({ isLikely: false });
   expect(LIKELY).toBe(0.4);
   expect(weightOf(10)).toMatchObject({ weight: 0 });
 });

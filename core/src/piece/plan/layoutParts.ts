@@ -1,7 +1,7 @@
 import type { AirTool } from '../../flow/air/index.ts';
 import { LIMITS, type Aims, type Technique } from '../../paint/stage/index.ts';
 import type { SupportSize } from '../support/index.ts';
-import { flowerSeconds } from './airTime.ts';
+import { flowerSeconds, turnsOf } from './airTime.ts';
 import { breathOut } from './passes.ts';
 import type { PillowPlace } from './pillow.ts';
 import type { Place, PlanLayer, PlanPaint, PlanPass, PlanPath, PlanStack } from './plan.ts';
@@ -68,8 +68,9 @@ function evenWithSmallTop(totalG: number, count: number): number[] {
 export const roundG = (grams: number): number => Math.max(0.1, Math.round(grams * 10) / 10);
 
 export function breaths(parts: LayoutParts, stack: PlanStack, turns: readonly number[]): PlanPass[] {
-  const seconds = flowerSeconds(stack.footprintMm, turns.length);
-  return turns.map((directionDeg) =>
+  const borne = turnsOf(stack.footprintMm, turns);
+  const seconds = flowerSeconds(stack.footprintMm, borne.length);
+  return borne.map((directionDeg) =>
     breathOut(parts.newId(), parts.tool ?? 'mouth', stack, directionDeg, seconds),
   );
 }

@@ -1,5 +1,5 @@
 import { airTool, normalizeDeg, settingsOf, type AirTool, type PassEnd } from '../../flow/air/index.ts';
-import { flowerSeconds } from './airTime.ts';
+import { flowerSeconds, turnsOf } from './airTime.ts';
 import { curveMiddle } from './curve.ts';
 import type { Place, Plan, PlanPass, PlanStack } from './plan.ts';
 
@@ -66,15 +66,16 @@ export function blownAs(
 ): PlanPass[] {
   const breath = (turn: number, passes: number) =>
     breathOut(newId(), tool, stack, turn, flowerSeconds(stack.footprintMm, passes));
+  const petals = turnsOf(stack.footprintMm, PETALS);
   switch (blowing) {
     case 'petals':
-      return PETALS.map((turn) => breath(turn, PETALS.length));
+      return petals.map((turn) => breath(turn, petals.length));
     case 'circling':
       return [0, 120, 240].map((turn) => ({ ...breath(turn, 3), way: 'circling' }));
     case 'blast-first':
       return [
-        { ...breath(0, PETALS.length + 1), at: stack.at, slantDeg: BLAST_SLANT_DEG },
-        ...PETALS.map((turn) => breath(turn, PETALS.length + 1)),
+        { ...breath(0, petals.length + 1), at: stack.at, slantDeg: BLAST_SLANT_DEG },
+        ...petals.map((turn) => breath(turn, petals.length + 1)),
       ];
   }
 }
@@ -84,11 +85,7 @@ const BLAST_SLANT_DEG = 40;
 /** A breath a petal round every stack, the dryer to both sides of every path. */
 export function blownOut(plan: Plan, newId: () => string): PlanPass[] {
   return [
-    ...plan.stacks.flatMap((stack) =>
-      PETALS.map((turn) =>
-        breathOut(newId(), 'mouth', stack, turn, flowerSeconds(stack.footprintMm, PETALS.length)),
-      ),
-    ),
+    ...plan.stacks.flatMap((stack) => blownAs('petals', stack, newId)),
     ...plan.paths
       .filter((path) => path.kind !== 'flood')
       .flatMap((path) => {
