@@ -8,7 +8,7 @@ const MOUTH = { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, slantDeg: 3
 export const reachCalculation = defineCalculation({
   name: 'reach',
   title: 'How hard a pass pulls at the paint, and how far it carries it',
-  law: 'tau = 0.025 rho_air U^2 (sin + cos of the slant), U = U0 min(1, 6.2 d/x) out to 2 b ahead of where the air lands, b = max(0.1 x, 0.62 d), then falling as 1/r; the surface runs at tau sum(h/mu) (1 + tau / 3 Pa, at most 5), less rho g h^2/(3 r) sum(h/mu) that runs back',
+  law: 'tau = 0.025 rho_air U^2 (sin + cos of the slant), U = U0 min(1, 6.2 d/x) out to 2 b ahead of where the air lands, b = max(0.1 x, 0.62 d), then falling as 1/r; the surface runs at tau sum(h/mu) (1 + tau / 3 Pa, at most 5), less rho g h^2/(3 r) sum(h/mu) that runs back, h at most what a rim holds',
   source:
     'Round jet: Rajaratnam 1976; wall jet falling as 1/r: Launder & Rodi 1983 (both from memory); friction, slant and the 3 Pa are assumptions of the film model',
   range: 'A round jet; films that do not run dry.',

@@ -1,5 +1,6 @@
 import { requirePositive } from '../../base/error/index.ts';
 import { GRAVITY_MS2 } from '../film/level.ts';
+import { rimHoldsMm } from '../film/rim.ts';
 import { AIR_DENSITY_KG_M3, DECAY, type Jet } from './jet.ts';
 
 /** Kinematic viscosity of air at 20 °C, m2/s (standard tables, from memory). */
@@ -89,7 +90,8 @@ export interface Blow extends Jet {
  * How far one pass carries the top of the paint, mm from where the air lands.
  *
  * Law: the surface of a stack of films moves under the shear of `shearAheadPa` at its place; what is piled up ahead runs back under
- * its weight, rho g h^2 / (3 mu) (h / r), r at least 10 mm: paint goes on only where the air does more than gravity.
+ * its weight, rho g h^2 / (3 mu) (h / r), h at most what stands at a rim (`rim`) and r at least 10 mm: paint goes on only where the
+ * air does more than gravity.
  * An estimate: friction and thinning are assumptions of the film model, to be corrected by what is recorded.
  *
  * @throws InputError naming the field
@@ -101,7 +103,8 @@ export function passReachMm(blow: Blow, sheet: Sheet, growth = GROWTH): number {
     return sum + layer.thicknessMm / layer.viscosityPaS;
   }, 0);
   const thickMm = sheet.layers.reduce((sum, layer) => sum + layer.thicknessMm, 0);
-  const weightPaMm = (PAINT_DENSITY_KG_M3 * GRAVITY_MS2 * (thickMm / 1000) ** 2 * 1000) / 3;
+  const frontMm = Math.min(thickMm, rimHoldsMm(PAINT_DENSITY_KG_M3));
+  const weightPaMm = (PAINT_DENSITY_KG_M3 * GRAVITY_MS2 * (frontMm / 1000) ** 2 * 1000) / 3;
   const followMmS = (blow.followMm ?? 0) / blow.seconds;
   let [reach, spent] = [0, 0];
   for (let next = FIRST_MM; reach < FARTHEST_MM; next *= growth) {

@@ -76,7 +76,9 @@ describe('laws of the air against numbers worked out by hand (formulas from memo
 
   it('a short pass carries the paint by speed times time: (tau (1 + tau/3) - rho g h^2 / (3 r)) sum(h/mu)', () => {
     const jet = { exitSpeedMS: 15, exitDiameterMm: 9, distanceMm: 100, slantDeg: 30, seconds: 1e-3 };
-    const weight = (1150 * 9.80665 * 2.3e-3 ** 2) / 3 / 0.01;
+    // Of 2.3 mm no more stands at the front than 2 sqrt(0.03 / (rho g)) sin 30 degrees.
+    const frontM = Math.sqrt(0.03 / (1150 * 9.80665));
+    const weight = (1150 * 9.80665 * frontM ** 2) / 3 / 0.01;
     const speed = (tau(30) * (1 + tau(30) / 3) - weight) * (2 / 2 + 0.3 / 0.5);
     const layers = [
       { thicknessMm: 2, viscosityPaS: 2 },
