@@ -10,6 +10,8 @@ export interface LaidFace {
   readonly photoPxPerMm: number;
   /** Red, green, blue over those of the coat, 1 where nothing else lies; a mean over the nearest pixels. */
   readonly ratio: Float32Array;
+  /** How light the coat is taken for: what a share of it is turned into a color by. */
+  readonly coatLight: readonly [number, number, number];
   /** 1 where light shines back. */
   readonly glare: Uint8Array;
   /** 1 where the pale surroundings of glare may change a color. */
@@ -20,6 +22,10 @@ export interface LaidFace {
 export const COAT_LIGHT = 0.85;
 /** Brighter than the coat by this, beside a full pixel, is glare: unless pale things lie on the coat. */
 const BRIGHTER = 1.06;
+/** A coat darker than this is taken as it is seen: by it nothing can be told of how light the picture was taken. */
+const DARK = 0.3;
+/** On such a coat what is lighter than it may be paint: only what is as bright as this is the halo of a highlight. */
+const HALO_LIGHT = 0.15;
 /** Where the bare coat itself is as bright, a full pixel is no glare. */
 const FULL_COAT = 0.93;
 /** The halo of a highlight: where it is looked for around full pixels, and how far colors change beyond it, mm. */
@@ -31,6 +37,8 @@ const SMOOTH_PX_PER_MM = 3;
 export function laidFace(face: Face, coat: Coat): LaidFace {
   const { width, height, pxPerMm, photoPxPerMm, rgb, clipped } = face;
   const plain = new Float32Array(rgb.length);
+  const coatLight = lightOf(face, coat);
+  const isDark = coatLight[0] !== COAT_LIGHT;
   const full = new Uint8Array(clipped.length);
   for (let y = 0; y < height; y += 1) {
     const bare = coat(y);
@@ -47,15 +55,23 @@ export function laidFace(face: Face, coat: Coat): LaidFace {
   }
   const reach = grown(full, width, height, HALO_MM * pxPerMm);
   const glare = full.map((value, at) =>
-    value || (reach[at] && Math.min(plain[3 * at]!, plain[3 * at + 1]!, plain[3 * at + 2]!) > BRIGHTER)
-      ? 1
-      : 0,
+    value || (reach[at] && least(plain, at) > BRIGHTER && (!isDark || least(rgb, at) > HALO_LIGHT)) ? 1 : 0,
   );
   return {
-    ...{ width, height, pxPerMm, photoPxPerMm, glare },
+    ...{ width, height, pxPerMm, photoPxPerMm, coatLight, glare },
     ratio: pxPerMm < SMOOTH_PX_PER_MM ? plain : smoothed(plain, width),
     nearGlare: grown(glare, width, height, BEYOND_MM * pxPerMm),
   };
+}
+
+const least = (colors: Float32Array, at: number): number =>
+  Math.min(colors[3 * at]!, colors[3 * at + 1]!, colors[3 * at + 2]!);
+
+/** A light coat is white, however light the picture was taken; a dark one is what its middle shows. */
+function lightOf({ width, height }: Face, coat: Coat): LaidFace['coatLight'] {
+  const middle = 3 * (width >> 1);
+  const [r, g, b] = coat(height >> 1).subarray(middle, middle + 3) as unknown as [number, number, number];
+  return (r + g + b) / 3 > DARK ? [COAT_LIGHT, COAT_LIGHT, COAT_LIGHT] : [r, g, b];
 }
 
 /** Each pixel as the mean of three by three: at a straight edge one half stays where it was. */

@@ -1,6 +1,6 @@
 import { oklabInto } from '../../paint/color/oklab.ts';
 import { median } from '../quantile.ts';
-import { COAT_LIGHT, type LaidFace } from '../coat/index.ts';
+import type { LaidFace } from '../coat/index.ts';
 
 /** A dot of paint at the start line. */
 export interface Dot {
@@ -52,7 +52,7 @@ export function dotsOn(card: LaidFace, startLineMm: number): Dot[] {
 
 /** How far each column of the start line is from the bare coat; glare tells nothing. */
 function columnsOf(card: LaidFace, startLineMm: number): Float32Array {
-  const { width, ratio, glare, pxPerMm } = card;
+  const { width, ratio, glare, pxPerMm, coatLight } = card;
   const [top, bottom] = band(card, startLineMm);
   const around = Math.max(0, Math.round((SMOOTH_MM * pxPerMm - 1) / 2));
   const sums = new Float32Array(3 * width);
@@ -73,7 +73,8 @@ function columnsOf(card: LaidFace, startLineMm: number): Float32Array {
       count += counts[near]!;
       for (let channel = 0; channel < 3; channel += 1) mean[channel]! += sums[3 * near + channel]!;
     }
-    if (count > 0) far[x] = distanceFromCoat(mean.map((sum) => sum / count) as [number, number, number]);
+    if (count > 0)
+      far[x] = distanceFromCoat(mean.map((sum) => sum / count) as [number, number, number], coatLight);
   }
   return far;
 }
@@ -101,15 +102,15 @@ function colorOf(card: LaidFace, startLineMm: number, left: number, right: numbe
 }
 
 /** OKLab of a color that is given as its share of the coat's light. */
-export function labOf([r, g, b]: readonly [number, number, number]): Float32Array {
+export function labOf([r, g, b]: Rgb, [coatR, coatG, coatB]: Rgb): Float32Array {
   const lab = new Float32Array(3);
-  oklabInto(r * COAT_LIGHT, g * COAT_LIGHT, b * COAT_LIGHT, lab, 0);
+  oklabInto(r * coatR, g * coatG, b * coatB, lab, 0);
   return lab;
 }
 
-const COAT = labOf([1, 1, 1]);
+type Rgb = readonly [number, number, number];
 
-export function distanceFromCoat(ratio: readonly [number, number, number]): number {
-  const lab = labOf(ratio);
-  return Math.hypot(lab[0]! - COAT[0]!, lab[1]! - COAT[1]!, lab[2]! - COAT[2]!);
+function distanceFromCoat(ratio: Rgb, coatLight: Rgb): number {
+  const [lab, coat] = [labOf(ratio, coatLight), labOf([1, 1, 1], coatLight)];
+  return Math.hypot(lab[0]! - coat[0]!, lab[1]! - coat[1]!, lab[2]! - coat[2]!);
 }

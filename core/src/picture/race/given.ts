@@ -1,5 +1,5 @@
 import { linearRgb } from '../../paint/color/oklab.ts';
-import { COAT_LIGHT } from '../coat/index.ts';
+import type { LaidFace } from '../coat/index.ts';
 import { labOf, type Dot } from './dots.ts';
 
 /** Which dot each lane started from; undefined where there is none of its color. */
@@ -17,12 +17,13 @@ const FARTHEST = 0.3;
 const ORDER = 0.004;
 
 /** Gives dots to lanes so that their colors are nearest in all. */
-export function givenTo(lanes: readonly { readonly hex: string }[], dots: readonly Dot[]): Given {
-  const seen = dots.map(({ ratio }) => labOf(ratio));
-  const wanted = lanes.map(({ hex }) => {
-    const [r, g, b] = linearRgb(hex);
-    return labOf([r / COAT_LIGHT, g / COAT_LIGHT, b / COAT_LIGHT]);
-  });
+export function givenTo(
+  lanes: readonly { readonly hex: string }[],
+  dots: readonly Dot[],
+  coatLight: LaidFace['coatLight'],
+): Given {
+  const seen = dots.map(({ ratio }) => labOf(ratio, coatLight));
+  const wanted = lanes.map(({ hex }) => labOf(linearRgb(hex), [1, 1, 1]));
   // How light paints look depends on the camera: their hue and strength count more.
   const far = wanted.map((a) =>
     seen.map((b) => Math.hypot(0.5 * (a[0]! - b[0]!), a[1]! - b[1]!, a[2]! - b[2]!)),

@@ -20,15 +20,17 @@ interface Asked {
   readonly count?: number;
   /** Highlights that lie over tips. */
   readonly tips?: number;
+  /** From left to right; left out: some of the usual ones. */
+  readonly paints?: readonly string[];
 }
 
 function draw(random: Random, asked: Asked = {}): Drawn {
   const between = (low: number, high: number) => low + (high - low) * random();
   const { bare = COATS[Math.floor(random() * COATS.length)]!, tips = 0 } = asked;
-  const count = asked.count ?? 2 + Math.floor(4 * random());
-  const pool = [...PAINTS].sort(() => random() - 0.5);
+  const count = asked.paints?.length ?? asked.count ?? 2 + Math.floor(4 * random());
+  const pool = [...(asked.paints ?? [...PAINTS].sort(() => random() - 0.5))];
   // Now and then one of the paints is hardly darker than the card.
-  if (random() < 0.5) pool[0] = PALE[Math.floor(random() * PALE.length)]!;
+  if (!asked.paints && random() < 0.5) pool[0] = PALE[Math.floor(random() * PALE.length)]!;
   const lanes = Array.from({ length: count }, (_, index) => {
     const lean = between(-0.07, 0.07);
     const lengthMm = between(28, 150);
@@ -116,6 +118,32 @@ it('lanes on unseen pictures are measured within 3 % or 0.6 mm: 98 of a hundred,
   expect(all).toBeGreaterThan(2.5 * PICTURES);
   expect(seen.filter(({ isNear }) => isNear).length / all).toBeGreaterThanOrEqual(0.98);
   expect(seen.filter(({ isClaimed }) => isClaimed).length / all).toBeGreaterThanOrEqual(0.88);
+});
+
+describe('on a card of any lightness', () => {
+  const BRIGHT = ['#d3e2df', '#b98a2b', '#c46a78'];
+  const DARK = ['#1a1b1d', '#141516', '#1c1c20'];
+
+  it.each([
+    ['black', '#17181a', [BRIGHT[0]!, DARK[0]!, BRIGHT[1]!, DARK[1]!, BRIGHT[2]!, DARK[2]!], BRIGHT],
+    ['dark gray', '#4a4a4c', ['#d3e2df', '#b98a2b', '#1d1f22', '#c46a78'], null],
+    ['gray', '#8c8c8a', ['#d3e2df', '#24557a', '#1d1f22', '#a8431f'], null],
+    ['blue', '#28405e', ['#d3e2df', '#b98a2b', '#a8431f'], null],
+  ] as const)('%s: what can be seen is measured, the rest is named', (_, bare, paints, shown) => {
+    const random = seededRandom(23);
+    for (let picture = 0; picture < ring(1, 10); picture += 1) {
+      const { photo, corners, lanes } = draw(random, { bare, paints });
+      const { lanes: found, warnings } = measureRace(photo, { corners, ...CARD, lanes });
+      const seen = lanes.filter(({ hex }) => !shown || (shown as readonly string[]).includes(hex));
+      expect(found.map(({ key }) => key)).toEqual(seen.map(({ key }) => key));
+      for (const { key, lengthMm } of found) {
+        const truth = lanes.find((lane) => lane.key === key)!.lengthMm;
+        expect([key, lengthMm, truth, near(lengthMm, truth)]).toEqual([key, lengthMm, truth, true]);
+      }
+      const hidden = warnings.filter(({ code }) => code === 'not-found').map(({ lane }) => lane);
+      expect(hidden).toEqual(lanes.filter((lane) => !seen.includes(lane)).map(({ key }) => key));
+    }
+  });
 });
 
 it('a tip under a highlight is said of its lane, and of no other', () => {

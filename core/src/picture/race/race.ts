@@ -82,7 +82,7 @@ export function measureRace(photo: PhotoPixels, input: RaceInput): MeasuredRace 
         : 'The card is too spotted at its start line to tell the lanes. Wipe it between races, and take it in even light.',
     );
   }
-  const { dots: own, isUnsure } = givenTo(lanes, dots);
+  const { dots: own, isUnsure } = givenTo(lanes, dots, card.coatLight);
   const trails = lanes.flatMap(({ key }, at) =>
     own[at] ? [{ key, ...trailFrom(card, own[at], startLineMm) }] : [],
   );

@@ -1,8 +1,9 @@
 import { trustOf } from '../../paint/material/index.ts';
 import { cupState, type CupIngredient, type CupRecord, type CupState } from '../../paint/mix/index.ts';
-import { counts, learn, thicknessOf, type ReadingRecord } from './learn.ts';
+import { counts, learn, thicknessOf } from './learn.ts';
 import type { LearnedMaterial } from './composition.ts';
 import type { Belief } from './belief.ts';
+import type { ReadingRecord } from './record.ts';
 
 /** A cup's record with what learning needs. */
 export interface TestedCup extends CupRecord {

@@ -7,9 +7,9 @@ import {
   take,
   thicknessOf,
   type LearnCup,
-  type ReadingRecord,
   type Thickness,
 } from './learn.ts';
+import type { ReadingRecord } from './record.ts';
 
 /** Readings of one cup that cannot all be right. */
 export interface Disagreement {

@@ -1,6 +1,7 @@
 import { interpret, measured, unreadable } from '../reading/index.ts';
 import { expected, type Belief } from './belief.ts';
-import { learnKeeping, type LearnCup, type ReadingRecord, type Thickness } from './learn.ts';
+import { learnKeeping, type LearnCup, type Thickness } from './learn.ts';
+import type { ReadingRecord } from './record.ts';
 
 /** What one reading of a cup says by itself. */
 export interface Evidence {

@@ -1,5 +1,5 @@
 import { interpret } from '../reading/index.ts';
-import type { ReadingRecord } from './learn.ts';
+import type { ReadingRecord } from './record.ts';
 
 /** Before anything was repeated, what is said of a reading's spread counts as so many repeats (an assumption). */
 const SAID_COUNTS = 4;

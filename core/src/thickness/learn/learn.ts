@@ -1,4 +1,4 @@
-import { interpret, unreadable, type Calibrated, type Measure } from '../reading/index.ts';
+import { interpret, unreadable, type Calibrated } from '../reading/index.ts';
 import {
   beliefOf,
   expected,
@@ -10,25 +10,13 @@ import {
   type Weights,
 } from './belief.ts';
 import { handOf } from './hand.ts';
+import type { ReadingRecord } from './record.ts';
 import { composition, priorsOf, type LearnedIngredient } from './composition.ts';
 
 /** A cup as learning sees it. */
 export interface LearnCup {
   readonly id: string;
   readonly ingredients: readonly (LearnedIngredient & { readonly id: string })[];
-}
-
-/** One reading of thickness, as it is kept. */
-export interface ReadingRecord {
-  readonly id: string;
-  /** Null for the lane of a reference liquid. */
-  readonly cupId: string | null;
-  readonly raceId: string | null;
-  readonly at: string;
-  /** What the cup held then. */
-  readonly contents: readonly { readonly ingredientId: string; readonly mg: number }[];
-  readonly measure: Measure;
-  readonly struck: boolean;
 }
 
 /** Whether a reading counts: it was not struck out, and something can be read off it. */

@@ -1,6 +1,7 @@
 import { expected } from './belief.ts';
 import { bendName, thicknessName } from './composition.ts';
-import { counts as isCounted, learn, type LearnCup, type ReadingRecord } from './learn.ts';
+import { counts as isCounted, learn, type LearnCup } from './learn.ts';
+import type { ReadingRecord } from './record.ts';
 
 /** What readings taught about a material. */
 export interface LearnedThickness {
