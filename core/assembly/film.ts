@@ -37,6 +37,7 @@ const MARGIN: i32 = 2;
 const REACH: i32 = 4;
 const NOTHING: f64 = 1e-12;
 const CREEPING: f64 = 5e-5;
+const SPENT: f64 = 1e-200;
 const MOST_THINNING: f64 = 4;
 const ALL_BUT: f64 = 1 - 1e-7;
 const STEEP: f64 = 25;
@@ -599,7 +600,7 @@ function fluxes(
   const steep = f64x2.splat(STEEP);
   const signBit = f64x2.splat(-0.0);
   const creeping = f64x2.splat(CREEPING);
-  const nothing = f64x2.splat(NOTHING);
+  const spent = f64x2.splat(SPENT);
   let most = zero;
   for (let row = top; row <= bottom; row++) {
     const end = (<usize>(row * stride + right)) << 3;
@@ -642,7 +643,7 @@ function fluxes(
         gained = f64x2.mul(f64x2.div(product, f64x2.add(back, on)), f64x2.mul(courant, rest));
       }
       gained = v128.and(gained, isSlope);
-      const size = v128.and(f64x2.add(f64x2.mul(courant, here), gained), f64x2.gt(here, nothing));
+      const size = v128.and(f64x2.add(f64x2.mul(courant, here), gained), f64x2.gt(here, spent));
       v128.store(flux + face, v128.xor(size, v128.and(speed, signBit)));
       most = f64x2.pmax(most, v128.and(courant, f64x2.gt(here, creeping)));
     }

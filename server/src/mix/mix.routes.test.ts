@@ -68,7 +68,7 @@ describe('a color of several paints', () => {
       ['White', 1],
       ['White', 1],
     ]);
-    expect(twice.body.errors[0]).toMatchObject({ path: 'blend', message: 'Each paint once.' });
+    expect(twice.body.errors[0]).toMatchObject({ path: 'blend', message: 'Choose each paint only once.' });
     const water = await ask([
       ['White', 1],
       ['Water', 1],

@@ -9,7 +9,7 @@ const SEEN_MS = 0.001;
  *
  * @returns degrees, at most 90
  * @throws InputError naming the field
- * @example creepsFromDeg({ thicknessMm: 4.5, viscosityPaS: 3, densityKgM3: 1150 }) // 1.51
+ * @example creepsFromDeg({ thicknessMm: 4.5, viscosityPaS: 3, densityKgM3: 1150 }) // 1.505
  */
 export function creepsFromDeg(film: {
   readonly thicknessMm: number;

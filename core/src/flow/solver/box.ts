@@ -2,7 +2,7 @@ import { MARGIN, type FilmGrid } from './grid.ts';
 import type { Box } from './film.ts';
 
 /** Below this, m, a cell counts as empty. */
-export const NOTHING = 1e-12;
+const NOTHING = 1e-12;
 
 /** Finds the rows and columns between which a layer has paint. */
 export function findBox(grid: FilmGrid, thickness: Float64Array, box: Box): void {

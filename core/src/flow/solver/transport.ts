@@ -1,9 +1,11 @@
-import { around, isEmpty, NOTHING } from './box.ts';
+import { around, isEmpty } from './box.ts';
 import type { Box, FilmFields } from './film.ts';
 import { repeatRim } from './grid.ts';
 
 /** Thinner than this, m, paint does not set the length of the steps. */
 export const CREEPING = 5e-5;
+/** A cell that holds less, m, gives none: far above the smallest number there is, far below any paint. */
+const SPENT = 1e-200;
 /** A cell gives away at most this share of what it holds. */
 export const ALL_BUT = 1 - 1e-7;
 
@@ -12,7 +14,7 @@ export const ALL_BUT = 1 - 1e-7;
  *
  * Law: finite volumes with the upwind thickness and a limited slope: van Leer's, or, crisp, superbee and at an edge of
  * color the most that stays bounded (limited downwind, Després & Lagoutière 2001, from memory). A cell never gives more than it holds,
- * and one that holds `NOTHING` gives none: emptied on and on, what it holds would come to numbers that cannot be divided any more.
+ * and one that holds `SPENT` gives none: emptied on and on, what it holds would come to numbers that cannot be divided any more.
  *
  * @returns the greatest speed of paint thicker than `CREEPING`, m/s; NaN when a thickness is no number
  */
@@ -77,7 +79,7 @@ function fluxes(
       const gained = isCrisp
         ? crispSlope(behind, here, ahead, courant)
         : vanLeer(behind, here, ahead, courant);
-      const size = here > NOTHING ? courant * here + gained : 0;
+      const size = here > SPENT ? courant * here + gained : 0;
       flux[face] = isForward ? size : -size;
       if (here > CREEPING && courant > fastest) fastest = courant;
     }

@@ -23,7 +23,7 @@ export interface TipAngles {
  * Law: `tip-test`, solved for the angle.
  *
  * @throws InputError naming the field
- * @example tipAngles({ viscosityPaS: 3, densityGPerMl: 1.15 }) // { fromDeg: 1.51, toDeg: 4.51, usualDeg: 2.61 }
+ * @example tipAngles({ viscosityPaS: 3, densityGPerMl: 1.15 }) // { fromDeg: 1.505, toDeg: 4.512, usualDeg: 2.606 }
  */
 export function tipAngles(paint: {
   readonly viscosityPaS: number;

@@ -24,8 +24,6 @@ export const COAT_LIGHT = 0.85;
 const BRIGHTER = 1.06;
 /** A coat darker than this is taken as it is seen: by it nothing can be told of how light the picture was taken. */
 const DARK = 0.3;
-/** On such a coat what is lighter than it may be paint: only what is as bright as this is the halo of a highlight. */
-const HALO_LIGHT = 0.15;
 /** Where the bare coat itself is as bright, a full pixel is no glare. */
 const FULL_COAT = 0.93;
 /** The halo of a highlight: where it is looked for around full pixels, and how far colors change beyond it, mm. */
@@ -38,7 +36,6 @@ export function laidFace(face: Face, coat: Coat): LaidFace {
   const { width, height, pxPerMm, photoPxPerMm, rgb, clipped } = face;
   const plain = new Float32Array(rgb.length);
   const coatLight = lightOf(face, coat);
-  const isDark = coatLight[0] !== COAT_LIGHT;
   const full = new Uint8Array(clipped.length);
   for (let y = 0; y < height; y += 1) {
     const bare = coat(y);
@@ -55,7 +52,9 @@ export function laidFace(face: Face, coat: Coat): LaidFace {
   }
   const reach = grown(full, width, height, HALO_MM * pxPerMm);
   const glare = full.map((value, at) =>
-    value || (reach[at] && least(plain, at) > BRIGHTER && (!isDark || least(rgb, at) > HALO_LIGHT)) ? 1 : 0,
+    value || (reach[at] && Math.min(plain[3 * at]!, plain[3 * at + 1]!, plain[3 * at + 2]!) > BRIGHTER)
+      ? 1
+      : 0,
   );
   return {
     ...{ width, height, pxPerMm, photoPxPerMm, coatLight, glare },
@@ -63,9 +62,6 @@ export function laidFace(face: Face, coat: Coat): LaidFace {
     nearGlare: grown(glare, width, height, BEYOND_MM * pxPerMm),
   };
 }
-
-const least = (colors: Float32Array, at: number): number =>
-  Math.min(colors[3 * at]!, colors[3 * at + 1]!, colors[3 * at + 2]!);
 
 /** A light coat is white, however light the picture was taken; a dark one is what its middle shows. */
 function lightOf({ width, height }: Face, coat: Coat): LaidFace['coatLight'] {

@@ -30,13 +30,21 @@ const PILES = {
 const TRACE_MM = 0.05;
 const EDGE = 0.02;
 
-/** Log odds of a share, held a little from nothing and from all. */
+/**
+ * Log odds of a share, held a little from nothing and from all.
+ *
+ * @example logOdds(0.5) // 0
+ */
 export const logOdds = (share: number): number => {
   const kept = Math.min(1 - EDGE, Math.max(EDGE, share));
   return Math.log(kept / (1 - kept));
 };
 
-/** The share of log odds. */
+/**
+ * The share of log odds.
+ *
+ * @example shareOfOdds(0) // 0.5
+ */
 export const shareOfOdds = (value: number): number => 1 / (1 + Math.exp(-value));
 
 /**

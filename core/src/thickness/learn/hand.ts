@@ -14,7 +14,7 @@ const MOST = 4;
  *
  * @param squares sum over repeats of (off the mean of its group / said spread)^2
  * @param degrees repeats less their groups
- * @example scatterTimes(24, 6) // 1.67
+ * @example scatterTimes(24, 6) // 1.673
  */
 export const scatterTimes = (squares: number, degrees: number): number =>
   Math.min(MOST, Math.max(1, Math.sqrt((SAID_COUNTS + squares) / (SAID_COUNTS + degrees))));
