@@ -1,3 +1,4 @@
+import { answerTest } from './support/runSheet.ts';
 import { expect, test } from './support/studio.ts';
 
 test.use({ demo: true });
@@ -51,6 +52,7 @@ test('a planned bloom is poured step by step, broken off and gone on with, photo
       const before = await number.textContent();
       const wait = again.getByRole('button', { name: 'It was this long' });
       const form = again.getByRole('button', { name: 'Log it' });
+      await answerTest(again);
       if (await wait.isVisible()) await wait.click();
       else if (await form.isVisible()) await form.click();
       else await again.getByRole('button', { name: 'Done', exact: true }).click();

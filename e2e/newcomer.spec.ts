@@ -1,4 +1,5 @@
 import { mixedPiece, send, splitDutch, type Json } from './support/pieces.ts';
+import { answerTest } from './support/runSheet.ts';
 import { choose } from './support/steps.ts';
 import { expect, test } from './support/studio.ts';
 
@@ -91,6 +92,7 @@ test('a split Dutch keeps its ribbon, its flood and its seam from Plan through P
   const title = page.locator('.step-title');
   for (let step = 0; step < 8; step += 1) {
     const said = await title.innerText();
+    await answerTest(page);
     await page.keyboard.press('Space');
     await expect(title).not.toHaveText(said);
   }
