@@ -18,10 +18,8 @@ export function logSchema<Rows extends Kinds, Envelope extends z.ZodRawShape>(
   rows: Rows,
   envelope: Envelope,
 ): z.ZodDiscriminatedUnion<Entry<Rows, Envelope>[], 'kind'> {
-  const entries = Object.entries(rows).map(([kind, data]) =>
-    z.object({ ...envelope, kind: z.literal(kind), data }),
-  );
-  return z.discriminatedUnion('kind', entries as never) as never;
+  const records = Object.fromEntries(Object.entries(rows).map(([kind, data]) => [kind, z.object({ data })]));
+  return recordsByKind(records, envelope) as never;
 }
 
 type Described = Readonly<Record<string, z.ZodObject>>;

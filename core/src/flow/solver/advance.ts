@@ -10,7 +10,7 @@ const GROWTH = 1.15;
 /** A step carries paint at most this share of a cell. */
 const COURANT = 0.5;
 
-/** A step that comes to no numbers is tried again, half as long, at most so often. */
+/** A failed step is retried at half its length at most this often. */
 const MOST_HALVINGS = 8;
 
 /** A film that needs shorter steps than this, s, cannot be followed. */
@@ -34,7 +34,8 @@ export interface FilmClock {
 export const filmClock = (): FilmClock => ({ seconds: 0, steps: 0, stepS: FIRST_S / GROWTH, fastest: 0 });
 
 /**
- * Lets a film move on. A step whose outcome is no numbers is taken back and tried half as long. When what pushes it changes abruptly, `startle` the clock first: it begins with short steps again.
+ * Advances a film by some seconds. A step that yields a thickness that isn't finite is undone and retried at half its length.
+ * When what pushes the film changes abruptly, call `startle` on the clock first: it then starts with short steps again.
  *
  * @returns the steps it took
  * @throws InputError (field "steps") for paint that cannot be followed; the film lies then as it last did
@@ -71,7 +72,7 @@ export function advance(
   return steps;
 }
 
-/** Takes a step of at most so long; returns how long it was. */
+/** Takes one step of at most `most` seconds that yields finite thicknesses. Returns its length, s. */
 function soundStep(kernel: FilmKernel, clock: FilmClock, most: number, drive: FilmDrive): number {
   keepState(kernel.fields);
   for (let halvings = 0; halvings <= MOST_HALVINGS; halvings += 1) {
@@ -85,7 +86,7 @@ function soundStep(kernel: FilmKernel, clock: FilmClock, most: number, drive: Fi
   }
   throw new InputError(
     'steps',
-    "This paint can't be followed any further: it lies as it last did. Push it less, or take it thicker.",
+    "The film can't be computed any further; it's back where it last was. Blow more gently, or use thicker paint.",
   );
 }
 

@@ -2,7 +2,7 @@ import type { FilmFields } from './film.ts';
 
 const kept = new WeakMap<FilmFields, { readonly thickness: Float64Array[]; readonly lost: Float64Array }>();
 
-/** Keeps what lies where before a step. */
+/** Saves the thickness of every layer before a step. */
 export function keepState(fields: FilmFields): void {
   const { thickness, lost } = fields;
   let state = kept.get(fields);
@@ -15,7 +15,7 @@ export function keepState(fields: FilmFields): void {
   state.lost.set(lost);
 }
 
-/** Puts everything back where it lay before the step. */
+/** Restores what was saved. */
 export function backToState(fields: FilmFields): void {
   const state = kept.get(fields);
   if (!state) return;

@@ -44,7 +44,7 @@ describe.each(KERNELS)('the %s film stays sound', (_, make) => {
   });
 });
 
-describe('a step that comes to no numbers', () => {
+describe('a step that yields NaN', () => {
   /** A kernel whose steps fail while `fails` says so, and leave a mess behind. */
   const failing = (fails: (seconds: number) => boolean): FilmKernel => {
     const kernel = film(plainFilm);
@@ -59,7 +59,7 @@ describe('a step that comes to no numbers', () => {
     };
   };
 
-  it('is taken back and tried half as long, until all the time has passed', () => {
+  it('is undone and retried at half its length until all the time has passed', () => {
     const kernel = failing((seconds) => seconds > 1e-3);
     const clock = filmClock();
     advance(kernel, clock, 0.05, LEVEL);
@@ -67,9 +67,9 @@ describe('a step that comes to no numbers', () => {
     expect(isSound(kernel)).toBe(true);
   });
 
-  it('is said when nothing helps, and the paint lies as it last did', () => {
+  it('says so when nothing helps, and leaves the paint as it last was', () => {
     const kernel = failing(() => true);
-    expect(() => advance(kernel, filmClock(), 0.05, LEVEL)).toThrow(/can't be followed any further/);
+    expect(() => advance(kernel, filmClock(), 0.05, LEVEL)).toThrow(/can't be computed any further/);
     expect(kernel.fields.thickness[0]!.every((h) => h === 2e-3)).toBe(true);
   });
 });

@@ -16,7 +16,7 @@ export const ALL_BUT = 1 - 1e-7;
  * color the most that stays bounded (limited downwind, Després & Lagoutière 2001, from memory). A cell never gives more than it holds,
  * and one that holds `SPENT` gives none: emptied on and on, what it holds would come to numbers that cannot be divided any more.
  *
- * @returns the greatest speed of paint thicker than `CREEPING`, m/s; NaN when a thickness is no number
+ * @returns the greatest speed of paint thicker than `CREEPING`, m/s; NaN if any thickness isn't finite
  */
 export function moveLayers(fields: FilmFields, seconds: number, stiffness: number): number {
   const { grid, thickness, boxes } = fields;

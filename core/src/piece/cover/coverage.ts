@@ -47,7 +47,8 @@ export function coverage(support: SupportSize, input: CoverageInput): Coverage |
   const depthMm = (1000 * volumeMl) / Math.max(1, before * faceMm2);
   const wider = depthMm / spunFrom(input, depthMm);
   const most = Math.min(1, (1000 * volumeMl) / THINNEST_MM / faceMm2);
-  const facts = { share: before, thinner: allMm(input, support) / spunFrom(input, allMm(input, support)) };
+  const evenMm = (1000 * volumeMl) / faceMm2;
+  const facts = { share: before, thinner: evenMm / spunFrom(input, evenMm) };
   const { odds, sd } = input.plan.settings.card
     ? { odds: logOdds(before * wider), sd: ARTIST_SD }
     : coveredOdds({ ...facts, ...paintFacts(input, support) });
@@ -67,10 +68,6 @@ export function coverage(support: SupportSize, input: CoverageInput): Coverage |
 }
 
 const IS_COLOR: readonly string[] = ['color', 'activator', 'swipe'];
-
-/** Everything in piles and ribbons over the face, mm. */
-const allMm = (input: CoverageInput, support: SupportSize): number =>
-  (10 * laidColors(input).reduce((sum, each) => sum + each.volumeMl, 0)) / paintedArea(support).faceCm2;
 
 /** What decides of the paint itself. */
 function paintFacts(

@@ -6,11 +6,12 @@ import {
   deepDentMm,
   jetOnPaint,
   middleUnder,
-  passReachMm,
+  type AirTool,
 } from '@icy-ribbon/core/flow/air';
 import { depthAndDensity } from '@icy-ribbon/core/piece/check';
 import { InputError } from '@icy-ribbon/core/base/error';
-import { blownAs, distanceMm, type Blowing, type PlanStack } from '@icy-ribbon/core/piece/plan';
+import { blownAs, distanceMm, usualPass, type Blowing, type PlanStack } from '@icy-ribbon/core/piece/plan';
+import { carriedMm } from '@icy-ribbon/core/piece/rehearse';
 import { Button } from 'ant-design-vue';
 import { sampleLayers, type SampleMoment } from '@icy-ribbon/core/piece/stack';
 import { useElementSize } from '@vueuse/core';
@@ -60,6 +61,12 @@ const ground = computed(() => {
 
 const filmMm = computed(() => Math.min(plan.body.settings.marginMm, ground.value.depthMm * 0.9));
 
+/** A usual pass of a blower, as the canvas would draw it. */
+const passOf = ({ tool, id }: { readonly tool: AirTool; readonly id: string }) => ({
+  ...usualPass('', tool, { x: 0, y: 0 }, 0, SECONDS),
+  blowerId: id,
+});
+
 const rows = computed(() => {
   const { depthMm, densityGPerMl, layers } = ground.value;
   const own = equipment.blowers.map((blower) => ({
@@ -92,7 +99,7 @@ const rows = computed(() => {
       ...blower,
       ...bounds,
       middle: MIDDLE_WORDS[middleUnder(depthMm, dentMm, filmMm.value)],
-      reachMm: layers.length > 0 ? passReachMm({ ...jet, seconds: SECONDS }, { layers }) : null,
+      reachMm: layers.length > 0 ? carriedMm(passOf(blower), plan.blowers, layers) : null,
       straightMm: deepDentMm({ ...jet, distanceMm: Math.max(jet.distanceMm, 5 * jet.exitDiameterMm) }),
     };
   });
