@@ -15,8 +15,8 @@ const share = (what: string) =>
     .min(0, `Enter ${what} from 0 to 100 %.`)
     .max(1, `Enter ${what} from 0 to 100 %.`)
     .nullable();
-const between = (what: string, least: number, most: number, hint: string) => {
-  const message = `Enter ${what} from ${least} to ${most}. ${hint}`;
+const between = (what: string, [least, most, unit]: [number, number, string?], hint: string) => {
+  const message = `Enter ${what} from ${least} to ${[most, unit].filter(Boolean).join(' ')}. ${hint}`;
   return z.number(message).min(least, message).max(most, message);
 };
 
@@ -31,15 +31,15 @@ export const materialShape = {
   finish: z.enum(FINISHES),
   opacity: z.enum(OPACITIES),
   pigment: z.enum(PIGMENTS.map((each) => each.pigment)).nullable(),
-  densityGPerMl: between('a density in g/ml', 0.1, 5, 'Most paint has 0.9 to 2, loose powder less.'),
+  densityGPerMl: between('a density', [0.1, 5, 'g/ml'], 'Most paint has 0.9 to 2, loose powder less.'),
   densityTrust: z.enum(TRUSTS),
-  viscosityPaS: between('a thickness in Pa·s', 0.0005, 2000, 'Water has 0.001, stiff tube paint about 60.'),
+  viscosityPaS: between('a thickness', [0.0005, 2000, 'Pa·s'], 'Water has 0.001, stiff tube paint about 60.'),
   viscosityTrust: z.enum(TRUSTS),
   /** Found for this very material; `null`: the usual value of its kind. */
   solids: share('what stays when it dries'),
   waterLimit: share('the most water'),
   /** How strongly it colors a mix beside others; null: as strong as most. */
-  tintingStrength: between('a tinting strength', 0.05, 20, '1 is as strong as most.')
+  tintingStrength: between('a tinting strength', [0.05, 20], '1 is as strong as most.')
     .nullable()
     .default(null),
 };
