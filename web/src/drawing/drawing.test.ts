@@ -141,7 +141,7 @@ describe('the cup', () => {
 describe('the support from above', () => {
   const support = { shape: 'rectangle', widthMm: 300, heightMm: 400, sideDepthMm: 18 } as const;
 
-  it('draws air as a wedge, narrow where it began and wide where it went', () => {
+  it('draws air as an arrow whose tail is thin and whose point lies where it went', () => {
     const path = airPath({ directionDeg: 90, seconds: 4, from: { x: 0.5, y: 0.5 } }, support);
     const places = path
       .slice(1, -1)
@@ -151,8 +151,10 @@ describe('the support from above', () => {
       const ys = places.filter(([x]) => x >= from && x <= to).map(([, y]) => y);
       return Math.max(...ys) - Math.min(...ys);
     };
-    expect(Math.max(...places.map(([x]) => x))).toBeGreaterThan(180);
-    expect(high(149, 151)).toBeLessThan(high(160, 400) / 4);
+    const point = places.reduce((farthest, place) => (place[0] > farthest[0] ? place : farthest));
+    expect(point).toEqual([expect.closeTo(234, 0), 200]);
+    expect(places.filter(([x]) => x > point[0] - 5)).toEqual([point]);
+    expect(high(149, 151)).toBeLessThan(high(200, 232) / 4);
     places.forEach(([, y]) => expect(Math.abs(y - 200)).toBeLessThan(10));
   });
 

@@ -1,6 +1,6 @@
 import { LIGHT, type Palette } from '../theme/tokens.ts';
 import type { Place } from '@icy-ribbon/core/piece/plan';
-import { airWedge } from './airWedge.ts';
+import { airArrow } from './airArrow.ts';
 import { baseShapes, faceOutline, inkOn, pathBands, stackDisks, tipOf, type PlanContext } from './plan.ts';
 import { puddlePath } from './puddle.ts';
 
@@ -60,9 +60,10 @@ function air(
   { stroke, palette }: { stroke: number; palette: Palette },
 ): string {
   const radius = 5 * stroke;
+  const { outline, numberAt } = airArrow(from, tip, 2 * radius);
   return [
-    `<polygon points="${points(airWedge(from, tip, 2 * radius))}" fill="${palette.ink}" stroke="${palette.bench}" stroke-width="${round(stroke)}" stroke-linejoin="round"/>`,
-    `<circle cx="${round(tip.x)}" cy="${round(tip.y)}" r="${round(radius)}" fill="${palette.bench}" stroke="${palette.ink}" stroke-width="${round(stroke * 0.7)}"/>`,
-    `<text x="${round(tip.x)}" y="${round(tip.y + 2 * stroke)}" font-family="sans-serif" font-size="${round(6 * stroke)}" text-anchor="middle" fill="${palette.ink}">${number}</text>`,
+    `<polygon points="${points(outline)}" fill="${palette.ink}" stroke="${palette.bench}" stroke-width="${round(stroke)}" stroke-linejoin="round"/>`,
+    `<circle cx="${round(numberAt.x)}" cy="${round(numberAt.y)}" r="${round(radius)}" fill="${palette.bench}" stroke="${palette.ink}" stroke-width="${round(stroke * 0.7)}"/>`,
+    `<text x="${round(numberAt.x)}" y="${round(numberAt.y + 2 * stroke)}" font-family="sans-serif" font-size="${round(6 * stroke)}" text-anchor="middle" fill="${palette.ink}">${number}</text>`,
   ].join('');
 }

@@ -1,4 +1,4 @@
-import { airWedge } from './airWedge.ts';
+import { airArrow } from './airArrow.ts';
 import type { Mark } from '@icy-ribbon/core/piece/event';
 import type { SupportSize } from '@icy-ribbon/core/piece/support';
 
@@ -17,14 +17,14 @@ export function puddleRadiusMm(mg: number): number {
   return Math.sqrt(mg / MG_PER_MM3 / PUDDLE_DEPTH_MM / Math.PI);
 }
 
-/** A blowing pass as a wedge of air in millimeters on the support; longer passes are drawn longer. */
+/** A blowing pass as an arrow of air in millimeters on the support; longer passes are drawn longer. */
 export function airPath(pass: DrawnPass, support: SupportSize): string {
   const span = Math.min(support.widthMm, support.heightMm);
   const from = { x: (pass.from?.x ?? 0.5) * support.widthMm, y: (pass.from?.y ?? 0.5) * support.heightMm };
   const length = span * (0.18 + 0.2 * Math.min(1, pass.seconds / 8));
   const angle = (pass.directionDeg * Math.PI) / 180;
   const tip = { x: from.x + length * Math.sin(angle), y: from.y - length * Math.cos(angle) };
-  const outline = airWedge(from, tip, span * 0.05);
+  const { outline } = airArrow(from, tip, span * 0.05);
   return `M${outline.map(({ x, y }) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
 }
 

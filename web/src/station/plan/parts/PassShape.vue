@@ -2,7 +2,7 @@
 import type { PlanPass } from '@icy-ribbon/core/piece/plan';
 import { computed } from 'vue';
 import { Circle, Line, Text } from 'vue-konva';
-import { airWedge } from '#drawing/airWedge.ts';
+import { airArrow } from '#drawing/airArrow.ts';
 import { tipOf, type PlanContext } from '#drawing/plan.ts';
 import { useAppearance } from '#store/appearance.ts';
 import { FACE, TYPE } from '#theme/tokens.ts';
@@ -18,15 +18,14 @@ const props = defineProps<{
 const appearance = useAppearance();
 const RADIUS_PX = 10;
 const tip = computed(() => tipOf(props.context, props.pass));
-const wedge = computed(() =>
-  airWedge(props.pass.at, tip.value, 2 * RADIUS_PX * props.px).flatMap(({ x, y }) => [x, y]),
-);
+const arrow = computed(() => airArrow(props.pass.at, tip.value, 2 * RADIUS_PX * props.px));
+const outline = computed(() => arrow.value.outline.flatMap(({ x, y }) => [x, y]));
 </script>
 
 <template>
   <Line
     :config="{
-      points: wedge,
+      points: outline,
       closed: true,
       fill: appearance.palette.ink,
       stroke: appearance.palette.bench,
@@ -36,7 +35,7 @@ const wedge = computed(() =>
   />
   <Circle
     :config="{
-      ...tip,
+      ...arrow.numberAt,
       radius: RADIUS_PX * px,
       fill: appearance.palette.bench,
       stroke: appearance.palette.ink,
@@ -45,8 +44,8 @@ const wedge = computed(() =>
   />
   <Text
     :config="{
-      x: tip.x - RADIUS_PX * px,
-      y: tip.y - RADIUS_PX * px,
+      x: arrow.numberAt.x - RADIUS_PX * px,
+      y: arrow.numberAt.y - RADIUS_PX * px,
       width: 2 * RADIUS_PX * px,
       height: 2 * RADIUS_PX * px,
       text: String(number),
