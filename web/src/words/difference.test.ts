@@ -12,11 +12,17 @@ const influence = (key: string, changes: Partial<Influence> = {}): Influence => 
 
 it('what made the difference is said in words a person understands', () => {
   expect(influenceWords(influence('activatorShare'), cell, METRIC)).toBe(
-    'With twice the activator share, cells came out about 0.61\u00a0mm larger: between 0.2\u00a0mm and 1\u00a0mm.',
+    'With twice the activator share, cells came out about 0.61\u00a0mm larger (between 0.2\u00a0mm and 1\u00a0mm).',
   );
   const slower = influence('airSeconds', { step: 10, change: -0.06, low: -0.09, high: -0.01 });
   expect(influenceWords(slower, findQuantity('lacingShare')!, METRIC)).toBe(
-    'With 10\u00a0s more air, the lacing came out about 6 points less: between 1 point and 9 points.',
+    'With 10\u00a0s more air, the lacing came out about 6 points less (between 1 point and 9 points).',
+  );
+});
+
+it('a range that holds nothing at all says how much it could be, not where it starts', () => {
+  expect(influenceWords(influence('activatorShare', { low: -0.1, high: 1.04 }), cell, METRIC)).toBe(
+    'With twice the activator share, cells came out about 0.61\u00a0mm larger (anything up to 1\u00a0mm fits these pours).',
   );
 });
 

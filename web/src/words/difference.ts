@@ -81,12 +81,16 @@ function changeWords(quantity: Quantity, change: number, chosen: ChosenUnits): s
   return quantityWords(quantity, size, chosen);
 }
 
-/** "With twice the activator share, cells came out about 0.6 mm larger: between 0.2 mm and 1 mm." */
+/** "With twice the activator share, cells came out about 0.6 mm larger (between 0.2 mm and 1 mm)." */
 export function influenceWords(influence: Influence, effect: Quantity, chosen: ChosenUnits): string {
   const { change, low, high, alike } = influence;
   const subject = subjectOf(effect);
   const [near, far] = [low, high].map(Math.abs).sort((a, b) => a - b) as [number, number];
-  const said = `With ${stepWords(influence, chosen)}, ${subject} came out about ${changeWords(effect, change, chosen)} ${change > 0 ? effect.more : effect.less}: between ${changeWords(effect, near, chosen)} and ${changeWords(effect, far, chosen)}.`;
+  const range =
+    low < 0 && high > 0
+      ? `(anything up to ${changeWords(effect, change > 0 ? high : low, chosen)} fits these pours)`
+      : `(between ${changeWords(effect, near, chosen)} and ${changeWords(effect, far, chosen)})`;
+  const said = `With ${stepWords(influence, chosen)}, ${subject} came out about ${changeWords(effect, change, chosen)} ${change > 0 ? effect.more : effect.less} ${range}.`;
   if (alike.length === 0) return said;
   return `${said} It always changed together with the ${namesListed(alike.map(nounOf))}: which of them did it cannot be told.`;
 }

@@ -38,7 +38,8 @@ const SEED = 20_26;
  *
  * Law: at each step the candidate of the largest |r| with what is left of the effect, both without what was chosen
  * before, is taken if fewer than 10 % of the effect's permutations reach as large an |r| with any candidate; then least
- * squares on what was chosen, with Student's t intervals shared out by Bonferroni over them (90 % together). Standard
+ * squares on what was chosen; its Student's t intervals are shared out by Bonferroni over all candidates, for the one
+ * that was chosen stood out by chance too (90 % together). Standard
  * statistics; choosing by correlation first and testing afterwards named a cause in 44 % of cases without any.
  *
  * @param effect one number a case; @param candidates as many numbers each
@@ -69,7 +70,7 @@ export function forwardSelection(effect: readonly number[], candidates: readonly
       .map((each) => ({ ...each, rest: without(each.rest, axis) }))
       .filter((each) => lengthOf(each.rest) > 1e-6 * lengthOf(centered(each.values)));
   }
-  return chosen.length === 0 ? [] : fitted(effect, chosen);
+  return chosen.length === 0 ? [] : fitted(effect, chosen, candidates.length);
 }
 
 /** Whether few enough permutations of the effect reach as much with any candidate; no more are tried than decide it. */
@@ -96,15 +97,22 @@ function isBeyondChance(
   return true;
 }
 
-function fitted(effect: readonly number[], chosen: readonly (readonly Candidate[])[]): Chosen[] {
+function fitted(
+  effect: readonly number[],
+  chosen: readonly (readonly Candidate[])[],
+  looked: number,
+): Chosen[] {
   const rows = effect.map((_, row) => [1, ...chosen.map(([first]) => first!.values[row]!)]);
   const { coefficients, standardErrors } = leastSquares(rows, effect);
-  const t = studentT(1 - FALSE_ALARM / 2 / chosen.length, effect.length - chosen.length - 1);
+  const t = (chances: number) => studentT(1 - FALSE_ALARM / 2 / chances, effect.length - chosen.length - 1);
   return chosen.flatMap((alike, index): Chosen[] => {
     const slope = coefficients[index + 1]!;
-    const reach = t * standardErrors[index + 1]!;
-    const [low, high] = [slope - reach, slope + reach];
-    return low > 0 || high < 0 ? [{ names: alike.map(({ name }) => name), slope, low, high }] : [];
+    const error = standardErrors[index + 1]!;
+    if (Math.abs(slope) <= t(chosen.length) * error) return [];
+    const names = alike.map(({ name }) => name);
+    // What stands out by chance is chosen as well: the range allows for all that were looked at.
+    const reach = t(looked) * error;
+    return [{ names, slope, low: slope - reach, high: slope + reach }];
   });
 }
 

@@ -1,4 +1,4 @@
-import { forwardSelection } from '../../base/statistics/index.ts';
+import { withoutDrift } from '../../base/statistics/index.ts';
 import { CAUSES, findQuantity, type Quantity } from './quantities.ts';
 
 /** Numbers of one pour by the key of the quantity. */
@@ -35,9 +35,11 @@ export const LEAST_POURS = 8;
 const MOST_MISSING = 0.2;
 
 /**
- * Which recorded causes went with an effect, over the artist's own pours, by `forwardSelection`: thickness and lengths
- * by their logarithms. It says nothing when there are too few pours, when nothing was varied, or when nothing goes with
+ * Which recorded causes went with an effect, over the artist's own pours, by `withoutDrift`: thickness and lengths
+ * by their logarithms, and what changed with time anyway taken out first. It says nothing when there are too few pours, when nothing was varied, or when nothing goes with
  * the effect beyond chance. Association, not proof: what always changed together is named together.
+ *
+ * @param pours in the order in which they were poured
  */
 export function madeTheDifference(pours: readonly PourNumbers[], effect: Quantity): DifferenceAnswer {
   const seen = withEffect(pours, effect);
@@ -47,7 +49,7 @@ export function madeTheDifference(pours: readonly PourNumbers[], effect: Quantit
   if (Math.max(...y) - Math.min(...y) < 1e-9) return { kind: 'silent', n, why: 'no-spread' };
   const columns = CAUSES.map((cause) => columnOf(cause, seen)).filter((column) => column !== undefined);
   if (columns.length === 0) return { kind: 'silent', n, why: 'nothing-varied' };
-  const found = forwardSelection(y, columns);
+  const found = withoutDrift(y, columns);
   if (found.length === 0) return { kind: 'silent', n, why: 'nothing-stands-out' };
   const middle = medianOf(y);
   const influences = found.map(({ names: [name, ...others], slope, low, high }): Influence => {

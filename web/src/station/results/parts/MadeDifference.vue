@@ -104,9 +104,10 @@ function barOf({ low, high }: Influence) {
           </li>
         </ul>
         <p class="soft">
-          {{ answer.n }} pours, {{ answer.looked }} causes looked at, what else made a difference held still.
-          These ranges hold together nine times in ten; where no cause is at work, one is named in one studio
-          of ten. It went together: that is no proof.
+          {{ answer.n }} pours, {{ answer.looked }} causes looked at. What changed over time anyway is taken
+          out first, and what else made a difference is held still. All these ranges are right together in 9
+          of 10 studios; with no cause at work, one is named in 1 of 10. They went together, which isn’t
+          proof.
           <ComputedFrom calculation="difference" />
         </p>
       </template>

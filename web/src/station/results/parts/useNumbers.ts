@@ -7,7 +7,7 @@ import { useDevices } from '#store/devices.ts';
 import { usePieces } from '#store/pieces.ts';
 import { sayProblem } from '#notice/notices.ts';
 
-/** The numbers of all pours, loaded when the component is shown. */
+/** The numbers of all pours in the order in which they were poured, loaded when the component is shown. */
 export function useNumbers() {
   const devices = useDevices();
   const pieces = usePieces();
@@ -17,7 +17,7 @@ export function useNumbers() {
     try {
       await devices.ensure();
       const { items } = await call(api.results.numbers, { query: {} });
-      read.value = items.filter(devices.counts);
+      read.value = items.filter(devices.counts).sort((a, b) => a.pouredAt.localeCompare(b.pouredAt));
       loaded.value = true;
     } catch (error) {
       sayProblem(error);
