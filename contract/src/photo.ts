@@ -55,7 +55,8 @@ const measurementSchema = z.object({
   }),
   lacing: z.object({ areaShare: share, widthMm: lengthMm }),
   petals: z.object({
-    count,
+    /** Null where they could not be told apart. */
+    count: count.nullable(),
     reachMm: lengthMm,
     symmetry: share,
     edges: z.object({ top: share, right: share, bottom: share, left: share }),

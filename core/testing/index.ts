@@ -4,3 +4,4 @@ export { GOOD_BLOOM, pouredCup, spinLineRpmOf } from './pours.ts';
 export { inDisc, inEllipse, raster } from './pictures.ts';
 export { shot, type Scene, type Shine, type Shot } from './shot.ts';
 export { ring } from './ring.ts';
+export { FLAT_HEX, flatInput, flatPhoto, halves } from './flatPhoto.ts';

@@ -1,20 +1,24 @@
+import { componentsOf } from './components.ts';
 import type { Ground } from './label.ts';
 import { grown } from './raster.ts';
 import type { Face } from './rectify.ts';
 import { nearestSeed, type Nearest, type Seeds } from './seeds.ts';
 
 const GROWN_MM = 1;
+/** A highlight fades over a part of its own radius. */
+const FADES = 0.6;
+const MOST_FADED_MM = 5;
 const HALO_MM = 7;
 const OFF_PALETTE = 0.045;
 
 /**
- * Where light shines back: pixels that were full, grown by 1 mm, and the pale halo around them as far as
+ * Where light shines back: pixels that were full, grown by 1 mm or as far as a large highlight fades, and the pale halo around them as far as
  * it leaves the palette. What lies there was not seen, so it counts for nothing.
  */
 export function glareOf(face: Face, ground: Ground, seeds: Seeds): Uint8Array {
   const { width, height, pxPerMm, clipped } = face;
   if (!clipped.includes(1)) return new Uint8Array(width * height);
-  const mask = grown(clipped, width, height, GROWN_MM * pxPerMm);
+  const mask = faded(face);
   const reach = grown(clipped, width, height, HALO_MM * pxPerMm);
   const nearest: Nearest = { seed: 0, squared: 0 };
   const pale = (pixel: number): boolean => {
@@ -41,4 +45,18 @@ export function glareOf(face: Face, ground: Ground, seeds: Seeds): Uint8Array {
     }
   }
   return halo;
+}
+
+/** Each highlight grown by its own measure. */
+function faded({ width, height, pxPerMm, clipped }: Face): Uint8Array {
+  const mask = grown(clipped, width, height, GROWN_MM * pxPerMm);
+  const { count, of, label, area } = componentsOf(clipped, width, height);
+  for (let patch = 0; patch < count; patch += 1) {
+    const reach = FADES * Math.sqrt(area[patch]! / Math.PI);
+    if (!label[patch] || reach <= GROWN_MM * pxPerMm) continue;
+    const one = clipped.map((value, pixel) => (value && of[pixel] === patch ? 1 : 0));
+    const wide = grown(one, width, height, Math.min(MOST_FADED_MM * pxPerMm, reach));
+    for (let pixel = 0; pixel < mask.length; pixel += 1) mask[pixel]! |= wide[pixel]!;
+  }
+  return mask;
 }

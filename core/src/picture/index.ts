@@ -24,7 +24,7 @@ export {
 export { quantile } from './quantile.ts';
 export { shapesOf } from './shape.ts';
 export { WARNING_CODES, type PhotoWarning, type WarningCode } from './warnings.ts';
-export { petalsOf, type Petals } from './petals.ts';
+export { petalsOf, type Petals } from './petals/index.ts';
 export { paletteOfCups, type CupColor, type CupPalette } from './cups.ts';
 export * from './cover/index.ts';
 export * from './puddles/index.ts';

@@ -1,3 +1,8 @@
+import { adaptSeeds } from './adapt.ts';
+import { clustersOf } from './clusters.ts';
+import { certainCells } from './certain.ts';
+import { foreignOf } from './foreign.ts';
+import { grown } from './raster.ts';
 import { cellsOf, CELL_RULES, type Cell } from './cells.ts';
 import { componentsOf, despeckle } from './components.ts';
 import { labelsOf } from './edges.ts';
@@ -9,7 +14,7 @@ import { cellsFrom, type CellsFrom } from './cellsFrom.ts';
 import { lacingOf } from './lacing.ts';
 import { findLight, flatten, gainAt, type Light } from './light.ts';
 import { mudOf } from './mud.ts';
-import { flowerMask, petalsOf, type Petals } from './petals.ts';
+import { flowerMask, paintOf, petalsOf, type FlowerMask, type Petals } from './petals/index.ts';
 import type { MeasureInput, PaletteColor, PhotoPixels } from './photo.ts';
 import { quantile } from './quantile.ts';
 import { patchColor, rectify, type Face } from './rectify.ts';
@@ -32,7 +37,7 @@ export interface Measured {
     readonly p90Mm: number;
     /** On a square centimeter of the face. */
     readonly perCm2: number;
-    /** The smallest that this photo could show. */
+    /** The smallest that this photo could show; sizes are 0 where too few are surely cells. */
     readonly leastMm: number;
     /** The same of the cells from some sizes on, for comparing photos that show more with those that show less. */
     readonly from: readonly CellsFrom[];
@@ -80,6 +85,8 @@ const LEAST_CELL_PX = 4;
 /** A color that ends with less of the face than this was not found. */
 const LOST_SHARE = 0.002;
 const DRIFT = 0.07;
+/** Of a face that is hidden but for less, nothing is made up. */
+const LEAST_IN_VIEW = 0.5;
 const STRANGE = 0.07;
 
 /**
@@ -99,28 +106,28 @@ export function measurePhoto(
   const face = rectify(photo, input);
   onStep('light');
   const card = cardMean(photo, input);
-  const light = findLight(face, given, card?.gains);
-  flatten(face, light);
+  const { light, ground, adapted } = litFace(face, given, card?.gains);
   onStep('colors');
-  const ground = groundOf(face);
-  const seeds = refineSeeds(face, ground, given, DRIFT);
+  const seeds = refineSeeds(face, ground, adapted.seeds, DRIFT);
   const glare = glareOf(face, ground, seeds);
-  const mud = mudOf(face, ground, seeds, glare);
+  const foreign = foreignOf(face, ground, seeds, glare);
+  const unseen = glare.map((value, pixel) => value | foreign[pixel]!);
+  const mud = mudOf(face, ground, seeds, unseen);
   onStep('edges');
   const withMud = mud.rgb ? addSeed(seeds, 'mud', mud.rgb) : seeds;
   const mudLabel = seeds.names.length;
-  const labels = labelsOf(face, ground, withMud, mud.rgb && mud.mask, glare);
+  const labels = labelsOf(face, ground, withMud, mud.rgb && mud.mask, unseen);
   const { width, height, pxPerMm } = face;
   const labelCount = mudLabel + 1;
   keepStrokes(labels, seeds.activator >= 0 ? seeds.activator : seeds.base, width, height);
-  fillUnseen(labels, glare, width, height);
+  fillUnseen(labels, unseen, width, height);
   despeckle(labels.first, width, height, (Math.PI / 4) * (DESPECKLE_MM * pxPerMm) ** 2, labelCount);
   onStep('cells');
   const patches = componentsOf(labels.first, width, height);
-  const blocked = outside(face);
+  const blocked = unseen.map((value, pixel) => (value || !face.onFace[pixel] ? 1 : 0));
   const shapes = shapesOf(patches, labels, width, height, labelCount, blocked);
   const leastMm = Math.max(input.minCellMm ?? CELL_RULES.leastMm, LEAST_CELL_PX / face.photoPxPerMm);
-  const cells = cellsOf(patches, shapes, {
+  const found = cellsOf(patches, shapes, {
     width,
     height,
     pxPerMm,
@@ -132,6 +139,7 @@ export function measurePhoto(
       leastMm,
     },
   });
+  const { cells, isSized } = certainCells(found, seeds.activator);
   onStep('lacing');
   // Without an activator it is the base, pushed over the colors, that makes the net.
   const lacing = lacingOf(
@@ -141,19 +149,26 @@ export function measurePhoto(
     height,
     pxPerMm,
   );
-  const sums = coverSums(labels, labelCount, glare, face.onFace);
+  const sums = coverSums(labels, labelCount, face.onFace);
   const faceMm2 = area(face) / pxPerMm ** 2;
   const diameters = cells.map((cell) => cell.diameterMm).sort((a, b) => a - b);
-  const perCm2 = (count: number) => (100 * count) / faceMm2;
-  const flower = flowerMask(coloredOf(labels, seeds.base, face.onFace), width, height, pxPerMm);
+  const usualMm = quantile(diameters, 0.5);
+  // What lies under a highlight or a hand was not seen: as many cells to the area as elsewhere.
+  const paint = paintOf(labels, seeds, cells, face);
+  const inView = shareInView(unseen, paint, (usualMm / 2) * pxPerMm);
+  const perCm2 = (count: number) => (100 * count) / (faceMm2 * inView);
+  const flower = flowerMask(paint);
   const quality: Quality = {
-    blurPx: (blurOf(labels, face, glare) * face.photoPxPerMm) / pxPerMm,
+    blurPx: (blurOf(labels, face, unseen) * face.photoPxPerMm) / pxPerMm,
     glareShare: shareOf(glare, face.onFace),
+    foreignShare: shareOf(foreign, face.onFace),
     mudShare: sums.share(mudLabel),
     baseShare: sums.share(seeds.base),
+    colors: seeds.names.length,
     lost: seeds.names.filter((_, index) => sums.share(index) < LOST_SHARE),
-    strangeShare: strangeShare(face, ground.lab, ground.core, withMud, glare),
-    pxPerCell: diameters.length > 0 ? quantile(diameters, 0.5) * face.photoPxPerMm : null,
+    asked: adapted.asked,
+    strangeShare: strangeShare(face, ground.lab, ground.core, withMud, unseen),
+    pxPerCell: isSized ? usualMm * face.photoPxPerMm : null,
     lightRatio: lightRatio(light),
   };
   return {
@@ -162,20 +177,20 @@ export function measurePhoto(
     negativeSpace: sums.share(seeds.base),
     mud: sums.share(mudLabel),
     cells: {
-      count: cells.length,
-      medianMm: quantile(diameters, 0.5),
-      p10Mm: quantile(diameters, 0.1),
-      p90Mm: quantile(diameters, 0.9),
+      count: Math.round(cells.length / inView),
+      medianMm: isSized ? usualMm : 0,
+      p10Mm: isSized ? quantile(diameters, 0.1) : 0,
+      p90Mm: isSized ? quantile(diameters, 0.9) : 0,
       perCm2: perCm2(cells.length),
       leastMm,
-      from: cellsFrom(diameters, leastMm, perCm2),
+      from: isSized ? cellsFrom(diameters, leastMm, perCm2) : [],
       list: cells,
     },
     lacing: {
       areaShare: lacing.areaPx / area(face),
       widthMm: lacing.lengthPx > 0 ? lacing.areaPx / lacing.lengthPx / pxPerMm : 0,
     },
-    petals: petalsOf(flower.mask, flower.width, flower.height, flower.pxPerMm),
+    petals: petalsOf(flower),
     warnings: warningsOf(quality),
     quality,
     palette: paletteOf(seeds),
@@ -183,6 +198,23 @@ export function measurePhoto(
     cardLevel: card ? card.mean * gainAt(light.field, card.x, card.y) : null,
     picture: { width, height, pxPerMm, labels: labels.first, glare, net: lacing.mask, rgb: face.rgb },
   };
+}
+
+/**
+ * The face under even light, and the palette as the picture has it. Light that was found by colors that are off is
+ * found once more by those of the picture.
+ */
+function litFace(face: Face, given: Seeds, gains: Light['gains'] | undefined) {
+  const first = findLight(face, given, gains);
+  flatten(face, first);
+  const ground = groundOf(face);
+  const adapted = adaptSeeds(given, clustersOf(face, ground));
+  if (adapted.seeds === given) return { light: first, ground, adapted };
+  const rest = findLight(face, adapted.seeds, [1, 1, 1]);
+  flatten(face, rest);
+  const lit = groundOf(face);
+  const light = { gains: first.gains, field: first.field.map((value, at) => value + rest.field[at]!) };
+  return { light, ground: lit, adapted: adaptSeeds(given, clustersOf(face, lit)) };
 }
 
 /** The gray card as the photo shows it: its mean, the gains that make it gray, and where it lies, as -1 to 1. */
@@ -209,8 +241,11 @@ function addSeed(seeds: Seeds, name: string, rgb: readonly [number, number, numb
   );
 }
 
-/** 1 beyond a round face. */
-const outside = (face: Face): Uint8Array => face.onFace.map((value) => (value ? 0 : 1));
+/** Share of the painted face where a cell of this radius, in pixels, would have been seen whole. */
+function shareInView(unseen: Uint8Array, { covered, width, height }: FlowerMask, radius: number): number {
+  if (!unseen.includes(1)) return 1;
+  return Math.max(LEAST_IN_VIEW, 1 - shareOf(grown(unseen, width, height, radius), covered));
+}
 
 function area(face: Face): number {
   let count = 0;
@@ -218,23 +253,19 @@ function area(face: Face): number {
   return count;
 }
 
-/** How much of the seen face each label covers, edge pixels shared out. */
-function coverSums(labels: Labels, labelCount: number, glare: Uint8Array, onFace: Uint8Array) {
+/** How much of the face each label covers, edge pixels shared out; what was not seen as the nearest that was. */
+function coverSums(labels: Labels, labelCount: number, onFace: Uint8Array) {
   const sums = new Float64Array(labelCount);
   let seen = 0;
   const { first, second, cover } = labels;
   for (let pixel = 0; pixel < first.length; pixel += 1) {
-    if (glare[pixel] || !onFace[pixel]) continue;
+    if (!onFace[pixel]) continue;
     seen += 1;
     const share = cover[pixel]! / 255;
     sums[first[pixel]!]! += share;
     if (share < 1) sums[second[pixel]!]! += 1 - share;
   }
   return { share: (label: number) => (seen > 0 ? sums[label]! / seen : 0) };
-}
-
-function coloredOf(labels: Labels, base: number, onFace: Uint8Array): Uint8Array {
-  return labels.first.map((label, pixel) => (label !== base && onFace[pixel] ? 1 : 0));
 }
 
 function shareOf(mask: Uint8Array, onFace: Uint8Array): number {

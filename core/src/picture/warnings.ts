@@ -1,7 +1,10 @@
 import type { Labels } from './labels.ts';
 import type { Face } from './rectify.ts';
 
-export const WARNING_CODES = ['blurred', 'glare', 'veil', 'too-small', 'uneven-light', 'colors-off'] as const;
+export const WARNING_CODES = [
+  ...(['no-pour', 'foreign', 'colors-off'] as const),
+  ...(['blurred', 'glare', 'veil', 'too-small', 'uneven-light'] as const),
+] as const;
 export type WarningCode = (typeof WARNING_CODES)[number];
 
 export interface PhotoWarning {
@@ -13,10 +16,16 @@ export interface Quality {
   /** Spread of the blur, in pixels of the photo. */
   readonly blurPx: number;
   readonly glareShare: number;
+  /** Share of the face that something else lies in front of, as a hand does. */
+  readonly foreignShare: number;
   readonly mudShare: number;
   readonly baseShare: number;
+  /** How many colors were looked for. */
+  readonly colors: number;
   /** Colors that were looked for and hardly found. */
   readonly lost: readonly string[];
+  /** Colors that are in the picture, but not clearly as which of its colors. */
+  readonly asked: readonly string[];
   /** Share of smooth places whose color is none of the palette's. */
   readonly strangeShare: number;
   /** Pixels of the photo across a cell of usual size; null without cells. */
@@ -60,14 +69,23 @@ export function blurOf(labels: Labels, face: Face, unseen: Uint8Array): number {
   return Math.sqrt(Math.max(0, spread ** 2 - 0.85 ** 2));
 }
 
+/** Where more of the face has none of the colors, it is another picture. */
+const NO_POUR = 0.4;
+const VEIL = 0.08;
+/** Where half of the colors and at least so many are missing, it is as well. */
+const MANY = 3;
+const MOST = 0.75;
 /** More mud than this, or less base, is more often a color that is off than a piece. */
 const MUCH_MUD = 0.05;
 const LITTLE_BASE = 0.02;
 const CLICK_THEM = 'Click each color in the photo before you keep the numbers.';
 
 /** A palette that is off makes colors change places without a sign: what looks like one. */
-function colorsOff({ lost, baseShare, mudShare }: Quality): string | undefined {
+function colorsOff({ lost, asked, baseShare, mudShare }: Quality): string | undefined {
   const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
+  if (asked.length > 0) {
+    return `${asked.join(', ')} ${asked.length === 1 ? 'isn’t' : 'aren’t'} in this photo as mixed.`;
+  }
   if (baseShare < LITTLE_BASE)
     return `Only ${percent(baseShare)} of the face is base: its color may be another.`;
   if (lost.length > 0) return `Hardly anything of ${lost.join(', ')} was found: the color may be another.`;
@@ -75,11 +93,30 @@ function colorsOff({ lost, baseShare, mudShare }: Quality): string | undefined {
   return undefined;
 }
 
+/** Whether it is a picture of something else; a veil of light hides colors too, but leaves strange ones. */
+function isNoPour({ foreignShare, strangeShare, lost, colors }: Quality): boolean {
+  if (foreignShare > NO_POUR) return true;
+  const share = lost.length / colors;
+  return lost.length >= MANY && (share >= MOST || (share >= 0.5 && strangeShare <= VEIL));
+}
+
 /** What the artist should know before trusting the numbers, each with what to do. */
 export function warningsOf(quality: Quality): PhotoWarning[] {
   const found: PhotoWarning[] = [];
   const percent = (share: number) => `${(100 * share).toFixed(share < 0.1 ? 1 : 0)} %`;
-  const off = colorsOff(quality);
+  const noPour = isNoPour(quality);
+  if (noPour) {
+    const message =
+      'This doesn’t look like the pour: most of its colors aren’t in the photo. Choose another photo, or click each color in this one.';
+    found.push({ code: 'no-pour', message });
+  }
+  if (quality.foreignShare > 0 && !noPour) {
+    found.push({
+      code: 'foreign',
+      message: `Something lies over ${percent(quality.foreignShare)} of the face, perhaps a hand or a tool. It was left out. If it’s paint, click its color.`,
+    });
+  }
+  const off = noPour ? undefined : colorsOff(quality);
   if (off) found.push({ code: 'colors-off', message: `${off} ${CLICK_THEM}` });
   if (quality.blurPx > 1.5) {
     found.push({
@@ -93,7 +130,7 @@ export function warningsOf(quality: Quality): PhotoWarning[] {
       message: `Light shines back from ${percent(quality.glareShare)} of the face, which was left out. Move the lamp to the side and take another.`,
     });
   }
-  if (quality.strangeShare > 0.08) {
+  if (quality.strangeShare > VEIL) {
     found.push({
       code: 'veil',
       message: `${percent(quality.strangeShare)} of the face looks like none of the mixes: a veil of light, or colors that are missing from the list. Click each color in the photo, or take another without reflections.`,

@@ -35,7 +35,7 @@ const output = z.object({
   lacing: z.object({ areaShare: share, widthMm: z.number() }),
   negativeSpace: share,
   mud: share,
-  petals: z.object({ count: z.int(), reachMm: z.number(), symmetry: z.number() }),
+  petals: z.object({ count: z.int().nullable(), reachMm: z.number(), symmetry: z.number() }),
   warnings: z.array(z.object({ code: z.enum(WARNING_CODES), message: z.string() })),
 });
 

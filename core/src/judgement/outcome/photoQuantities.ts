@@ -6,7 +6,7 @@ export interface MeasuredPhoto {
   readonly mud: number;
   readonly cells: { readonly count: number; readonly medianMm: number; readonly perCm2: number };
   readonly lacing: { readonly areaShare: number; readonly widthMm: number };
-  readonly petals: { readonly count: number; readonly reachMm: number; readonly symmetry: number };
+  readonly petals: { readonly count: number | null; readonly reachMm: number; readonly symmetry: number };
 }
 
 /** How a photo's number is compared across pours. */
@@ -82,9 +82,12 @@ export const PHOTO_QUANTITIES = {
     compared: { label: 'Negative space', measure: 'share', ...MUCH, subject: 'the negative space' },
   },
   petalCount: {
-    of: ({ petals }) => petals.count,
+    of: ({ petals }) => petals.count ?? 0,
     since: 1,
-    compared: { label: 'Petals', measure: 'count', less: 'fewer', more: 'more', subject: 'petals' },
+    compared: {
+      ...{ label: 'Petals', measure: 'count', less: 'fewer', more: 'more', subject: 'petals' },
+      zeroIsNone: true,
+    },
   },
   petalReachMm: { of: ({ petals }) => petals.reachMm, since: 1 },
   symmetry: {
@@ -92,7 +95,7 @@ export const PHOTO_QUANTITIES = {
     since: 1,
     compared: {
       ...{ label: 'Evenness of the petals', measure: 'ratio', ...MUCH },
-      subject: 'the evenness of the petals',
+      ...{ subject: 'the evenness of the petals', zeroIsNone: true },
     },
   },
 } as const satisfies Readonly<Record<string, PhotoQuantity>>;

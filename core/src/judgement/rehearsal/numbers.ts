@@ -49,7 +49,8 @@ export function rehearsalNumbers({ film, scene, airSeconds }: Rehearsal): Rehear
   const seen = seenByLayer(grid, thickness);
   const shares: Record<string, number> = {};
   let [negativeSpace, all] = [0, 0];
-  const colored = new Uint8Array(grid.columns * grid.rows);
+  const solid = new Uint8Array(grid.columns * grid.rows);
+  const covered = new Uint8Array(grid.columns * grid.rows);
   const total = scene.layers.map(() => 0);
   let cells = 0;
   const piles = pilesOf(scene);
@@ -57,13 +58,15 @@ export function rehearsalNumbers({ film, scene, airSeconds }: Rehearsal): Rehear
   const areaMm2 = (1000 * grid.cellM) ** 2;
   forEachCell(grid, (cell, column, row) => {
     cells += 1;
-    let color = 0;
+    let [color, net] = [0, 0];
     scene.layers.forEach(({ role }, layer) => {
       const share = seen[layer]![cell]!;
       total[layer]! += share;
       if (isColor(role)) color += share;
+      if (role === 'activator') net += share;
     });
-    colored[row * grid.columns + column] = color > 0.5 ? 1 : 0;
+    covered[row * grid.columns + column] = color > 0.5 ? 1 : 0;
+    solid[row * grid.columns + column] = color - net > 0.5 ? 1 : 0;
     if (color > 0.5 && piles.length > 0) {
       const at = { x: 1000 * grid.cellM * (column + 0.5), y: 1000 * grid.cellM * (row + 0.5) };
       flowersMm2[nearest(piles, at)]! += areaMm2;
@@ -87,7 +90,7 @@ export function rehearsalNumbers({ film, scene, airSeconds }: Rehearsal): Rehear
     wetRim: film.sides ? wetShare(film.sides) : 0,
     cells: openCells(film),
     flowersMm2,
-    petals: petalsOf(colored, grid.columns, grid.rows, 1e-3 / grid.cellM),
+    petals: petalsOf({ solid, covered, width: grid.columns, height: grid.rows, pxPerMm: 1e-3 / grid.cellM }),
   };
 }
 

@@ -7,6 +7,7 @@ import { widthIn } from '#drawing/widthIn.ts';
 import { usePiece } from '#store/piece/piece.ts';
 import { useUnits } from '#store/units.ts';
 import { percent } from '#words/percent.ts';
+import { petalsCounted } from '#words/petals.ts';
 
 /** A rehearsal and what was poured, side by side, with the same measures. */
 defineProps<{ pieceId: string }>();
@@ -40,7 +41,7 @@ const rows = computed(() => {
       b: units.show('depth', b.cells.medianMm),
     },
     { label: 'Net', a: percent(a.lacing.areaShare), b: percent(b.lacing.areaShare) },
-    { label: 'Petals', a: String(a.petals.count), b: String(b.petals.count) },
+    { label: 'Petals', a: petalsCounted(a.petals.count), b: petalsCounted(b.petals.count) },
     {
       label: 'Reach of a petal',
       a: units.show('length', a.petals.reachMm),

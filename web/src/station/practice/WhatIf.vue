@@ -24,6 +24,7 @@ import SmallPicture from '#drawing/SmallPicture.vue';
 import { useFilmUnknowns } from '#store/useFilmUnknowns.ts';
 import { useWhatIf, type WhatIfResult } from './parts/useWhatIf.ts';
 import { percent } from '#words/percent.ts';
+import { petalsCounted } from '#words/petals.ts';
 
 /** One cause of a plan changed, or two crossed: small runs side by side, the best by the aim first. */
 const props = defineProps<{ pieceId: string }>();
@@ -82,7 +83,7 @@ watch(
 const SORTS = {
   open: { label: 'base left open', of: (r: WhatIfResult) => r.numbers!.negativeSpace },
   reach: { label: 'reach of the petals', of: (r: WhatIfResult) => r.numbers!.petals.reachMm },
-  petals: { label: 'number of petals', of: (r: WhatIfResult) => r.numbers!.petals.count },
+  petals: { label: 'number of petals', of: (r: WhatIfResult) => r.numbers!.petals.count ?? -1 },
   cells: { label: 'open cells', of: (r: WhatIfResult) => r.numbers!.cells.open },
   middle: { label: 'least left in the middle', of: (r: WhatIfResult) => -r.numbers!.middleMm },
 } as const;
@@ -102,7 +103,7 @@ function number(result: WhatIfResult): string {
     case 'reach':
       return units.show('length', now.petals.reachMm);
     case 'petals':
-      return `${now.petals.count} petals`;
+      return `petals: ${petalsCounted(now.petals.count)}`;
     case 'cells':
       return now.cells.open > 0
         ? `${now.cells.open} cells of ${units.show('depth', now.cells.medianMm)}`

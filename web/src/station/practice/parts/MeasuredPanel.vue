@@ -9,6 +9,7 @@ import { useUnits } from '#store/units.ts';
 import type { MeasuredRehearsal } from '#worker/film.worker.ts';
 import type { Film } from './useFilm.ts';
 import { percent } from '#words/percent.ts';
+import { petalsCounted } from '#words/petals.ts';
 
 /** The rehearsal measured as a photo is: the same numbers as in Results. */
 const props = defineProps<{
@@ -60,7 +61,12 @@ const save = () =>
       <dt>Net</dt>
       <dd>{{ percent(result.numbers.lacing.areaShare) }}</dd>
       <dt>Petals</dt>
-      <dd>{{ result.numbers.petals.count }}, even to {{ percent(result.numbers.petals.symmetry) }}</dd>
+      <dd>
+        {{ petalsCounted(result.numbers.petals.count)
+        }}<template v-if="result.numbers.petals.symmetry > 0"
+          >, even to {{ percent(result.numbers.petals.symmetry) }}</template
+        >
+      </dd>
     </dl>
   </section>
 </template>

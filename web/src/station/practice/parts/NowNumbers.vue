@@ -6,6 +6,7 @@ import { computed } from 'vue';
 import { useUnits } from '#store/units.ts';
 import { AIM_WORDS } from '#words/aims.ts';
 import { percent } from '#words/percent.ts';
+import { petalsCounted } from '#words/petals.ts';
 
 /** What the rehearsal has come to, against the aim of the piece. */
 const props = defineProps<{ scene: Scene; numbers: RehearsalNumbers | null; aims: Aims | null }>();
@@ -47,9 +48,8 @@ const lines = computed(() => {
     {
       label: 'Petals',
       value:
-        now.petals.count > 0
-          ? `${now.petals.count}, out to ${units.show('length', now.petals.reachMm)}`
-          : 'none',
+        petalsCounted(now.petals.count) +
+        (now.petals.count === 0 ? '' : `, out to ${units.show('length', now.petals.reachMm)}`),
       aim: aimed('reach'),
     },
     {

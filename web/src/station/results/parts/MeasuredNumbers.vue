@@ -7,6 +7,7 @@ import { CELL_SIZES } from '#theme/tokens.ts';
 import { cellsOf, sizeLimits, sizeStep } from '#drawing/photoOverlay.ts';
 import { useMeasures } from '#words/useMeasures.ts';
 import { finePercent } from '#words/percent.ts';
+import { petalsCounted } from '#words/petals.ts';
 
 /** What was measured on the photo that is shown: numbers, shares of the colors, sizes of the cells. */
 const props = defineProps<{ measurement: Measurement; detail: PhotoDetail | null }>();
@@ -73,10 +74,12 @@ const touched = computed(() =>
       </div>
       <div>
         <dt>Petals</dt>
-        <dd>{{ measurement.petals.count }}</dd>
+        <dd>{{ petalsCounted(measurement.petals.count) }}</dd>
         <dd class="soft">
-          {{ measures.distance(measurement.petals.reachMm) }}, even
-          {{ finePercent(measurement.petals.symmetry) }}
+          {{ measures.distance(measurement.petals.reachMm)
+          }}<template v-if="measurement.petals.symmetry > 0"
+            >, even {{ finePercent(measurement.petals.symmetry) }}</template
+          >
         </dd>
       </div>
       <div>

@@ -31,6 +31,9 @@ export interface Measuring {
 }
 
 /** Measures a photo of the open piece away from the page, and keeps what was measured. */
+/** What is asked about before any number is kept. */
+const DOUBTS: ReadonlySet<string> = new Set(['no-pour', 'foreign', 'colors-off']);
+
 export function useMeasuring(photo: Photo): Measuring {
   const store = usePiece();
   const url = `/api/photos/${photo.id}/image`;
@@ -63,7 +66,7 @@ export function useMeasuring(photo: Photo): Measuring {
       const onStep = proxy((next: MeasureStep) => (step.value = next));
       const report = await photoWorker().measure(url, inputOf(wanted, store.piece.support), onStep);
       const { measurement, detail } = measuredWith(wanted, report, new Date().toISOString());
-      const off = measurement.warnings.find(({ code }) => code === 'colors-off');
+      const off = measurement.warnings.find(({ code }) => DOUBTS.has(code));
       if (off && !colorsConfirmed) {
         doubt.value = off.message;
         return false;
