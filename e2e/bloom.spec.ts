@@ -61,7 +61,7 @@ test('a planned bloom is poured step by step, broken off and gone on with, photo
         expect(done || (await number.textContent()) !== before).toBe(true);
       }).toPass();
     }
-    await again.getByRole('link', { name: 'Photograph and judge it.' }).click();
+    await again.getByRole('button', { name: 'Look and judge' }).click();
   });
 
   await test.step('measures the photo', async () => {

@@ -49,6 +49,7 @@ export function clustersOf(face: Face, { lab, core }: Ground, unseen?: Uint8Arra
   const modes: Cluster[] = [];
   for (const bin of filled) {
     if (bin.count < (LEAST_SHARE / 8) * all) break;
+    if (modes.some((each) => apart(each.lab, meanOf(bin, 0)) < REACH)) continue;
     const mode = climbed(filled, bin, all);
     if (mode.share < LEAST_SHARE || modes.some((each) => apart(each.lab, mode.lab) < ONE)) continue;
     modes.push(mode);
@@ -58,15 +59,14 @@ export function clustersOf(face: Face, { lab, core }: Ground, unseen?: Uint8Arra
 
 /** From a bin up to the mode it leads to. */
 function climbed(bins: readonly Bin[], start: Bin, all: number): Cluster {
-  let at: Cluster['lab'] = [0, 1, 2].map((channel) => start.sums[channel]! / start.count) as never;
-  let found = near(bins, at);
-  for (let round = 0; round < ROUNDS; round += 1) {
-    at = [0, 1, 2].map((channel) => found.sums[channel]! / found.count) as never;
-    found = near(bins, at);
-  }
-  const mean = (from: number) =>
-    [0, 1, 2].map((channel) => found.sums[from + channel]! / found.count) as never;
-  return { lab: mean(0), rgb: mean(3), share: found.count / all };
+  let found = near(bins, meanOf(start, 0));
+  for (let round = 0; round < ROUNDS; round += 1) found = near(bins, meanOf(found, 0));
+  return { lab: meanOf(found, 0), rgb: meanOf(found, 3), share: found.count / all };
+}
+
+/** Mean of three of its sums, from the first one given. */
+function meanOf({ count, sums }: Bin, from: 0 | 3): readonly [number, number, number] {
+  return [sums[from]! / count, sums[from + 1]! / count, sums[from + 2]! / count];
 }
 
 function near(bins: readonly Bin[], to: Cluster['lab']): Bin {

@@ -6,10 +6,10 @@ import SupportDrawing from '#drawing/SupportDrawing.vue';
 import { useAwake } from '#notice/awake.ts';
 import { useShortcuts } from '#shortcut/shortcuts.ts';
 import { usePiece } from '#store/piece/piece.ts';
-import ClosingList from '#field/ClosingList.vue';
 import BlowStep from './parts/BlowStep.vue';
 import ChangeEvent from './parts/ChangeEvent.vue';
 import LayStep from './parts/LayStep.vue';
+import PourOver from './parts/PourOver.vue';
 import PieceSwitch from './parts/PieceSwitch.vue';
 import PourTimeline from './parts/PourTimeline.vue';
 import PrepareList from './parts/PrepareList.vue';
@@ -117,16 +117,11 @@ useShortcuts('Pour', [
         :total="steps.length"
         @change="otherwise"
       />
-      <div v-else-if="mode === 'sheet'" class="over">
-        <p>
-          The run sheet is done.
-          <RouterLink :to="{ name: 'result', params: { pieceId } }">Photograph and judge it.</RouterLink>
-        </p>
-        <p>
-          <RouterLink :to="{ name: 'rack-piece', params: { pieceId } }">Lay it on the rack.</RouterLink>
-        </p>
-        <ClosingList />
-      </div>
+      <PourOver
+        v-else-if="mode === 'sheet' || mode === 'over'"
+        :piece-id="pieceId"
+        :has-sheet="hasSheet && !next"
+      />
       <LayStep
         v-else-if="mode === 'lay'"
         v-model:stroke="stroke"
@@ -219,11 +214,6 @@ useShortcuts('Pour', [
   padding: 4px 0;
   color: var(--water);
   text-decoration: underline;
-}
-
-.over {
-  margin-top: 16px;
-  font-size: var(--type-title);
 }
 
 .timeline {

@@ -13,8 +13,8 @@ import { blowerNow, newPass, withTool, type PassDraft } from './passDraft.ts';
 import { useLaid } from './useLaid.ts';
 import { useRunSheet } from './useRunSheet.ts';
 
-/** What is logged next: a step of the run sheet, a layer, a pass, a correction, or what else may happen. */
-export type PourMode = 'sheet' | 'lay' | 'blow' | 'change' | Exclude<FreeEvent, 'pass'>;
+/** What is logged next: a step of the run sheet, nothing more, a layer, a pass, a correction, or what else may happen. */
+export type PourMode = 'sheet' | 'over' | 'lay' | 'blow' | 'change' | Exclude<FreeEvent, 'pass'>;
 
 /** Where the pour stands and what the hands are at. */
 export function usePourMode() {
@@ -23,14 +23,14 @@ export function usePourMode() {
   const plan = usePlan();
   const equipment = useEquipment();
   const route = useRoute();
-  const { open, next, hasSheet, repair } = useRunSheet();
+  const { open, hasSheet, repair } = useRunSheet();
   const { nothingToLay } = useLaid();
 
   /** A place that was pinned on a photo, to be repaired. */
   const repairAt = computed(() => placeOfQuery(route.query.repair));
-  const mode = ref<PourMode>(
-    repairAt.value ? 'repair' : store.passes.length > 0 || nothingToLay.value ? 'blow' : 'lay',
-  );
+  /** What was photographed or judged is poured. */
+  const isPoured = computed(() => (store.piece?.photos.length ?? 0) > 0 || Boolean(store.piece?.judgement));
+  const mode = ref<PourMode>(repairAt.value ? 'repair' : freely());
   const draft = ref<PassDraft>(newPass(store.passes.at(-1)?.data));
   /** A step that is being done otherwise; what is logged next carries it out. */
   const instead = ref<RunStep | null>(null);
@@ -39,19 +39,25 @@ export function usePourMode() {
   const changing = computed(() => (mode.value === 'change' ? picked.value : null));
   const changedPass = ref<PassDraft>(newPass());
 
+  /** Where the work goes on without a run sheet. */
+  function freely(): PourMode {
+    if (isPoured.value) return 'over';
+    return store.passes.length > 0 || nothingToLay.value ? 'blow' : 'lay';
+  }
+
   onMounted(async () => {
     if (repair.value) mode.value = 'sheet';
     if (!store.piece?.plan) return;
     try {
       await plan.open();
-      if (next.value && !repairAt.value) mode.value = 'sheet';
+      if (hasSheet.value && !isPoured.value && !repairAt.value) mode.value = 'sheet';
     } catch (error) {
       sayProblem(error);
     }
   });
 
   const free = computed(() =>
-    mode.value === 'sheet' || mode.value === 'lay' || mode.value === 'change'
+    mode.value === 'sheet' || mode.value === 'over' || mode.value === 'lay' || mode.value === 'change'
       ? null
       : mode.value === 'blow'
         ? 'pass'
@@ -70,7 +76,8 @@ export function usePourMode() {
   /** Back to where the work goes on. */
   function goOn(): void {
     instead.value = null;
-    mode.value = next.value && hasSheet.value ? 'sheet' : store.layers.length > 0 ? 'blow' : 'lay';
+    if (hasSheet.value && (repair.value || !isPoured.value)) mode.value = 'sheet';
+    else mode.value = isPoured.value ? 'over' : store.layers.length > 0 ? 'blow' : 'lay';
   }
 
   function change(event: PourEvent): void {
