@@ -7,7 +7,7 @@ import { widthIn } from '#drawing/widthIn.ts';
 import { usePiece } from '#store/piece/piece.ts';
 import { useUnits } from '#store/units.ts';
 import { percent } from '#words/percent.ts';
-import { petalsCounted } from '#words/petals.ts';
+import { NO_CELL_SIZE, petalsCounted } from '#words/petals.ts';
 
 /** A rehearsal and what was poured, side by side, with the same measures. */
 defineProps<{ pieceId: string }>();
@@ -31,14 +31,15 @@ const rows = computed(() => {
   const [a, b] = [rehearsal.value?.measurement, photo.value?.measurement];
   if (!a || !b) return [];
   const names = Object.keys(b.shares).filter((name) => name in a.shares);
+  const sizeOf = (mm: number) => (mm > 0 ? units.show('depth', mm) : NO_CELL_SIZE);
   return [
     { label: 'Base left open', a: percent(a.negativeSpace), b: percent(b.negativeSpace) },
     ...names.map((name) => ({ label: name, a: percent(a.shares[name]!), b: percent(b.shares[name]!) })),
     { label: 'Cells', a: String(a.cells.count), b: String(b.cells.count) },
     {
       label: 'Usual cell',
-      a: units.show('depth', a.cells.medianMm),
-      b: units.show('depth', b.cells.medianMm),
+      a: sizeOf(a.cells.medianMm),
+      b: sizeOf(b.cells.medianMm),
     },
     { label: 'Net', a: percent(a.lacing.areaShare), b: percent(b.lacing.areaShare) },
     { label: 'Petals', a: petalsCounted(a.petals.count), b: petalsCounted(b.petals.count) },

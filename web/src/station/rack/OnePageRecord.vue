@@ -77,7 +77,10 @@ const save = () =>
               <tr>
                 <th>Cells</th>
                 <td>
-                  {{ measured.cells.count }}, {{ measures.depth(measured.cells.medianMm) }} in the middle
+                  {{ measured.cells.count
+                  }}<template v-if="measured.cells.medianMm > 0"
+                    >, {{ measures.depth(measured.cells.medianMm) }} in the middle</template
+                  >
                 </td>
               </tr>
               <tr>

@@ -100,7 +100,12 @@ async function remove(): Promise<void> {
         </div>
         <p v-if="store.piece.note">{{ store.piece.note }}</p>
       </header>
-      <MeasuredNumbers v-if="shown?.measurement" :measurement="shown.measurement" :detail="detail" />
+      <MeasuredNumbers
+        v-if="shown?.measurement"
+        :technique="store.piece.technique"
+        :measurement="shown.measurement"
+        :detail="detail"
+      />
       <JudgePanel />
       <FaultList ref="faultList" v-model:placing="placing" v-model:chosen="chosenPin" />
       <PourRecord />

@@ -16,7 +16,7 @@ useShortcuts('Pour', [
 
 <template>
   <div class="over stacked gap-12">
-    <p>{{ hasSheet ? 'The run sheet is done.' : 'This pour is finished.' }}</p>
+    <p class="said">{{ hasSheet ? 'The run sheet is done.' : 'This pour is finished.' }}</p>
     <div class="row">
       <Button type="primary" size="large" @click="judge">Look and judge</Button>
       <RouterLink :to="{ name: 'rack-piece', params: { pieceId } }">Lay it on the rack</RouterLink>
@@ -28,6 +28,9 @@ useShortcuts('Pour', [
 <style scoped>
 .over {
   margin-top: 16px;
+}
+
+.said {
   font-size: var(--type-title);
 }
 

@@ -54,7 +54,7 @@ const save = () =>
       <dt>Cells</dt>
       <dd>
         {{ result.numbers.cells.count }}
-        <template v-if="result.numbers.cells.count > 0">
+        <template v-if="result.numbers.cells.medianMm > 0">
           of {{ units.show('depth', result.numbers.cells.medianMm) }} (usual)
         </template>
       </dd>

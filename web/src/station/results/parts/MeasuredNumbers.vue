@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Measurement, PhotoDetail } from '@icy-ribbon/contract';
+import type { Technique } from '@icy-ribbon/core/paint/stage';
 import { bin, max, range } from 'd3-array';
 import { computed } from 'vue';
 import ColorDot from '#drawing/ColorDot.vue';
@@ -7,10 +8,14 @@ import { CELL_SIZES } from '#theme/tokens.ts';
 import { cellsOf, sizeLimits, sizeStep } from '#drawing/photoOverlay.ts';
 import { useMeasures } from '#words/useMeasures.ts';
 import { finePercent } from '#words/percent.ts';
-import { petalsCounted } from '#words/petals.ts';
+import { NO_CELL_SIZE, petalsCounted, petalsName } from '#words/petals.ts';
 
 /** What was measured on the photo that is shown: numbers, shares of the colors, sizes of the cells. */
-const props = defineProps<{ measurement: Measurement; detail: PhotoDetail | null }>();
+const props = defineProps<{
+  technique: Technique;
+  measurement: Measurement;
+  detail: PhotoDetail | null;
+}>();
 
 const measures = useMeasures();
 const BINS = 24;
@@ -57,15 +62,20 @@ const touched = computed(() =>
       </div>
       <div>
         <dt>Usual size</dt>
-        <dd>{{ measures.depth(measurement.cells.medianMm, 2) }}</dd>
-        <dd class="soft">
-          {{ measures.depth(measurement.cells.p10Mm) }} to {{ measures.depth(measurement.cells.p90Mm) }}
-        </dd>
+        <template v-if="measurement.cells.medianMm > 0">
+          <dd>{{ measures.depth(measurement.cells.medianMm, 2) }}</dd>
+          <dd class="soft">
+            {{ measures.depth(measurement.cells.p10Mm) }} to {{ measures.depth(measurement.cells.p90Mm) }}
+          </dd>
+        </template>
+        <dd v-else class="small">{{ NO_CELL_SIZE }}</dd>
       </div>
       <div>
         <dt>Lacing</dt>
         <dd>{{ finePercent(measurement.lacing.areaShare) }}</dd>
-        <dd class="soft">{{ measures.depth(measurement.lacing.widthMm, 2) }} wide</dd>
+        <dd v-if="measurement.lacing.areaShare >= 0.0005" class="soft">
+          {{ measures.depth(measurement.lacing.widthMm, 2) }} wide
+        </dd>
       </div>
       <div>
         <dt>Negative space</dt>
@@ -73,7 +83,7 @@ const touched = computed(() =>
         <dd class="soft">mud {{ finePercent(measurement.mud) }}</dd>
       </div>
       <div>
-        <dt>Petals</dt>
+        <dt>{{ petalsName(technique) }}</dt>
         <dd>{{ petalsCounted(measurement.petals.count) }}</dd>
         <dd class="soft">
           {{ measures.distance(measurement.petals.reachMm)
