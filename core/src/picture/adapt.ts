@@ -8,6 +8,8 @@ const BOUND = 0.14;
 /** A color that is so far off by itself, or so many times as far as is usual, is not taken for granted. */
 const ALONE = 0.05;
 const TIMES_USUAL = 2;
+/** A color of less of the face than this may be a mixture of others: it is neither taken nor asked for. */
+const WORTH_ASKING = 0.03;
 /** Where a second color lies at most so much farther away, it is not clear which one is meant. */
 const CLEARLY = 1.3;
 
@@ -45,10 +47,9 @@ export function adaptSeeds(given: Seeds, clusters: readonly Cluster[]): Adapted 
       continue;
     }
     if (off > Math.max(ALONE, TIMES_USUAL * middle(matched))) {
-      asked.add(seed.name);
+      if (cluster.share >= WORTH_ASKING) asked.add(seed.name);
       continue;
     }
-    rgb.set(cluster.rgb, 3 * seed.index);
     const isUnclear = pairs.some(
       (pair) =>
         (pair.seed === seed &&
@@ -56,7 +57,9 @@ export function adaptSeeds(given: Seeds, clusters: readonly Cluster[]): Adapted 
           pair.off < (taken.has(pair.cluster) ? 1 : CLEARLY) * off) ||
         (pair.cluster === cluster && !found.has(pair.seed.index) && pair.off < CLEARLY * off),
     );
+    if (isUnclear && cluster.share < WORTH_ASKING) continue;
     taken.add(cluster);
+    rgb.set(cluster.rgb, 3 * seed.index);
     if (isUnclear) asked.add(seed.name);
   }
   const moved = rgb.some((value, at) => value !== given.rgb[at]);

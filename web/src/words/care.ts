@@ -1,5 +1,5 @@
 import { DATE_WORDS, type Origin } from '@icy-ribbon/contract';
-import type { CoatKind, Life, LifeStage, Span } from '@icy-ribbon/core/flow/drying';
+import type { CoatKind, DryingHours, Life, LifeStage, Span } from '@icy-ribbon/core/flow/drying';
 import type {
   CareCheck,
   ClosingStep,
@@ -100,6 +100,10 @@ export function lifeWords({ stage, next }: Life, nowMs: number): string {
     ? `${here}, maybe ${then} by now`
     : `${here}, ${then} ${spanWords(next.when)}`;
 }
+
+/** Asks about a piece that is said to be dry long before its forecast. */
+export const tooSoonWords = ({ low, high }: DryingHours): string =>
+  `The forecast is ${Math.round(low)} to ${Math.round(high)}\u00a0hours after the pour. Is it touch-dry already?`;
 
 /** "Lichen Drift: touch-dry: touch it". */
 export const workDateWords = ({ kind, note }: WorkDate): string => DATE_WORDS[kind] + (note && ` "${note}"`);

@@ -6,6 +6,7 @@ import type {
   ContrastFinding,
 } from '@icy-ribbon/core/thickness/match';
 import { namesListed } from './general.ts';
+import { percent } from './percent.ts';
 
 /** How the cups of a set go together, and the number behind it. */
 export interface ContrastWords {
@@ -40,18 +41,23 @@ const MAKES: Readonly<Record<ContrastFacts['alike']['makes'], string>> = {
   swarms: 'All alike and thin: most spread, swarms of tiny cells; colors mix and dull.',
 };
 
+/** It is so only where it is likely enough to act on. */
+const isOrMayBe = (chance: number): string => (chance >= 0.8 ? 'is' : 'may be');
+
 const oneOdd =
   (what: string): Say<'one-thinner' | 'one-thicker'> =>
-  ({ name, ratio }) => ({
-    words: `${name} is ${what}`,
-    because: `thinnest to thickest 1 to ${ratio.toFixed(1)}; alike is within 1 to ${LIMITS.alikeRatio}`,
+  ({ name, ratio, chance }) => ({
+    words: `${name} ${isOrMayBe(chance)} ${what}`,
+    because: `the thickest is ${ratio.toFixed(1)}× the thinnest; up to ${LIMITS.alikeRatio}× counts as alike; ${percent(chance)} likely`,
   });
 
 const tooClose =
-  (words: (activator: string, color: string) => string): Say<'activator-close' | 'activator-thicker'> =>
-  ({ activator, color, ratio }) => ({
-    words: words(activator, color),
-    because: `activator to color ${ratioWords(ratio)}; at most 1 to ${(1 / LIMITS.activatorToColors.most).toFixed(1)} holds it up`,
+  (
+    words: (activator: string, verb: string, color: string) => string,
+  ): Say<'activator-close' | 'activator-thicker'> =>
+  ({ activator, color, ratio, chance }) => ({
+    words: words(activator, isOrMayBe(chance), color),
+    because: `activator to color ${ratioWords(ratio)}; at most 1 to ${(1 / LIMITS.activatorToColors.most).toFixed(1)} holds it up; ${percent(chance)} likely`,
   });
 
 function outside({
@@ -64,8 +70,8 @@ function outside({
   chances,
 }: ContrastFacts['outside']): ContrastWords {
   const verb = isSure ? (names.length === 1 ? 'is' : 'are') : 'may be';
-  const percent = chances.map((chance) => Math.round(100 * chance));
-  const [low, high] = [Math.min(...percent), Math.max(...percent)];
+  const percents = chances.map((chance) => Math.round(100 * chance));
+  const [low, high] = [Math.min(...percents), Math.max(...percents)];
   return {
     words: `${namesListed(names)} ${verb} too ${side}: ${CONSEQUENCES[consequence]}`,
     because: `${viscositiesPaS.map(paS).join(', ')}; ${window.label}: ${window.thinPaS} to ${window.thickPaS}\u00a0Pa·s; ${low === high ? low : `${low} to ${high}`}\u00a0% likely`,
@@ -75,10 +81,11 @@ function outside({
 const WORDS: { readonly [Code in ContrastCode]: Say<Code> } = {
   outside,
   'activator-thicker': tooClose(
-    (activator, color) => `${activator} is thicker than ${color}: it sinks, and the petals wash out.`,
+    (activator, verb, color) =>
+      `${activator} ${verb} thicker than ${color}: it sinks, and the petals wash out.`,
   ),
   'activator-close': tooClose(
-    (activator, color) => `${activator} is not clearly thinner than ${color}: expect few cells there.`,
+    (activator, verb, color) => `${activator} ${verb} hardly thinner than ${color}: expect few cells there.`,
   ),
   'activator-held': ({ activator, ratio }) => ({
     words: `Thick under thin: the colors hold ${activator} up and keep their shape through the spin.`,

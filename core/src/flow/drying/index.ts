@@ -3,6 +3,7 @@ export {
   COAT_HOURS,
   COAT_KINDS,
   LIFE_STAGES,
+  isDryTooSoon,
   lifeAt,
   lifeDates,
   type CoatKind,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { LIFE_STAGES, lifeAt, lifeDates, type LifeFacts } from './index.ts';
+import { isDryTooSoon, LIFE_STAGES, lifeAt, lifeDates, type LifeFacts } from './index.ts';
 
 const HOUR = 3_600_000;
 const DAY = 24 * HOUR;
@@ -56,6 +56,18 @@ describe('how far a piece is', () => {
     [24 * 8, 'coatable'],
   ] as const)('%d h after its pour it is %s', (hours, stage) => {
     expect(lifeAt(thin, hours * HOUR).stage).toBe(stage);
+  });
+
+  it('found touch-dry early it has had its skin, and what comes next is later', () => {
+    const early = { ...thin, touchDryMs: 2 * HOUR };
+    const { skin, dry } = lifeDates(early);
+    expect(skin.toMs).toBeLessThanOrEqual(dry.fromMs);
+    expect(lifeAt(early, 3 * HOUR)).toMatchObject({ stage: 'touch-dry', next: { stage: 'alterable' } });
+  });
+
+  it('said to be dry long before its forecast it is asked about', () => {
+    expect(isDryTooSoon(thin.drying, 0.2)).toBe(true);
+    expect(isDryTooSoon(thin.drying, 0.9 * thin.drying.low)).toBe(false);
   });
 
   it('cures under its coat, and is finished then', () => {

@@ -88,6 +88,8 @@ export function lifeDates({
     toMs: Math.max(dry.toMs, ms),
   });
   const { from, to } = TOUCH_DRY_DAYS[technique];
+  // What is touch-dry has had its skin.
+  const skinned = (hours: number, atLatest: number) => Math.min(after(SKIN_SHARE * hours), atLatest);
   // Whoever touched it late only knows that it was dry by then.
   const found = touchDryMs === null ? drying.hours : Math.min(drying.high, (touchDryMs - pouredMs) / HOUR_MS);
   const slower = found / (24 * Math.sqrt(from * to));
@@ -96,7 +98,7 @@ export function lifeDates({
     undefined,
   );
   return {
-    skin: { fromMs: after(SKIN_SHARE * drying.low), toMs: after(SKIN_SHARE * drying.high) },
+    skin: { fromMs: skinned(drying.low, dry.fromMs), toMs: skinned(drying.high, dry.toMs) },
     dry,
     alterable: notBefore(pouredMs + LAY_OVER_DAYS * DAY_MS),
     coatable: notBefore(pouredMs + Math.max(TOP_COAT_DAYS.least, TOP_COAT_DAYS.usual * slower) * DAY_MS),
@@ -104,6 +106,16 @@ export function lifeDates({
     curedMs: last ? last.ms + COAT_HOURS[last.kind].cured * HOUR_MS : null,
   };
 }
+
+/** Sooner than this share of the shortest that is forecast, it is asked about. */
+const BY_FAR = 0.5;
+
+/**
+ * Whether a piece is said to be touch-dry so long before its forecast that it may be a slip of the hand.
+ *
+ * @example isDryTooSoon({ hours: 34, low: 24, high: 48 }, 1) // true
+ */
+export const isDryTooSoon = ({ low }: DryingHours, hours: number): boolean => hours < BY_FAR * low;
 
 /** How far a piece is at a moment, how much of that stage is over, and when the next one begins. */
 export interface Life {

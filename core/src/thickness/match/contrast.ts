@@ -45,14 +45,22 @@ export interface ContrastFacts {
   readonly 'activator-held': ActivatorFacts;
   /** Cups laid side by side are alike, and what their common thickness makes. */
   readonly alike: { readonly makes: 'separate' | 'spread' | 'swarms'; readonly ratio: number };
-  readonly 'one-thinner': { readonly name: string; readonly ratio: number };
-  readonly 'one-thicker': { readonly name: string; readonly ratio: number };
+  readonly 'one-thinner': OddFacts;
+  readonly 'one-thicker': OddFacts;
+}
+interface OddFacts {
+  readonly name: string;
+  readonly ratio: number;
+  /** That it is off by more than counts as alike, 0 to 1. */
+  readonly chance: number;
 }
 interface ActivatorFacts {
   readonly activator: string;
   readonly color: string;
   /** Activator to color. */
   readonly ratio: number;
+  /** That what is said of them is so, 0 to 1. */
+  readonly chance: number;
 }
 export type ContrastCode = keyof ContrastFacts;
 
@@ -68,6 +76,8 @@ export type ContrastFinding<Code extends ContrastCode = ContrastCode> = {
 
 const LIKELY = 0.8;
 const POSSIBLE = 0.25;
+/** Of two cups from this chance on it is worth a look. */
+const WORTH_A_LOOK = 0.4;
 
 /** Thinner than these an alike set spreads wide, and thinner than those it swarms, in Pa·s (common practice). */
 const SPREADS_BELOW_PAS = 0.65;
@@ -184,25 +194,34 @@ function aboveFindings(cups: readonly ThickCup[]): ContrastFinding[] {
 function activatorFindings(activator: ThickCup, colors: readonly ThickCup[]): ContrastFinding[] {
   const pairs = colors.map((color) => ({
     color,
+    thicker: chanceAbove(activator, color, 1),
+    close: chanceAbove(activator, color, LIMITS.activatorToColors.most),
     facts: {
       activator: activator.name,
       color: color.name,
       ratio: activator.viscosityPaS / color.viscosityPaS,
     },
   }));
-  const close = pairs.filter(({ facts }) => facts.ratio > LIMITS.activatorToColors.most);
-  if (close.length > 0) {
-    return close.map(({ color, facts }): ContrastFinding => {
-      const cupIds = [activator.id, color.id];
-      return facts.ratio >= 1
-        ? { level: 'wrong', cupIds, code: 'activator-thicker', facts }
-        : { level: 'look', cupIds, code: 'activator-close', facts };
-    });
-  }
+  const doubted = pairs.flatMap(({ color, facts, thicker, close }): ContrastFinding[] => {
+    const cupIds = [activator.id, color.id];
+    if (thicker >= LIKELY) {
+      return [{ level: 'wrong', cupIds, code: 'activator-thicker', facts: { ...facts, chance: thicker } }];
+    }
+    if (close < WORTH_A_LOOK) return [];
+    return [{ level: 'look', cupIds, code: 'activator-close', facts: { ...facts, chance: close } }];
+  });
   const [nearest] = pairs.sort((a, b) => b.facts.ratio - a.facts.ratio);
-  if (!nearest) return [];
+  if (doubted.length > 0 || !nearest) return doubted;
   const cupIds = [activator.id, ...colors.map(({ id }) => id)];
-  return [{ level: 'fine', cupIds, code: 'activator-held', facts: nearest.facts }];
+  const facts = { ...nearest.facts, chance: 1 - nearest.close };
+  return [{ level: 'fine', cupIds, code: 'activator-held', facts }];
+}
+
+/** Chance that one cup is more than so many times as thick as another, by the spreads of both. */
+function chanceAbove(one: ThickCup, other: ThickCup, ratio: number): number {
+  const mean = Math.log(one.viscosityPaS / other.viscosityPaS);
+  const spread = Math.hypot(one.spreadLn, other.spreadLn);
+  return 1 - normalBelow(Math.log(ratio), mean, Math.max(1e-9, spread));
 }
 
 /** Cups laid side by side are to be alike; what their common thickness makes. */
@@ -219,12 +238,13 @@ function sideBySide(cups: readonly ThickCup[]): ContrastFinding[] {
   }
   const isThinOne = middle / thinnest.viscosityPaS > thickest.viscosityPaS / middle;
   const odd = isThinOne ? thinnest : thickest;
+  const chance = chanceAbove(thickest, thinnest, LIMITS.alikeRatio);
   return [
     {
-      level: ratio > LIMITS.alikeRatio ** 2 ? 'wrong' : 'look',
+      level: ratio > LIMITS.alikeRatio ** 2 && chance >= LIKELY ? 'wrong' : 'look',
       cupIds: [odd.id],
       code: isThinOne ? 'one-thinner' : 'one-thicker',
-      facts: { name: odd.name, ratio },
+      facts: { name: odd.name, ratio, chance },
     },
   ];
 }

@@ -469,6 +469,44 @@ describe('the contrast of a set (common practice, no published source)', () => {
     expect(find(0.6)).toMatchObject([{ level: 'fine', code: 'activator-held', facts: { ratio: 0.3 } }]);
   });
 
+  it('cups that nobody has read are never called wrong beside each other, however they lie', () => {
+    for (const paS of [0.5, 1, 2, 2.4, 3]) {
+      const unread = [one('tide', 'color', 2, 0.55), one('white', 'activator', paS, 0.7)];
+      const beside = contrast('bloom', unread).filter(({ code }) => code !== 'outside');
+      expect(beside.map(({ level }) => level)).not.toContain('wrong');
+      expect(beside.length).toBe(1);
+    }
+    const dutch = [
+      one('base', 'base', 0.6, 0.5),
+      one('rain', 'color', 0.6, 0.5),
+      one('rust', 'color', 0.3, 0.5),
+    ];
+    expect(contrast('dutch', dutch).find(({ code }) => code === 'one-thinner')).toMatchObject({
+      level: 'look',
+      facts: { name: 'rust' },
+    });
+  });
+
+  it('of two cups a chance is never lower the farther they lie apart (property)', () => {
+    const chanceAt = (ratio: number, spread: number) => {
+      const [found] = contrast('bloom', [
+        one('tide', 'color', 2, spread),
+        one('white', 'activator', 2 * ratio, spread),
+      ]).filter(({ code }) => code === 'activator-thicker');
+      return found ? (found.facts as { chance: number }).chance : 0;
+    };
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.3, max: 3, noNaN: true }),
+        fc.double({ min: 1, max: 2, noNaN: true }),
+        fc.double({ min: 0.02, max: 0.6, noNaN: true }),
+        (ratio, more, spread) => {
+          expect(chanceAt(ratio * more, spread)).toBeGreaterThanOrEqual(chanceAt(ratio, spread) - 1e-9);
+        },
+      ),
+    );
+  });
+
   it('of several colors the one nearest to the activator counts', () => {
     const colors = [one('rust', 'color', 4), one('tide', 'color', 2), one('rain', 'color', 3)];
     const [only] = contrast('bloom', [...colors, one('white', 'activator', 0.5)]);

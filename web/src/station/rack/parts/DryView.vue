@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { CARE_CHECKS, fallLine, type CareCheck } from '@icy-ribbon/core/piece/care';
-import { Button } from 'ant-design-vue';
+import { Button, Popconfirm } from 'ant-design-vue';
 import { computed, reactive, ref, watch } from 'vue';
 import ClosingList from '#field/ClosingList.vue';
 import ComputedFrom from '#field/ComputedFrom.vue';
@@ -13,7 +13,7 @@ import { usePiece } from '#store/piece/piece.ts';
 import { usePieces } from '#store/pieces.ts';
 import { useSending } from '#store/sending.ts';
 import { useUnits } from '#store/units.ts';
-import { CHECK_LABELS, riskSentence, sideWords } from '#words/care.ts';
+import { CHECK_LABELS, riskSentence, sideWords, tooSoonWords } from '#words/care.ts';
 import BubbleLevel from './BubbleLevel.vue';
 import RackRoom from './RackRoom.vue';
 import SlotSelect from './SlotSelect.vue';
@@ -95,8 +95,10 @@ const touched = (at: string | null) =>
     if (!piece) return;
     await pieces.noteWhen(piece, 'touchDryAt', at);
     await store.reload();
-    if (at) say('It is touch-dry. Forecasts learn from it.', () => touched(null));
+    if (at) say('Touch-dry is logged, and forecasts learn from it.', () => touched(null));
   });
+
+const touchedNow = () => touched(new Date().toISOString());
 
 /** As it is when it is dry: what wet is compared with. */
 const photograph = (file: File) =>
@@ -118,9 +120,16 @@ const photograph = (file: File) =>
           @choose="put"
         />
       </label>
-      <Button v-if="!store.piece.touchDryAt" @click="touched(new Date().toISOString())">
-        It is touch-dry
-      </Button>
+      <Popconfirm
+        v-if="!store.piece.touchDryAt"
+        :disabled="!on.tooSoon.value"
+        :title="on.tooSoon.value ? tooSoonWords(on.tooSoon.value) : ''"
+        ok-text="Yes, it’s dry"
+        cancel-text="Not yet"
+        @confirm="touchedNow"
+      >
+        <Button @click="on.tooSoon.value || touchedNow()">It’s touch-dry</Button>
+      </Popconfirm>
       <Button v-else type="link" @click="touched(null)">Not touch-dry after all</Button>
       <TakePicture label="Photograph it dry" :accept="PHOTO_FILES" @taken="photograph" />
     </section>

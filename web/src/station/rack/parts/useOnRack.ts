@@ -1,4 +1,5 @@
 import {
+  isDryTooSoon,
   lifeAt,
   lifeDates,
   touchDryHours,
@@ -12,6 +13,8 @@ import { useNow } from '@vueuse/core';
 import { computed } from 'vue';
 import { usePiece } from '#store/piece/piece.ts';
 import { usePourNumbers } from '#store/pourNumbers.ts';
+
+const HOUR_MS = 3_600_000;
 
 /** Everything that is worked out of the piece in hand after its pour: how far it is, what may happen, how it drifts. */
 export function useOnRack() {
@@ -54,5 +57,11 @@ export function useOnRack() {
   );
   const driftMmPerSlope = computed(() => (record.value ? driftPerSlope(record.value) : null));
 
-  return { nowMs, film, life, dates, risks, driftMmPerSlope };
+  /** Saying now that it is touch-dry goes against the forecast by far. */
+  const tooSoon = computed(() => {
+    const hours = facts.value && (nowMs.value - facts.value.pouredMs) / HOUR_MS;
+    return hours !== null && drying.value && isDryTooSoon(drying.value, hours) ? drying.value : null;
+  });
+
+  return { nowMs, tooSoon, film, life, dates, risks, driftMmPerSlope };
 }
