@@ -55,7 +55,7 @@ const measurementSchema = z.object({
   }),
   lacing: z.object({ areaShare: share, widthMm: lengthMm }),
   petals: z.object({
-    /** Null where they could not be told apart. */
+    /** Null if the photo has no clear number of them. */
     count: count.nullable(),
     reachMm: lengthMm,
     symmetry: share,

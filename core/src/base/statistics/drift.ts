@@ -5,8 +5,8 @@ const CASES_PER_BEND = 8;
 const MOST_BENDS = 8;
 
 /**
- * `forwardSelection` on what is left of effect and candidates beside a smooth drift over their order: what changed with
- * time anyway cannot tell a cause.
+ * `forwardSelection` on what is left of effect and candidates beside a smooth drift over their order: a cause
+ * that only drifted along with the effect doesn't count.
  *
  * Law: partial regression (Frisch & Waugh 1933) on polynomials of the order, one bend for every eight cases; what is
  * left is turned by Householder's reflections (1958) into as many numbers as it has degrees of freedom, so that chance

@@ -24,7 +24,7 @@ export const differenceCalculation = defineCalculation({
     'Standard statistics: Frisch & Waugh 1933, partial regression; Fisher 1935, permutation; Bonferroni 1936 (from memory)',
   range: `From ${LEAST_POURS} pours on.`,
   assumes:
-    'Pours in the order of time. Straight lines; association, not proof: what always changed together cannot be told apart.',
+    'Pours are listed in the order they were poured. Effects are straight lines. It finds association, not proof: causes that always changed together can’t be separated.',
   typical:
     'Without any cause it names one in about one of ten studios, drifting or not; one of correlation 0.7 it finds in six of ten studios at 15 pours, in nineteen of twenty at 30.',
   example: {

@@ -15,7 +15,7 @@ const DRAWN_OUT = 2;
 /** Smoothed over this part of a petal's breadth. */
 const PART = 1 / 7;
 
-/** Petals by number, with the direction of each; `null`: they cannot be told apart. */
+/** How many petals there are and the direction of each; `null` if there is no clear number. */
 export interface Lobes {
   readonly count: number | null;
   readonly peaks: readonly number[];
@@ -32,7 +32,7 @@ const UNTOLD: Lobes = { count: null, peaks: [] };
 export function lobesOf(amount: readonly number[]): Lobes {
   if (mean(amount) === 0) return { count: 0, peaks: [] };
   const counts = Array.from({ length: MOST - FEWEST + 1 }, (_, index) => FEWEST + index);
-  const swings = new Map([1, 2, ...counts].map((count) => [count, swing(amount, count)]));
+  const swings = new Map([2, ...counts].map((count) => [count, swing(amount, count)]));
   const of = (count: number) => swings.get(count)!;
   if (Math.max(...counts.map(of)) < FLAT) return { count: 0, peaks: [] };
   const told = counts

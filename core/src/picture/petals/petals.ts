@@ -6,7 +6,7 @@ import { mean } from './ring.ts';
 import { tonguesOf } from './tongues.ts';
 
 export interface Petals {
-  /** Petals of the largest flower, or tongues of a fan; `null` where they cannot be told apart. */
+  /** Petals of the largest flower, or tongues of a fan; `null` if there is no clear number. */
   readonly count: number | null;
   /** How far the petals reach from the middle on average, in millimeters. */
   readonly reachMm: number;

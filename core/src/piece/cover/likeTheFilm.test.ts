@@ -12,7 +12,7 @@ import { coverage } from './index.ts';
  */
 const { plans, cells, far } = ring({ plans: 5, cells: 28, far: 0.3 }, { plans: 60, cells: 48, far: 0.13 });
 
-it('forecasts the coverage that the rehearsal shows, and its range holds it nine times in ten', () => {
+it('forecasts the coverage that the rehearsal shows, and its range holds it in 9 of 10 plans', () => {
   const found: { readonly off: number; readonly isWithin: boolean }[] = [];
   for (let seed = 5000; found.length < plans; seed += 1) {
     const { support, plan, paints } = randomPlan(seededRandom(seed));
