@@ -21,6 +21,8 @@ export default defineConfig({
     trace: 'off',
     // The kept shell would answer in the server's place; its own test lets it in.
     serviceWorkers: 'block',
+    // A click on what still zooms into its place presses on one spot and lets go on another.
+    contextOptions: { reducedMotion: 'reduce' },
     actionTimeout: 30_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? PLACES.find((path) => existsSync(path)),

@@ -11,7 +11,8 @@ import {
   weighInByTable,
 } from './support/steps.ts';
 
-test.use({ standIns: true });
+// With motion, as most see it.
+test.use({ standIns: true, contextOptions: { reducedMotion: 'no-preference' } });
 
 test(
   'one piece from a new support to a recorded result, out and in again, by pointer',

@@ -47,9 +47,10 @@ export function usePourMode() {
 
   onMounted(async () => {
     if (repair.value) mode.value = 'sheet';
-    if (!store.piece?.plan) return;
     try {
       await plan.open();
+      // What was laid out a moment ago is kept only after a pause.
+      await plan.flush();
       if (hasSheet.value && !isPoured.value && !repairAt.value) mode.value = 'sheet';
     } catch (error) {
       sayProblem(error);
